@@ -1,0 +1,41 @@
+package giostra.core.band;
+
+/**
+ * A range of viewport widths, half-open: {@code from <= width < below}, in CSS px, fractions
+ * included. Widths are those that media queries see: with a classic scrollbar.
+ *
+ * @param id its key in documents; values keep it when the breakpoint moves
+ * @param name what people read
+ * @param from the least width, 0 for the narrowest band
+ * @param below the first width of the next band; infinite for the widest band
+ */
+public record Band(String id, String name, double from, double below) {
+  public Band {
+    Require.atLeast(0, "band from (px)", from);
+    Require.above(from, "band below (px)", below);
+  }
+
+  /** Whether a viewport of that width lies in it. */
+  public boolean holds(double viewportPx) {
+    return viewportPx >= from && viewportPx < below;
+  }
+
+  /** Whether no band is wider. */
+  public boolean widest() {
+    return Double.isInfinite(below);
+  }
+
+  /**
+   * Its media query in range syntax, which leaves no gap between bands at fractional widths. Source:
+   * Media Queries 4, "Evaluating Media Features in a Range Context".
+   */
+  public String query() {
+    if (widest()) {
+      return from == 0 ? "all" : "(width >= %spx)".formatted(Require.number(from));
+    }
+    String below = Require.number(this.below);
+    return from == 0
+        ? "(width < %spx)".formatted(below)
+        : "(%spx <= width < %spx)".formatted(Require.number(from), below);
+  }
+}

@@ -1,0 +1,303 @@
+package giostra.core.band;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * What a setting's value may be: how it is read, written, and what is allowed. Closed, so that the
+ * schema, the sheet and the reader answer for every kind.
+ *
+ * <p>Raw values are those of JSON: {@link String}, {@link Number} or {@link Boolean}. Text that says
+ * the same thing is taken as well, since people type it.
+ *
+ * @param <T> the type of a value in Java
+ */
+public sealed interface Kind<T> {
+
+  /**
+   * The value that {@code raw} stands for.
+   *
+   * @throws Refused with {@code what} when it is none, or out of range
+   */
+  T read(String what, Object raw);
+
+  /** The value as JSON has it; {@link #read} takes it back. */
+  Object write(T value);
+
+  /** What is allowed, in words that complete "it must be". */
+  String allowed();
+
+  /** A whole number, both ends allowed. */
+  record Whole(int least, int most) implements Kind<Integer> {
+    @Override
+    public Integer read(String what, Object raw) {
+      double number;
+      try {
+        number = raw instanceof Number n ? n.doubleValue() : Double.parseDouble(raw.toString().strip());
+      } catch (NumberFormatException e) {
+        throw new Refused(what, raw.toString(), allowed());
+      }
+      if (number != Math.rint(number) || number < least || number > most) {
+        throw new Refused(what, Require.number(number), allowed());
+      }
+      return (int) number;
+    }
+
+    @Override
+    public Object write(Integer value) {
+      return value;
+    }
+
+    @Override
+    public String allowed() {
+      return "a whole number from %d to %d".formatted(least, most);
+    }
+  }
+
+  /**
+   * A length. The range is in px and checked for px, rem and em; a percentage may be from 0 (or -100
+   * where {@code least} is negative) to 100.
+   */
+  record Size(double least, double most) implements Kind<Length> {
+    @Override
+    public Length read(String what, Object raw) {
+      Length length;
+      try {
+        length = raw instanceof Number n ? Length.px(n.doubleValue()) : Length.parse(raw.toString());
+      } catch (Refused e) {
+        throw new Refused(what, e.found(), allowed());
+      }
+      boolean percent = length.unit() == Length.Unit.PERCENT;
+      double low = percent && least < 0 ? -100 : least;
+      double high = percent ? 100 : most;
+      double found = percent ? length.amount() : length.constantPx();
+      if (!(found >= low && found <= high)) {
+        throw new Refused(what, length.css(), allowed());
+      }
+      return length;
+    }
+
+    @Override
+    public Object write(Length value) {
+      return value.css();
+    }
+
+    @Override
+    public String allowed() {
+      return "a length from %s to %s px (px, rem, em), or a percentage up to 100"
+          .formatted(Require.number(least), Require.number(most));
+    }
+  }
+
+  /** One of a closed set of words: the constants of an enum in lower case with hyphens. */
+  record Pick<E extends Enum<E>>(Class<E> type) implements Kind<E> {
+    @Override
+    public E read(String what, Object raw) {
+      String word = raw.toString().strip().toLowerCase(Locale.ROOT).replace(' ', '-');
+      for (E each : type.getEnumConstants()) {
+        if (word(each).equals(word)) {
+          return each;
+        }
+      }
+      throw new Refused(what, raw.toString(), allowed());
+    }
+
+    @Override
+    public Object write(E value) {
+      return word(value);
+    }
+
+    /** All words, in the order in which they are declared. */
+    public List<String> words() {
+      return Arrays.stream(type.getEnumConstants()).map(Pick::word).toList();
+    }
+
+    @Override
+    public String allowed() {
+      return words().stream().collect(Collectors.joining(", ", "one of ", ""));
+    }
+
+    /** The word of a constant: {@code AT_END} is {@code at-end}. */
+    public static String word(Enum<?> value) {
+      return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+  }
+
+  /** On or off. */
+  record Toggle() implements Kind<Boolean> {
+    private static final Set<String> ON = Set.of("on", "yes", "true", "1");
+    private static final Set<String> OFF = Set.of("off", "no", "false", "0");
+
+    @Override
+    public Boolean read(String what, Object raw) {
+      String word = raw.toString().strip().toLowerCase(Locale.ROOT);
+      if (!ON.contains(word) && !OFF.contains(word)) {
+        throw new Refused(what, raw.toString(), allowed());
+      }
+      return ON.contains(word);
+    }
+
+    @Override
+    public Object write(Boolean value) {
+      return value;
+    }
+
+    @Override
+    public String allowed() {
+      return "on or off";
+    }
+  }
+
+  /**
+   * Text. A blank one is as good as none.
+   *
+   * @param most characters at the most
+   * @param lines whether it may have line breaks
+   */
+  record Words(int most, boolean lines) implements Kind<String> {
+    @Override
+    public String read(String what, Object raw) {
+      if (!(raw instanceof String text)) {
+        throw new Refused(what, raw.toString(), allowed());
+      }
+      if (text.length() > most) {
+        throw new Refused(what, "%d characters long".formatted(text.length()), allowed());
+      }
+      if (text.chars().anyMatch(c -> c < ' ' && c != '\n' && c != '\t')) {
+        throw new Refused(what, "holding a control character", allowed());
+      }
+      return lines ? text : text.replace('\n', ' ');
+    }
+
+    @Override
+    public Object write(String value) {
+      return value;
+    }
+
+    @Override
+    public String allowed() {
+      return "text of at most %d characters".formatted(most);
+    }
+  }
+
+  /** Where a link leads: http, https, mailto, tel, a path, or a place on the page. Nothing else. */
+  record Address() implements Kind<String> {
+    private static final String SCHEME = "(?i)(https?://|mailto:|tel:)\\S+";
+
+    @Override
+    public String read(String what, Object raw) {
+      String text = raw.toString().strip();
+      boolean relative = text.matches("[^\\s:]*") || text.matches("[/#?]\\S*");
+      if (text.length() > 2000 || !(text.matches(SCHEME) || relative)) {
+        throw new Refused(what, text, allowed());
+      }
+      return text;
+    }
+
+    @Override
+    public Object write(String value) {
+      return value;
+    }
+
+    @Override
+    public String allowed() {
+      return "an address (https, http, mailto, tel), a path or #place, without spaces";
+    }
+  }
+
+  /** A picture of the site, by its id. Whether it exists is for whoever keeps the media. */
+  record Picture() implements Kind<String> {
+    @Override
+    public String read(String what, Object raw) {
+      String id = raw.toString().strip();
+      if (!id.matches("[a-z0-9-]{0,80}")) {
+        throw new Refused(what, id, allowed());
+      }
+      return id;
+    }
+
+    @Override
+    public Object write(String value) {
+      return value;
+    }
+
+    @Override
+    public String allowed() {
+      return "the id of a picture of this site";
+    }
+  }
+
+  /** A language tag per BCP 47 (its shape; whether anybody speaks it is not asked). */
+  record Language() implements Kind<String> {
+    @Override
+    public String read(String what, Object raw) {
+      String tag = raw.toString().strip();
+      if (!tag.matches("[A-Za-z]{2,3}(-[A-Za-z0-9]{2,8})*")) {
+        throw new Refused(what, tag, allowed());
+      }
+      return tag;
+    }
+
+    @Override
+    public Object write(String value) {
+      return value;
+    }
+
+    @Override
+    public String allowed() {
+      return "a language tag such as en or de-AT (BCP 47)";
+    }
+  }
+
+  /** Shares of columns, such as {@code 2:1}, or {@code stack} for one under the other. */
+  record Ratio() implements Kind<Shares> {
+    @Override
+    public Shares read(String what, Object raw) {
+      try {
+        return Shares.parse(raw.toString());
+      } catch (Refused e) {
+        throw new Refused(what, raw.toString(), allowed());
+      }
+    }
+
+    @Override
+    public Object write(Shares value) {
+      return value.written();
+    }
+
+    @Override
+    public String allowed() {
+      return "shares such as 1:1 or 2:1 (each 1 to 12), or stack";
+    }
+  }
+
+  /** How many items one move advances: a whole number from 1 to 12, or {@code view}. */
+  record Advance() implements Kind<Stride> {
+    private static final Whole NUMBER = new Whole(1, 12);
+
+    @Override
+    public Stride read(String what, Object raw) {
+      if (raw.toString().strip().toLowerCase(Locale.ROOT).matches("(a )?view")) {
+        return Stride.VIEW;
+      }
+      try {
+        return new Stride(NUMBER.read(what, raw));
+      } catch (Refused e) {
+        throw new Refused(what, e.found(), allowed());
+      }
+    }
+
+    @Override
+    public Object write(Stride value) {
+      return value.equals(Stride.VIEW) ? "view" : (Object) value.items();
+    }
+
+    @Override
+    public String allowed() {
+      return NUMBER.allowed() + ", or view";
+    }
+  }
+}

@@ -1,0 +1,39 @@
+package giostra.core.band;
+
+/**
+ * One thing that can be set: what it is called, what it may be, whether it differs by band.
+ *
+ * @param id its key in documents, in camel case, unique within a type of node
+ * @param label what people read
+ * @param kind what values there are
+ * @param byBand whether bands may differ
+ * @param initial the value where nobody has set one
+ * @param <T> the type of a value
+ */
+public record Setting<T>(String id, String label, Kind<T> kind, boolean byBand, T initial) {
+
+  /** A setting that may differ by band. */
+  public static <T> Setting<T> byBand(String id, String label, Kind<T> kind, T initial) {
+    return new Setting<>(id, label, kind, true, initial);
+  }
+
+  /** A setting with one value for all bands. */
+  public static <T> Setting<T> once(String id, String label, Kind<T> kind, T initial) {
+    return new Setting<>(id, label, kind, false, initial);
+  }
+
+  /**
+   * The value that a raw one stands for.
+   *
+   * @throws Refused naming this setting, the value and what is allowed
+   */
+  public T read(Object raw) {
+    return kind.read(label, raw);
+  }
+
+  /** The value as JSON has it. */
+  @SuppressWarnings("unchecked") // values are only ever put in through this setting
+  public Object write(Object value) {
+    return kind.write((T) value);
+  }
+}

@@ -1,0 +1,274 @@
+package giostra.core.page;
+
+import giostra.core.band.Band;
+import giostra.core.band.Bands;
+import giostra.core.band.Refused;
+import giostra.core.band.Setting;
+import giostra.core.band.Values;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/** Applies edits. The document that comes in is never changed. */
+public final class Edits {
+  private Edits() {}
+
+  /**
+   * What came of edits.
+   *
+   * @param document the document after them
+   * @param inverse edits that lead back, to be applied in this order
+   */
+  public record Applied(Document document, List<Edit> inverse) {
+    public Applied {
+      inverse = List.copyOf(inverse);
+    }
+  }
+
+  /**
+   * Applies edits one after the other, all or none.
+   *
+   * @throws Refused by the first that cannot be applied, with its place
+   */
+  public static Applied apply(Document document, List<Edit> edits) {
+    var inverse = new ArrayList<Edit>();
+    Document now = document;
+    for (Edit edit : edits) {
+      Applied one = apply(now, edit);
+      now = one.document();
+      inverse.addAll(0, one.inverse());
+    }
+    return new Applied(now, inverse);
+  }
+
+  /** Applies one edit. */
+  public static Applied apply(Document document, Edit edit) {
+    return switch (edit) {
+      case Edit.SetValue set -> set(document, set);
+      case Edit.AddNode add -> add(document, add);
+      case Edit.RemoveNode(var id) -> remove(document, id);
+      case Edit.MoveNode move -> move(document, move);
+      case Edit.MoveBreakpoint(var band, var from) -> {
+        double before = document.bands().band(band).from();
+        yield new Applied(
+            with(document, document.bands().moved(band, from)),
+            List.of(new Edit.MoveBreakpoint(band, before)));
+      }
+      case Edit.AddBand add -> addBand(document, add);
+      case Edit.RemoveBand(var band) -> removeBand(document, band);
+      case Edit.SetBands(var bands) -> {
+        Set<String> ids = new HashSet<>(bands.all().stream().map(Band::id).toList());
+        Document after =
+            document.changedAll(node -> node.with(node.values().mapBands(m -> only(m, ids))));
+        yield withInverse(document, with(after, bands));
+      }
+      case Edit.Replace(var other) ->
+          new Applied(other, List.of(new Edit.Replace(document)));
+    };
+  }
+
+  /**
+   * What an edit touches, as paths: {@code node/setting/band}, or {@code node/} for all of a node.
+   * Edits that touch different paths can be applied in either order.
+   */
+  public static Set<String> touched(Document before, Edit edit) {
+    return switch (edit) {
+      case Edit.SetValue(var node, var setting, var band, _) ->
+          Set.of(node + "/" + setting + "/" + band);
+      case Edit.AddNode add -> Set.of(add.node().id() + "/");
+      case Edit.RemoveNode(var id) -> {
+        var all = new HashSet<String>();
+        before.find(id).ifPresent(
+            node -> Document.walk(node).forEach(each -> all.add(each.id() + "/")));
+        yield all;
+      }
+      case Edit.MoveNode(var id, _, _) -> Set.of(id + "/@place");
+      case Edit.MoveBreakpoint _, Edit.AddBand _, Edit.RemoveBand _, Edit.SetBands _ ->
+          Set.of("site/@bands");
+      case Edit.Replace _ -> Set.of("");
+    };
+  }
+
+  /** Whether two paths of {@link #touched} meet. */
+  public static boolean meet(String one, String other) {
+    return one.equals(other)
+        || ((one.isEmpty() || one.endsWith("/")) && other.startsWith(one))
+        || ((other.isEmpty() || other.endsWith("/")) && one.startsWith(other));
+  }
+
+  private static Applied set(Document document, Edit.SetValue edit) {
+    Node node = document.node(edit.node());
+    Setting<?> setting = node.type().setting(edit.setting());
+    if (setting.byBand()) {
+      document.bands().band(edit.band());
+    } else if (!edit.band().isEmpty()) {
+      throw new Refused("band of " + setting.label(), edit.band(), "none: it is the same in all")
+          .at(place(edit));
+    }
+    Object value;
+    try {
+      value = edit.value() == null ? null : setting.read(edit.value());
+    } catch (Refused e) {
+      throw e.at(place(edit));
+    }
+    Object before = raw(node.values(), edit.setting(), edit.band());
+    Object rawBefore = before == null ? null : setting.write(before);
+    return new Applied(
+        document.changed(
+            node.id(), n -> n.with(n.values().withRaw(edit.setting(), edit.band(), value))),
+        List.of(new Edit.SetValue(edit.node(), edit.setting(), edit.band(), rawBefore)));
+  }
+
+  private static String place(Edit.SetValue edit) {
+    String band = edit.band().isEmpty() ? "" : " / " + edit.band();
+    return edit.node() + " / " + edit.setting() + band;
+  }
+
+  private static @Nullable Object raw(Values values, String setting, String band) {
+    return values.set().getOrDefault(setting, Map.of()).get(band);
+  }
+
+  private static Applied add(Document document, Edit.AddNode edit) {
+    Document after = document.changed(edit.parent(), p -> inserted(p, edit.index(), edit.node()));
+    return new Applied(after, List.of(new Edit.RemoveNode(edit.node().id())));
+  }
+
+  private static Node inserted(Node parent, int index, Node node) {
+    if (!parent.type().holds(node.type())) {
+      throw new Refused(
+              "a " + node.type().word() + " in a " + parent.type().word(), node.id(), "elsewhere")
+          .at(parent.id());
+    }
+    var children = new ArrayList<Node>(parent.children());
+    children.add(Math.clamp(index, 0, children.size()), node);
+    return parent.holding(children);
+  }
+
+  private static Applied remove(Document document, String id) {
+    Place place = place(document, id);
+    return new Applied(
+        document.changed(place.parent, parent -> without(parent, id)),
+        List.of(new Edit.AddNode(place.parent, place.index, document.node(id))));
+  }
+
+  private static Applied move(Document document, Edit.MoveNode edit) {
+    Place place = place(document, edit.node());
+    Node node = document.node(edit.node());
+    Document out = document.changed(place.parent, parent -> without(parent, edit.node()));
+    if (out.find(edit.parent()).isEmpty()) {
+      throw new Refused("new place of " + edit.node(), edit.parent(), "outside of itself");
+    }
+    return new Applied(
+        out.changed(edit.parent(), parent -> inserted(parent, edit.index(), node)),
+        List.of(new Edit.MoveNode(edit.node(), place.parent, place.index)));
+  }
+
+  private record Place(String parent, int index) {}
+
+  private static Place place(Document document, String id) {
+    List<Node> path = document.path(id);
+    if (path.size() < 2) {
+      document.node(id);
+      throw new Refused("node", id, "something in the page: the page and the site stay");
+    }
+    Node parent = path.get(path.size() - 2);
+    return new Place(parent.id(), parent.children().indexOf(path.getLast()));
+  }
+
+  private static Node without(Node parent, String id) {
+    return parent.holding(
+        parent.children().stream().filter(child -> !child.id().equals(id)).toList());
+  }
+
+  private static Applied addBand(Document document, Edit.AddBand edit) {
+    Bands before = document.bands();
+    Bands after = before.plus(edit.band(), edit.name(), edit.from());
+    Document out = with(document, after);
+    if (after.lead().id().equals(edit.band())) {
+      // The old lead values go on leading: else every band would fall back to initial values.
+      String old = before.lead().id();
+      out =
+          out.changedAll(node -> node.with(node.values().mapBands(m -> rekey(m, old, edit.band()))));
+    }
+    return withInverse(document, out);
+  }
+
+  private static Applied removeBand(Document document, String id) {
+    Bands after = document.bands().minus(id);
+    boolean led = document.bands().lead().id().equals(id);
+    String heir = after.lead().id();
+    Document out =
+        document.changedAll(
+            node -> node.with(node.values().mapBands(m -> led ? rekey(m, id, heir) : drop(m, id))));
+    return withInverse(document, with(out, after));
+  }
+
+  private static Document with(Document document, Bands bands) {
+    return new Document(document.site().with(bands), document.page());
+  }
+
+  private static Map<String, Object> rekey(Map<String, Object> bands, String from, String to) {
+    Object value = bands.remove(from);
+    if (value != null) {
+      bands.putIfAbsent(to, value);
+    }
+    return bands;
+  }
+
+  private static Map<String, Object> drop(Map<String, Object> bands, String id) {
+    bands.remove(id);
+    return bands;
+  }
+
+  private static Map<String, Object> only(Map<String, Object> bands, Set<String> ids) {
+    bands.keySet().removeIf(band -> !band.equals(Values.ALL) && !ids.contains(band));
+    return bands;
+  }
+
+  /** The way back over a change of bands: the bands, then each value that went or moved. */
+  private static Applied withInverse(Document before, Document after) {
+    var inverse = new ArrayList<Edit>();
+    inverse.add(new Edit.SetBands(before.bands()));
+    before
+        .nodes()
+        .forEach(
+            node -> {
+              Values now = after.node(node.id()).values();
+              var settings = new HashSet<>(node.values().set().keySet());
+              settings.addAll(now.set().keySet());
+              settings.stream().sorted().forEach(
+                  id -> restore(before.bands(), node, now, id, inverse));
+            });
+    return new Applied(after, inverse);
+  }
+
+  private static void restore(Bands bands, Node node, Values now, String id, List<Edit> out) {
+    Setting<?> setting = node.type().setting(id);
+    if (!setting.byBand()) {
+      return;
+    }
+    for (Band band : bands.all()) {
+      Object was = raw(node.values(), id, band.id());
+      if (!Objects.equals(was, raw(now, id, band.id()))) {
+        Object raw = was == null ? null : setting.write(was);
+        out.add(new Edit.SetValue(node.id(), id, band.id(), raw));
+      }
+    }
+  }
+
+  /** The values that would go with a band: what it sets itself, as {@code node / setting}. */
+  public static List<String> goingWith(Document document, String band) {
+    return document
+        .nodes()
+        .flatMap(
+            node ->
+                node.values().set().entrySet().stream()
+                    .filter(entry -> entry.getValue().containsKey(band))
+                    .map(entry -> node.id() + " / " + node.type().setting(entry.getKey()).label()))
+        .toList();
+  }
+}

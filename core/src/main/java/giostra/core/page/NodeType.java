@@ -1,0 +1,143 @@
+package giostra.core.page;
+
+import giostra.core.band.Kind;
+import giostra.core.band.Refused;
+import giostra.core.band.Setting;
+import giostra.core.band.Values;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Set;
+
+/** The types of node: what can be set on each, what each may hold, and how one is made. */
+public enum NodeType {
+  SITE("site", SiteSettings.ALL, Set.of()),
+  PAGE("page", PageSettings.ALL, Set.of("section")),
+  SECTION("section", SectionSettings.ALL, Names.BLOCKS),
+  HEADING("heading", BlockSettings.HEADING, Set.of()),
+  TEXT("text", BlockSettings.TEXT, Set.of()),
+  PICTURE("picture", BlockSettings.PICTURE, Set.of()),
+  BUTTON("button", BlockSettings.BUTTON, Set.of()),
+  COLUMNS("columns", BlockSettings.COLUMNS, Set.of("column")),
+  COLUMN("column", List.of(), Names.BLOCKS),
+  CAROUSEL("carousel", CarouselSettings.ALL, Set.of("item")),
+  ITEM("item", ItemSettings.ALL, Set.of());
+
+  private static final class Names {
+    static final Set<String> BLOCKS =
+        Set.of("heading", "text", "picture", "button", "columns", "carousel");
+  }
+
+  private final String word;
+  private final List<Setting<?>> settings;
+  private final Set<String> holds;
+
+  NodeType(String word, List<Setting<?>> settings, Set<String> holds) {
+    this.word = word;
+    this.settings = List.copyOf(settings);
+    this.holds = holds;
+  }
+
+  /** Its name in documents. */
+  public String word() {
+    return word;
+  }
+
+  /** What can be set on it, in the order in which people see it. */
+  public List<Setting<?>> settings() {
+    return settings;
+  }
+
+  /** Whether a node of that type may stand in it. */
+  public boolean holds(NodeType child) {
+    return holds.contains(child.word);
+  }
+
+  /** Whether it may hold anything. */
+  public boolean holdsAny() {
+    return !holds.isEmpty();
+  }
+
+  /**
+   * The setting with that id.
+   *
+   * @throws Refused naming those there are
+   */
+  public Setting<?> setting(String id) {
+    return settings.stream()
+        .filter(setting -> setting.id().equals(id))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new Refused(
+                    "setting of a " + word,
+                    id,
+                    "one of " + String.join(", ", settings.stream().map(Setting::id).toList())));
+  }
+
+  /**
+   * The type of that name.
+   *
+   * @throws Refused naming those there are
+   */
+  public static NodeType named(String word) {
+    return Arrays.stream(values())
+        .filter(type -> type.word.equals(word))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new Refused(
+                    "type",
+                    word,
+                    "one of "
+                        + String.join(", ", Arrays.stream(values()).map(t -> t.word).toList())));
+  }
+
+  /** A node of this type; the site is not made this way. */
+  public Node make(String id, Values values, List<? extends Node> children) {
+    if (!id.matches("[a-z][a-z0-9-]{0,60}")) {
+      throw new Refused("id", id, "of lower-case letters, digits and hyphens, a letter first");
+    }
+    Node bare =
+        switch (this) {
+          case SITE -> throw new Refused("type", word, "anything but the site itself");
+          case PAGE -> new Page(id, values, List.of());
+          case SECTION -> new Section(id, values, List.of());
+          case HEADING -> new Block.Heading(id, values);
+          case TEXT -> new Block.Text(id, values);
+          case PICTURE -> new Block.Picture(id, values);
+          case BUTTON -> new Block.Button(id, values);
+          case COLUMNS -> new Block.Columns(id, values, List.of());
+          case COLUMN -> new Column(id, values, List.of());
+          case CAROUSEL -> new Piece.Carousel(id, values, List.of());
+          case ITEM -> new Item(id, values);
+        };
+    return bare.holding(children);
+  }
+
+  /** The children as what they have to be, or a refusal that names the one that does not belong. */
+  static <N extends Node> List<N> checked(Node parent, List<? extends Node> children, Class<N> as) {
+    for (Node child : children) {
+      if (!as.isInstance(child)) {
+        throw new Refused(
+                "a " + child.type().word() + " in a " + parent.type().word(),
+                child.id(),
+                "one of " + String.join(", ", parent.type().holds.stream().sorted().toList()))
+            .at(parent.id());
+      }
+    }
+    return children.stream().map(as::cast).toList();
+  }
+
+  /** The refusal of a node that holds nothing. */
+  static <N extends Node> N leaf(N node, List<? extends Node> children) {
+    if (!children.isEmpty()) {
+      throw new Refused("children of a " + node.type().word(), "not empty", "none").at(node.id());
+    }
+    return node;
+  }
+
+  /** Whether a setting names a picture. */
+  public static boolean isPicture(Setting<?> setting) {
+    return setting.kind() instanceof Kind.Picture;
+  }
+}

@@ -1,0 +1,32 @@
+package giostra.core.page;
+
+import giostra.core.band.Kind;
+import giostra.core.band.Setting;
+import java.util.List;
+
+/** The head of a page. Source of what each is for: HTML, "The document element" and "Metadata". */
+public final class PageSettings {
+  /** The direction in which a page is read. */
+  public enum Direction {
+    LTR,
+    RTL
+  }
+
+  public static final Setting<String> TITLE =
+      Setting.once("title", "Title", new Kind.Words(200, false), "");
+  public static final Setting<String> LANGUAGE =
+      Setting.once("language", "Language", new Kind.Language(), "en");
+  public static final Setting<Direction> DIRECTION =
+      Setting.once("direction", "Direction", new Kind.Pick<>(Direction.class), Direction.LTR);
+  public static final Setting<String> DESCRIPTION =
+      Setting.once("description", "Description", new Kind.Words(400, false), "");
+  public static final Setting<String> ICON =
+      Setting.once("icon", "Icon", new Kind.Picture(), "");
+  public static final Setting<String> SHARE_PICTURE =
+      Setting.once("sharePicture", "Picture when shared", new Kind.Picture(), "");
+
+  static final List<Setting<?>> ALL =
+      List.of(TITLE, LANGUAGE, DIRECTION, DESCRIPTION, ICON, SHARE_PICTURE);
+
+  private PageSettings() {}
+}

@@ -1,0 +1,47 @@
+package giostra.core.page;
+
+import giostra.core.band.Kind;
+import giostra.core.band.Length;
+import giostra.core.band.Setting;
+import java.util.List;
+
+/** What can be set on a section. */
+public final class SectionSettings {
+  /** How far a section or a piece reaches. */
+  public enum Extent {
+    /** The content width of the page. */
+    MEASURE,
+    /** The full width of the screen. */
+    EDGE
+  }
+
+  /** The ground a section stands on, with the ink that can be read on it. */
+  public enum Tone {
+    PAPER,
+    LEAF,
+    DUSK
+  }
+
+  public static final Setting<String> NAME =
+      Setting.once("name", "Name", new Kind.Words(120, false), "");
+  public static final Setting<Tone> TONE =
+      Setting.once("tone", "Tone", new Kind.Pick<>(Tone.class), Tone.PAPER);
+  public static final Setting<String> GROUND =
+      Setting.once("ground", "Ground picture", new Kind.Picture(), "");
+  public static final Setting<Extent> EXTENT =
+      Setting.byBand("extent", "Reaches", new Kind.Pick<>(Extent.class), Extent.MEASURE);
+
+  /** Initially what the site says. */
+  public static final Setting<Length> PADDING =
+      Setting.byBand("padding", "Side padding", new Kind.Size(0, 400), Length.px(40));
+
+  public static final Setting<Length> SPACE_ABOVE =
+      Setting.byBand("spaceAbove", "Space above", new Kind.Size(0, 600), Length.px(72));
+  public static final Setting<Length> SPACE_BELOW =
+      Setting.byBand("spaceBelow", "Space below", new Kind.Size(0, 600), Length.px(72));
+
+  static final List<Setting<?>> ALL =
+      List.of(NAME, TONE, GROUND, EXTENT, PADDING, SPACE_ABOVE, SPACE_BELOW);
+
+  private SectionSettings() {}
+}

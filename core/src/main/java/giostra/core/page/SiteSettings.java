@@ -1,0 +1,24 @@
+package giostra.core.page;
+
+import giostra.core.band.Kind;
+import giostra.core.band.Length;
+import giostra.core.band.Setting;
+import java.util.List;
+
+/** What can be set on a site. */
+public final class SiteSettings {
+  public static final Setting<String> NAME =
+      Setting.once("name", "Name", new Kind.Words(120, false), "");
+
+  /** The content width of its pages. */
+  public static final Setting<Length> MEASURE =
+      Setting.byBand("measure", "Page measure", new Kind.Size(200, 2560), Length.px(1120));
+
+  /** Space between the content and the edge of the screen; sections may depart from it. */
+  public static final Setting<Length> PADDING =
+      Setting.byBand("padding", "Side padding", new Kind.Size(0, 400), Length.px(40));
+
+  static final List<Setting<?>> ALL = List.of(NAME, MEASURE, PADDING);
+
+  private SiteSettings() {}
+}
