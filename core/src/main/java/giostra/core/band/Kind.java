@@ -58,10 +58,16 @@ public sealed interface Kind<T> {
   }
 
   /**
-   * A length. The range is in px and checked for px, rem and em; a percentage may be from 0 (or -100
-   * where {@code least} is negative) to 100.
+   * A length. The range is in px and checked for px, rem and em; a percentage may be from 0 to 100.
+   *
+   * @param percent whether there is a container that percentages could be of
    */
-  record Size(double least, double most) implements Kind<Length> {
+  record Size(double least, double most, boolean percent) implements Kind<Length> {
+    /** A length that may be a percentage. */
+    public Size(double least, double most) {
+      this(least, most, true);
+    }
+
     @Override
     public Length read(String what, Object raw) {
       Length length;
@@ -70,11 +76,11 @@ public sealed interface Kind<T> {
       } catch (Refused e) {
         throw new Refused(what, e.found(), allowed());
       }
-      boolean percent = length.unit() == Length.Unit.PERCENT;
-      double low = percent && least < 0 ? -100 : least;
-      double high = percent ? 100 : most;
-      double found = percent ? length.amount() : length.constantPx();
-      if (!(found >= low && found <= high)) {
+      boolean share = length.unit() == Length.Unit.PERCENT;
+      double low = share ? 0 : least;
+      double high = share ? 100 : most;
+      double found = share ? length.amount() : length.constantPx();
+      if ((share && !percent) || !(found >= low && found <= high)) {
         throw new Refused(what, length.css(), allowed());
       }
       return length;
@@ -87,8 +93,10 @@ public sealed interface Kind<T> {
 
     @Override
     public String allowed() {
-      return "a length from %s to %s px (px, rem, em), or a percentage up to 100"
-          .formatted(Require.number(least), Require.number(most));
+      String range =
+          "a length from %s to %s px (px, rem, em)"
+              .formatted(Require.number(least), Require.number(most));
+      return percent ? range + ", or a percentage up to 100" : range;
     }
   }
 

@@ -103,13 +103,6 @@ public record Track(
     return items * pitch();
   }
 
-  /** The size of an item as a function of the container's, where gap and peek are functions too. */
-  static Line item(int items, int view, Line gap, Line peek, boolean noPeek, int sides) {
-    int k = noPeek || items <= view ? 0 : sides;
-    Line taken = peek.plus(gap).times(k).plus(gap.times(view - 1));
-    return Line.SAME.minus(taken).times(1.0 / view);
-  }
-
   private static int peeking(int items, int view, double peek, int sides) {
     return peek == 0 || items <= view ? 0 : sides;
   }

@@ -77,10 +77,10 @@ public final class CarouselSettings {
 
   /** The widths between which a card is comfortable: a guide of the bench, never published. */
   public static final Setting<Length> COMFORT_FROM =
-      Setting.once("comfortFrom", "Comfortable from", new Kind.Size(40, 2560), Length.px(300));
+      Setting.once("comfortFrom", "Comfortable from", new Kind.Size(40, 2560, false), Length.px(300));
 
   public static final Setting<Length> COMFORT_TO =
-      Setting.once("comfortTo", "Comfortable to", new Kind.Size(40, 2560), Length.px(480));
+      Setting.once("comfortTo", "Comfortable to", new Kind.Size(40, 2560, false), Length.px(480));
 
   public static final Setting<Integer> IN_VIEW =
       Setting.byBand("inView", "In view", new Kind.Whole(1, 12), 3);
@@ -97,7 +97,7 @@ public final class CarouselSettings {
   public static final Setting<Axis> AXIS =
       Setting.byBand("axis", "Runs", new Kind.Pick<>(Axis.class), Axis.ACROSS);
   public static final Setting<Length> TRACK_HEIGHT =
-      Setting.byBand("trackHeight", "Track height", new Kind.Size(80, 1600), Length.px(480));
+      Setting.byBand("trackHeight", "Track height", new Kind.Size(80, 1600, false), Length.px(480));
   public static final Setting<Side> FEW =
       Setting.byBand("few", "Few items stand", new Kind.Pick<>(Side.class), Side.START);
   public static final Setting<Boolean> STRETCH_FEW =

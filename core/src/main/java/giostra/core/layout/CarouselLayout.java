@@ -1,0 +1,144 @@
+package giostra.core.layout;
+
+import giostra.core.band.Band;
+import giostra.core.band.Length;
+import giostra.core.band.Setting;
+import giostra.core.fit.Line;
+import giostra.core.fit.Piecewise;
+import giostra.core.fit.Suggestion;
+import giostra.core.page.CarouselSettings;
+import giostra.core.page.CarouselSettings.Axis;
+import giostra.core.page.CarouselSettings.Sides;
+import giostra.core.page.Document;
+import giostra.core.page.Piece;
+import giostra.core.page.SectionSettings.Extent;
+import java.util.List;
+
+/**
+ * A carousel over all bands.
+ *
+ * @param bands narrowest first, as the site's
+ */
+public record CarouselLayout(List<CarouselBand> bands) {
+  public CarouselLayout {
+    bands = List.copyOf(bands);
+  }
+
+  /**
+   * Lays a carousel of a document out.
+   *
+   * @param scrollbar width of a classic scrollbar in px, 0 where it overlays the page
+   */
+  public static CarouselLayout of(Document document, Piece.Carousel piece, double scrollbar) {
+    return new CarouselLayout(
+        document.bands().all().stream()
+            .map(band -> new Maker(document, piece, band, scrollbar).make())
+            .toList());
+  }
+
+  /** The band that a viewport width falls in. */
+  public CarouselBand at(double viewportPx) {
+    return bands.stream().filter(b -> b.band().holds(viewportPx)).findFirst().orElseThrow();
+  }
+
+  /** Item width against viewport width over all bands: the saw-tooth. */
+  public Piecewise itemWidth() {
+    return Piecewise.joined(bands.stream().map(CarouselBand::itemWidth).toList());
+  }
+
+  /**
+   * Items in view that stay comfortable where a band is narrowest.
+   *
+   * @param comfortable px that an item should not fall below
+   * @param most the most that may be suggested
+   */
+  public static int suggested(CarouselBand band, double comfortable, int most) {
+    double inner = Math.max(1, band.inner().least());
+    // The peek as it is set: with fewer in view there will be something to peek at.
+    int sides = band.peek().isZero() ? 0 : Math.max(1, band.sides());
+    return Suggestion.count(
+        inner, comfortable, band.gap().in(inner), band.peek().in(inner), sides, most);
+  }
+
+  /** Reads the values of one band and clamps them. */
+  private record Maker(Document document, Piece.Carousel piece, Band band, double scrollbar) {
+
+    private <T> T value(Setting<T> setting) {
+      return Resolution.value(document, piece, setting, band);
+    }
+
+    CarouselBand make() {
+      int items = piece.onShow().size();
+      int asked = value(CarouselSettings.IN_VIEW);
+      boolean few = items <= asked;
+      int view = few && value(CarouselSettings.STRETCH_FEW) ? Math.max(1, items) : asked;
+      boolean moves = items > view;
+      Length peek = value(CarouselSettings.PEEK);
+      int sides = value(CarouselSettings.PEEK_SIDES) == Sides.BOTH ? 2 : 1;
+      Extent extent =
+          Containers.inSection(document, piece.id())
+              ? value(CarouselSettings.EXTENT)
+              : Extent.MEASURE;
+      Piecewise room = Containers.room(document, piece.id(), extent, band, scrollbar);
+      Piecewise outer = room.min(room.through(Line.of(value(CarouselSettings.WIDTH))));
+      Axis axis = value(CarouselSettings.AXIS);
+      Length height = value(CarouselSettings.TRACK_HEIGHT);
+      Line beside =
+          CarouselBand.besideArrows(
+              value(CarouselSettings.ARROWS), moves, value(CarouselSettings.ARROW_DISTANCE));
+      Piecewise inner =
+          axis == Axis.ACROSS
+              ? outer.through(beside).atLeast(0)
+              : outer.through(new Line(0, height.constantPx()));
+      CarouselBand made =
+          new CarouselBand(
+              band,
+              items,
+              asked,
+              view,
+              value(CarouselSettings.GAP),
+              peek,
+              moves && !peek.isZero() ? sides : 0,
+              value(CarouselSettings.STRIDE).in(view),
+              false,
+              axis,
+              height,
+              value(CarouselSettings.FEW),
+              value(CarouselSettings.EQUAL_HEIGHTS),
+              extent,
+              value(CarouselSettings.WIDTH),
+              value(CarouselSettings.ALIGN),
+              value(CarouselSettings.SPACE_ABOVE),
+              value(CarouselSettings.SPACE_BELOW),
+              value(CarouselSettings.ARROWS),
+              value(CarouselSettings.ARROW_DISTANCE),
+              value(CarouselSettings.MARKS),
+              value(CarouselSettings.MARK_DISTANCE),
+              outer,
+              inner);
+      return value(CarouselSettings.ENDLESS) && loopsEverywhere(made) ? looping(made) : made;
+    }
+
+    /** The condition is linear in the inner width, so its ends decide. */
+    private static boolean loopsEverywhere(CarouselBand band) {
+      return band.moves()
+          && band.inner().segments().stream()
+              .allMatch(
+                  s ->
+                      loops(band, s.line().at(s.from())) && loops(band, s.line().at(s.below())));
+    }
+
+    private static boolean loops(CarouselBand band, double inner) {
+      double item = band.itemOfInner().at(inner);
+      return item > 0 && band.items() * (item + band.gap().in(inner)) - item >= inner;
+    }
+
+    private static CarouselBand looping(CarouselBand b) {
+      return new CarouselBand(
+          b.band(), b.items(), b.asked(), b.view(), b.gap(), b.peek(), b.sides(), b.stride(), true,
+          b.axis(), b.trackHeight(), b.few(), b.equalHeights(), b.extent(), b.width(), b.align(),
+          b.spaceAbove(), b.spaceBelow(), b.arrows(), b.arrowDistance(), b.marks(),
+          b.markDistance(), b.outer(), b.inner());
+    }
+  }
+}

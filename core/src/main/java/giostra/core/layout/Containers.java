@@ -1,0 +1,95 @@
+package giostra.core.layout;
+
+import giostra.core.band.Band;
+import giostra.core.band.Bands;
+import giostra.core.band.Length;
+import giostra.core.band.Shares;
+import giostra.core.fit.Line;
+import giostra.core.fit.Piecewise;
+import giostra.core.page.Block;
+import giostra.core.page.BlockSettings;
+import giostra.core.page.Column;
+import giostra.core.page.Document;
+import giostra.core.page.Node;
+import giostra.core.page.Section;
+import giostra.core.page.SectionSettings;
+import giostra.core.page.SectionSettings.Extent;
+import giostra.core.page.SiteSettings;
+import java.util.List;
+
+/**
+ * How wide the room for a block is, as an exact function of the viewport's width over one band.
+ *
+ * <p>Viewport widths include the scrollbar, layouts do not have it. A section gives its blocks the
+ * page measure less its side padding, or the whole width; columns divide what they have.
+ */
+public final class Containers {
+  private Containers() {}
+
+  /** A band's viewport widths that are looked at, half-open: from 280 to 2560 inclusive. */
+  public static double[] domain(Band band) {
+    double below = band.widest() ? Math.max(Bands.WIDEST, band.from()) + 1 : band.below();
+    double from = band.from() == 0 ? Math.min(Bands.NARROWEST, below - 1) : band.from();
+    return new double[] {from, below};
+  }
+
+  /**
+   * The room that a block or piece has.
+   *
+   * @param blockId id of a block on the page
+   * @param extent how far the block itself reaches; only one that stands in a section by itself can
+   *     reach further than the section's content
+   * @param scrollbar width of a classic scrollbar in px
+   */
+  public static Piecewise room(
+      Document document, String blockId, Extent extent, Band band, double scrollbar) {
+    List<Node> path = document.path(blockId);
+    double[] domain = domain(band);
+    Piecewise screen = Piecewise.over(domain[0], domain[1], new Line(1, -scrollbar)).atLeast(0);
+    Piecewise room = screen;
+    for (int i = 0; i + 1 < path.size(); i++) {
+      Node child = path.get(i + 1);
+      boolean whole = child.id().equals(blockId) && extent == Extent.EDGE;
+      switch (path.get(i)) {
+        case Section section ->
+            room = whole ? screen : content(document, section, band, screen);
+        case Block.Columns columns -> room = column(document, columns, child, band, room);
+        case Node _ -> {}
+      }
+    }
+    return room;
+  }
+
+  /** Whether a block stands in a section by itself, so that it may reach the edges. */
+  public static boolean inSection(Document document, String blockId) {
+    List<Node> path = document.path(blockId);
+    return path.size() > 1 && path.get(path.size() - 2) instanceof Section;
+  }
+
+  private static Piecewise content(
+      Document document, Section section, Band band, Piecewise screen) {
+    if (Resolution.value(document, section, SectionSettings.EXTENT, band) == Extent.EDGE) {
+      return screen;
+    }
+    Length padding = Resolution.value(document, section, SectionSettings.PADDING, band);
+    Length measure = Resolution.value(document, document.site(), SiteSettings.MEASURE, band);
+    Line free = Line.SAME.minus(Line.of(padding).times(2));
+    return screen.through(free).min(screen.through(Line.of(measure))).atLeast(0);
+  }
+
+  private static Piecewise column(
+      Document document, Block.Columns columns, Node child, Band band, Piecewise room) {
+    Shares ratio = Resolution.value(document, columns, BlockSettings.RATIO, band);
+    if (ratio.stacked()) {
+      return room;
+    }
+    Length gap = Resolution.value(document, columns, BlockSettings.GAP, band);
+    int count = columns.columns().size();
+    int at = columns.columns().indexOf((Column) child);
+    Line share =
+        Line.SAME
+            .minus(Line.of(gap).times(count - 1))
+            .times((double) ratio.of(at) / ratio.sum(count));
+    return room.through(share).atLeast(0);
+  }
+}

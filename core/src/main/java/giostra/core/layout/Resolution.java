@@ -1,0 +1,48 @@
+package giostra.core.layout;
+
+import giostra.core.band.Band;
+import giostra.core.band.Setting;
+import giostra.core.look.Cascade;
+import giostra.core.look.Cascade.Voice;
+import giostra.core.look.Layer;
+import giostra.core.look.Resolved;
+import giostra.core.page.Document;
+import giostra.core.page.Node;
+import giostra.core.page.SectionSettings;
+import giostra.core.page.Site;
+import java.util.List;
+import java.util.Set;
+
+/** Asks the cascade on behalf of a document: which layers speak for which node. */
+public final class Resolution {
+  private Resolution() {}
+
+  /** The value of a setting of a node in a band, with its origin. */
+  public static <T> Resolved<T> of(Document document, Node node, Setting<T> setting, Band band) {
+    return Cascade.resolve(
+        setting, voices(document, node, setting), Set.of(), document.bands(), band);
+  }
+
+  /** The value alone. */
+  public static <T> T value(Document document, Node node, Setting<T> setting, Band band) {
+    return of(document, node, setting, band).value();
+  }
+
+  private static List<Voice> voices(Document document, Node node, Setting<?> setting) {
+    Voice own = Voice.atRest(layer(node), node.values());
+    // Sections take their side padding from the site; nothing else is lent yet.
+    return setting == SectionSettings.PADDING && !(node instanceof Site)
+        ? List.of(own, Voice.atRest(Layer.SITE, document.site().values()))
+        : List.of(own);
+  }
+
+  private static Layer layer(Node node) {
+    return switch (node.type()) {
+      case SITE -> Layer.SITE;
+      case PAGE -> Layer.PAGE;
+      case SECTION -> Layer.SECTION;
+      case ITEM -> Layer.ITEM;
+      case HEADING, TEXT, PICTURE, BUTTON, COLUMNS, COLUMN, CAROUSEL -> Layer.PIECE;
+    };
+  }
+}

@@ -1,0 +1,25 @@
+package giostra.core.output;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+
+/** Names content by its SHA-256, so that a file of that name never changes. */
+public final class Hash {
+  private Hash() {}
+
+  /** The first 12 hexadecimal digits of the hash of some text in UTF-8. */
+  public static String of(String text) {
+    return full(text.getBytes(StandardCharsets.UTF_8)).substring(0, 12);
+  }
+
+  /** All 64 hexadecimal digits of the hash of some bytes. */
+  public static String full(byte[] bytes) {
+    try {
+      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException("every Java platform has SHA-256", e);
+    }
+  }
+}

@@ -1,0 +1,43 @@
+// Builds the page script and the bench's stage script, and lays the fonts beside them.
+import { cpSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+import { build } from 'esbuild';
+
+const require = createRequire(import.meta.url);
+rmSync('dist', { recursive: true, force: true });
+mkdirSync('dist/fonts', { recursive: true });
+
+await build({
+  entryPoints: { giostra: 'src/giostra.ts', stage: 'src/stage.ts' },
+  outdir: 'dist',
+  bundle: true,
+  minify: true,
+  format: 'iife',
+  target: ['es2022'],
+  legalComments: 'none',
+});
+
+// What each font covers is read from the package's own style sheet, so it cannot drift from it.
+const fonts = [];
+for (const [family, folder, css] of [
+  ['Fraunces Variable', '@fontsource-variable/fraunces', 'index.css'],
+  ['Source Sans 3 Variable', '@fontsource-variable/source-sans-3', 'index.css'],
+]) {
+  const root = dirname(require.resolve(`${folder}/package.json`));
+  const faces = readFileSync(join(root, css), 'utf8').split('@font-face').slice(1);
+  for (const face of faces) {
+    const file = /files\/([\w-]+-(latin(?:-ext)?)-[\w-]+\.woff2)/.exec(face);
+    if (file) {
+      cpSync(join(root, 'files', file[1]), join('dist/fonts', file[1]));
+      fonts.push({
+        family,
+        file: file[1],
+        weights: /font-weight:\s*([^;]+);/.exec(face)[1].trim(),
+        unicodeRange: /unicode-range:\s*([^;}]+)/.exec(face)[1].replace(/\s+/g, ''),
+      });
+    }
+  }
+}
+fonts.sort((a, b) => a.file.localeCompare(b.file));
+writeFileSync('dist/fonts.json', JSON.stringify(fonts, null, 1));

@@ -1,0 +1,275 @@
+import { follow } from './drag';
+import { glide } from './glide';
+import type { Band, Plan } from './plan';
+import { measure, nearest, roundOf, stopAt, type Track } from './track';
+import { sideways } from './wheel';
+
+/** Who made it move, as `giostra:change` tells. */
+type Cause = 'arrow' | 'mark' | 'drag' | 'wheel' | 'neighbour' | 'width';
+
+/** How far a release is thought to run on, in ms of its speed. */
+const MOMENTUM = 170;
+/** Speed from which a release goes on to a neighbour at least, in px per ms. */
+const FLICK = 0.3;
+/** Share of a movement that is left beyond an end. */
+const STRETCH = 0.35;
+
+/**
+ * Brings a carousel to life. At rest its place is CSS alone (`--g-at`, and `--g-m` for items drawn a
+ * round further on); only while it moves is there a transform in px.
+ * @returns stops it and leaves it as it stands
+ */
+export function carousel(root: HTMLElement): () => void {
+  const plan = JSON.parse(root.dataset.plan ?? '') as Plan;
+  const view = root.querySelector<HTMLElement>('.g-view');
+  const belt = root.querySelector<HTMLElement>('.g-belt');
+  if (!view || !belt) return () => {};
+  const items = [...belt.children] as HTMLElement[];
+  const arrows = root.querySelectorAll<HTMLElement>('.g-arrow');
+  const dots = root.querySelectorAll<HTMLElement>('.g-dot');
+  const queries = plan.bands.map((band) => matchMedia(band.query));
+  const calm = matchMedia('(prefers-reduced-motion: reduce)');
+  const life = new AbortController();
+  const { signal } = life;
+
+  let band = current();
+  let stop = 0;
+  /** The item that stays in view when the width changes. */
+  let anchor = 0;
+  let position = 0;
+  let track: Track | undefined;
+  let halt: (() => void) | undefined;
+
+  function current(): Band {
+    const at = queries.findIndex((query) => query.matches);
+    return plan.bands[Math.max(0, at)] as Band;
+  }
+  const moves = () => band.starts.length > 1;
+  const mirrored = () => band.axis === 'x' && getComputedStyle(root).direction === 'rtl';
+  const set = (element: HTMLElement, name: string, value: string) => {
+    if (element.style.getPropertyValue(name) !== value) element.style.setProperty(name, value);
+  };
+
+  /** Draws a position between stops. */
+  function draw(to: number) {
+    position = to;
+    if (!track) return;
+    const px = mirrored() ? to : -to;
+    belt?.style.setProperty(
+      'transform',
+      band.axis === 'x' ? `translateX(${px}px)` : `translateY(${px}px)`,
+    );
+    turnItems(track);
+  }
+
+  function turnItems(at: Track) {
+    items.forEach((item, index) => {
+      set(item, '--g-m', String(at.band.loops ? roundOf(at, index, position) : 0));
+    });
+  }
+
+  /** Comes to rest at the stop: from here on CSS holds the place at any width. */
+  function rest() {
+    halt = undefined;
+    track = measure(view as HTMLElement, items, band);
+    position = track?.offsets[stop] ?? 0;
+    if (track) turnItems(track);
+    set(belt as HTMLElement, '--g-at', String(band.starts[stop] ?? 0));
+    belt?.style.removeProperty('transform');
+    reach();
+  }
+
+  /** What is out of view cannot be reached by key or reader. */
+  function reach() {
+    const start = band.starts[stop] ?? 0;
+    items.forEach((item, index) => {
+      item.inert = (index - start + items.length) % items.length >= band.view && moves();
+    });
+  }
+
+  function mark() {
+    set(root, '--g-now', String(stop + 1));
+    dots.forEach((dot, index) => {
+      dot.toggleAttribute('aria-disabled', false);
+      if (index === stop) dot.setAttribute('aria-disabled', 'true');
+    });
+    arrows.forEach((arrow, index) => {
+      const end = index === 0 ? 0 : band.starts.length - 1;
+      arrow.setAttribute('aria-disabled', String(!band.loops && stop === end));
+    });
+  }
+
+  /** Goes to a stop; `place` is its position, a round or more away where the track has no end. */
+  function go(to: number, place: number, cause: Cause, speed = 0) {
+    const from = stop;
+    stop = to;
+    anchor = band.starts[to] ?? 0;
+    mark();
+    halt?.();
+    if (calm.matches) rest();
+    else halt = glide(position, place, speed, draw, rest);
+    if (from !== to) tell(from, cause);
+  }
+
+  function tell(from: number, cause: Cause) {
+    const item = (at: number) => items[band.starts[at] ?? 0]?.dataset.item;
+    const detail = { piece: root.dataset.piece, from: item(from), to: item(stop), cause };
+    root.dispatchEvent(new CustomEvent('giostra:change', { bubbles: true, detail }));
+  }
+
+  /** Measures, unless something is under way, whose measures hold. */
+  function ready() {
+    if (!halt) track = measure(view as HTMLElement, items, band) ?? track;
+    return moves() ? track : undefined;
+  }
+
+  function step(by: 1 | -1) {
+    const at = ready();
+    if (!at) return;
+    const count = band.starts.length;
+    const to = band.loops ? (stop + by + count) % count : stop + by;
+    if (to < 0 || to >= count) return;
+    let place = at.offsets[to] ?? 0;
+    if (band.loops) {
+      // From where the last step leads, so that quick steps add up.
+      const base = nearest(at, at.offsets[stop] ?? 0, halt ? aim : position);
+      place = nearest(at, place, base);
+      if ((place - base) * by <= 0) place += by * at.round;
+    }
+    aim = place;
+    go(to, place, 'arrow');
+  }
+  let aim = 0;
+
+  function settle(speed: number, cause: Cause) {
+    if (!track) return;
+    let to = stopAt(track, position + speed * MOMENTUM);
+    let place = nearest(track, track.offsets[to] ?? 0, position + speed * MOMENTUM);
+    if (Math.abs(speed) > FLICK && (place - position) * speed < 0) {
+      const ahead = (to + Math.sign(speed) + band.starts.length) % band.starts.length;
+      const there = nearest(track, track.offsets[ahead] ?? 0, place);
+      if ((there - place) * speed > 0) {
+        to = ahead;
+        place = there;
+      }
+    }
+    aim = place;
+    root.removeAttribute('data-drag');
+    go(to, place, cause, speed);
+  }
+
+  /** Follows a pointer or wheel; beyond an end it gives way less and less. */
+  let raw = 0;
+  function shift(by: number) {
+    if (!track) return;
+    raw += by;
+    const last = track.offsets.at(-1) ?? 0;
+    const held = track.band.loops ? raw : Math.min(Math.max(0, raw), last);
+    draw(held + (raw - held) * STRETCH);
+  }
+  function grab() {
+    const moving = halt !== undefined;
+    ready();
+    halt?.();
+    halt = undefined;
+    raw = position;
+    return moving;
+  }
+
+  follow(
+    view,
+    () => moves() && band.axis === 'x',
+    () => (mirrored() ? 1 : -1),
+    {
+      hold: grab,
+      move(by) {
+        root.setAttribute('data-drag', '');
+        shift(by);
+      },
+      release: (speed) => settle(speed, 'drag'),
+    },
+    signal,
+  );
+
+  let rolling = false;
+  sideways(
+    view,
+    () => moves() && band.axis === 'x',
+    (px) => {
+      if (!rolling) grab();
+      rolling = true;
+      shift(mirrored() ? -px : px);
+      return true;
+    },
+    () => {
+      rolling = false;
+      settle(0, 'wheel');
+    },
+    signal,
+  );
+
+  arrows.forEach((arrow, index) => {
+    arrow.addEventListener('click', () => step(index === 0 ? -1 : 1), { signal });
+  });
+  dots.forEach((dot, index) => {
+    dot.addEventListener('click', () => to(index, 'mark'), { signal });
+  });
+  function to(index: number, cause: Cause) {
+    const at = ready();
+    if (!at || index === stop) return;
+    aim = nearest(at, at.offsets[index] ?? 0, position);
+    go(index, aim, cause);
+  }
+  /** The last stop that starts at an item or before it. */
+  const keeping = (item: number) =>
+    Math.max(
+      0,
+      band.starts.findLastIndex((start) => start <= item),
+    );
+  view.addEventListener(
+    'click',
+    ({ clientX: x, clientY: y }) => {
+      // Inert neighbours let a click through to the view: it means "come here".
+      const hit = items.findIndex((item) => {
+        const box = item.getBoundingClientRect();
+        return item.inert && x >= box.left && x < box.right && y >= box.top && y < box.bottom;
+      });
+      if (hit < 0 || !moves()) return;
+      const before = stop;
+      const next = keeping(hit);
+      if (next !== before) to(next, 'neighbour');
+    },
+    { signal },
+  );
+
+  for (const query of queries) {
+    query.addEventListener(
+      'change',
+      () => {
+        const next = current();
+        if (next === band) return;
+        halt?.();
+        band = next;
+        stop = keeping(anchor);
+        root.removeAttribute('data-drag');
+        mark();
+        rest();
+      },
+      { signal },
+    );
+  }
+  addEventListener('resize', () => halt && (halt(), rest()), { signal });
+
+  const scrolled = Math.abs(view.scrollLeft);
+  root.setAttribute('data-live', '');
+  view.scrollTo(0, 0);
+  track = measure(view, items, band);
+  if (scrolled > 1 && track) stop = stopAt(track, scrolled);
+  anchor = band.starts[stop] ?? 0;
+  mark();
+  rest();
+  return () => {
+    halt?.();
+    life.abort();
+  };
+}
