@@ -13,8 +13,8 @@ interface Swap {
 type Told = Swap | { readonly type: 'show'; readonly id: string } | { readonly type: 'hello' };
 
 const bench = window.parent;
-const origin = new URLSearchParams(location.search).get('bench') ?? '';
-const say = (message: unknown) => origin && bench !== window && bench.postMessage(message, origin);
+const benchOrigin = (document.currentScript as HTMLScriptElement).dataset.bench ?? '';
+const say = (message: unknown) => bench !== window && bench.postMessage(message, benchOrigin);
 
 function fragment(html: string) {
   const template = document.createElement('template');
@@ -81,7 +81,7 @@ async function swap(message: Swap) {
 }
 
 addEventListener('message', (event: MessageEvent<Told>) => {
-  if (event.source !== bench || event.origin !== origin) return;
+  if (event.source !== bench || event.origin !== benchOrigin) return;
   const message = event.data;
   if (message.type === 'hello') hello();
   else if (message.type === 'show') {

@@ -1,0 +1,10 @@
+package giostra.server.media;
+
+/** Keeps bytes by the hash of what they are; the same bytes are kept once. */
+public interface BlobStore {
+  /** Keeps bytes and returns their SHA-256 in hexadecimal. */
+  String put(byte[] bytes);
+
+  /** The bytes of a hash; a Gone when there are none. */
+  byte[] get(String hash);
+}

@@ -1,0 +1,58 @@
+package giostra.server.media;
+
+import giostra.core.output.Hash;
+import giostra.server.Settings;
+import giostra.server.web.Gone;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.FileAlreadyExistsException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import org.springframework.stereotype.Component;
+
+/** Blobs in a folder, spread over 256 sub-folders. A file appears whole or not at all. */
+@Component
+class FolderBlobStore implements BlobStore {
+  private final Path folder;
+
+  FolderBlobStore(Settings settings) {
+    this.folder = settings.blobs();
+  }
+
+  @Override
+  public String put(byte[] bytes) {
+    String hash = Hash.full(bytes);
+    Path file = file(hash);
+    if (Files.exists(file)) {
+      return hash;
+    }
+    try {
+      Files.createDirectories(file.getParent());
+      Path part = Files.createTempFile(file.getParent(), "part", null);
+      Files.write(part, bytes);
+      Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
+    } catch (FileAlreadyExistsException e) {
+      // Somebody else kept the same bytes meanwhile.
+    } catch (IOException e) {
+      throw new UncheckedIOException("cannot keep a file in " + folder, e);
+    }
+    return hash;
+  }
+
+  @Override
+  public byte[] get(String hash) {
+    try {
+      return Files.readAllBytes(file(hash));
+    } catch (NoSuchFileException e) {
+      throw new Gone("file", hash);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private Path file(String hash) {
+    return folder.resolve(hash.substring(0, 2)).resolve(hash);
+  }
+}

@@ -1,0 +1,27 @@
+package giostra.server.media;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+
+@Entity
+@Table(name = "media")
+class MediaEntity {
+  @Id String id = "";
+
+  @Column(name = "site_id")
+  String siteId = "";
+
+  String name = "";
+  String alt = "";
+  String hash = "";
+  String type = "";
+  int width;
+  int height;
+  long bytes;
+
+  @Column(name = "created_at")
+  Instant createdAt = Instant.EPOCH;
+}

@@ -1,0 +1,53 @@
+package giostra.server.release;
+
+import giostra.server.host.Policy;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The live pages: files as they were released, nothing computed. */
+@RestController
+class LiveController {
+  private final ReleaseService releases;
+
+  LiveController(ReleaseService releases) {
+    this.releases = releases;
+  }
+
+  @GetMapping("/live/{site}/{page}")
+  ResponseEntity<Void> folder(@PathVariable String site, @PathVariable String page) {
+    return ResponseEntity.status(HttpStatus.MOVED_PERMANENTLY)
+        .header(HttpHeaders.LOCATION, "/live/" + site + "/" + page + "/")
+        .build();
+  }
+
+  @GetMapping({"/live/{site}/{page}/", "/live/{site}/{page}/{*path}"})
+  ResponseEntity<byte[]> file(
+      @PathVariable String site,
+      @PathVariable String page,
+      @PathVariable(required = false) @org.jspecify.annotations.Nullable String path,
+      @RequestHeader(name = "If-None-Match", defaultValue = "") String known) {
+    String name = path == null || path.equals("/") ? "index.html" : path.substring(1);
+    ReleaseService.Served file = releases.served(site, page, name);
+    String tag = "\"" + file.hash().substring(0, 24) + "\"";
+    boolean index = name.equals("index.html");
+    var answer =
+        known.contains(tag)
+            ? ResponseEntity.status(HttpStatus.NOT_MODIFIED)
+            : ResponseEntity.ok().contentType(MediaType.parseMediaType(file.type()));
+    answer
+        .header(HttpHeaders.ETAG, tag)
+        .header(
+            HttpHeaders.CACHE_CONTROL,
+            index ? "no-cache" : "public, max-age=31536000, immutable")
+        .header("Content-Security-Policy", Policy.live())
+        .header("Referrer-Policy", "strict-origin-when-cross-origin")
+        .header("X-Content-Type-Options", "nosniff");
+    return known.contains(tag) ? answer.build() : answer.body(file.bytes());
+  }
+}

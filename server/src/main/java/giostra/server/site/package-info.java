@@ -1,0 +1,5 @@
+/** Sites and the shelf. */
+@NullMarked
+package giostra.server.site;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** What all requests share: problems, origins. */
+@NullMarked
+package giostra.server.web;
+
+import org.jspecify.annotations.NullMarked;
