@@ -1,0 +1,29 @@
+import '@fontsource-variable/fraunces/index.css';
+import '@fontsource-variable/source-sans-3/index.css';
+import './app.css';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { BenchPage } from './bench/BenchPage';
+import { Shelf } from './shelf/Shelf';
+import { applyTheme } from './theme';
+
+applyTheme();
+const queries = new QueryClient({
+  defaultOptions: { queries: { staleTime: 5000, retry: 2, refetchOnWindowFocus: false } },
+});
+
+createRoot(document.getElementById('root') as HTMLElement).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <BrowserRouter>
+        <Routes>
+          <Route path="/" element={<Shelf />} />
+          <Route path="/pages/:id" element={<Navigate to="arrange" replace />} />
+          <Route path="/pages/:id/:step" element={<BenchPage />} />
+        </Routes>
+      </BrowserRouter>
+    </QueryClientProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,187 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Plus } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { api, ask, type ShelfReply } from '../api/client';
+import { Brand } from '../Brand';
+import { ThemeButton } from '../ThemeButton';
+
+type Site = ShelfReply['sites'][number];
+type Page = Site['pages'][number];
+
+/** Home: sites and their pages, each with the page itself as its picture. */
+export function Shelf() {
+  const shelf = useQuery({ queryKey: ['shelf'], queryFn: () => ask(api.GET('/api/shelf')), staleTime: 0 });
+  useEffect(() => {
+    document.title = 'Giostra';
+  }, []);
+  return (
+    <div className="min-h-full bg-base-200 text-base-content">
+      <header className="flex h-12 items-center gap-4 border-b border-base-300 bg-base-100 px-4">
+        <Brand />
+        <span className="flex-1" />
+        <ThemeButton />
+      </header>
+      <main className="mx-auto max-w-[1180px] px-8 py-9">
+        <h1 className="sr-only">Shelf</h1>
+        {shelf.isError && <p className="alert alert-error">{shelf.error.message}</p>}
+        {shelf.data?.sites.map((site) => (
+          <SiteRow key={site.id} site={site} stage={shelf.data.stage} />
+        ))}
+        {shelf.data && <NewSite first={shelf.data.sites.length === 0} />}
+      </main>
+    </div>
+  );
+}
+
+function SiteRow({ site, stage }: { readonly site: Site; readonly stage: string }) {
+  return (
+    <section aria-label={site.name} className="mb-10">
+      <div className="mb-4 flex items-baseline gap-4 border-b border-base-300 pb-2">
+        <h2 className="font-serif text-[28px] leading-tight">{site.name}</h2>
+        <span className="faint">{site.pages.length === 1 ? '1 page' : `${site.pages.length} pages`}</span>
+      </div>
+      <ul className="grid grid-cols-[repeat(auto-fill,minmax(330px,1fr))] gap-6">
+        {site.pages.map((page) => (
+          <li key={page.id}>
+            <PageCard page={page} stage={stage} />
+          </li>
+        ))}
+        <li>
+          <NewPage site={site} />
+        </li>
+      </ul>
+    </section>
+  );
+}
+
+function PageCard({ page, stage }: { readonly page: Page; readonly stage: string }) {
+  return (
+    <Link
+      to={`/pages/${page.id}/arrange`}
+      className="group block overflow-hidden rounded-box border border-base-300 bg-base-100 hover:border-accent"
+    >
+      <Thumbnail src={`${stage}/api/pages/${page.id}/preview/`} />
+      <div className="px-4 py-3">
+        <h3 className="font-serif text-lg leading-snug group-hover:underline">{page.title || 'Untitled'}</h3>
+        <p className="mt-1 flex flex-wrap gap-x-4 gap-y-0.5 text-sm">
+          <span className="faint">{page.pieces === 1 ? '1 piece' : `${page.pieces} pieces`}</span>
+          {page.snags > 0 ? (
+            <span className="text-error">{page.snags === 1 ? '1 range too narrow' : `${page.snags} ranges too narrow`}</span>
+          ) : (
+            <span className="text-success">nothing too narrow</span>
+          )}
+          <span className={page.liveNumber ? 'text-success' : 'faint'}>
+            {page.liveNumber ? `release ${page.liveNumber} is live` : 'not published'}
+            {page.newerThanLive ? ', edited since' : ''}
+          </span>
+        </p>
+      </div>
+    </Link>
+  );
+}
+
+/** The page as it is, at 1280 px, made small. */
+function Thumbnail({ src }: { readonly src: string }) {
+  const box = useRef<HTMLDivElement>(null);
+  const [scale, setScale] = useState(0);
+  useEffect(() => {
+    const observer = new ResizeObserver(([entry]) => entry && setScale(entry.contentRect.width / 1280));
+    if (box.current) observer.observe(box.current);
+    return () => observer.disconnect();
+  }, []);
+  return (
+    <div ref={box} className="relative aspect-[16/10] overflow-hidden border-b border-base-300 bg-base-300">
+      {scale > 0 && (
+        <iframe
+          src={src}
+          title=""
+          aria-hidden="true"
+          tabIndex={-1}
+          inert
+          loading="lazy"
+          className="pointer-events-none absolute left-0 top-0 origin-top-left border-0"
+          style={{ width: 1280, height: 800, transform: `scale(${scale})` }}
+        />
+      )}
+    </div>
+  );
+}
+
+function NewPage({ site }: { readonly site: Site }) {
+  const [open, setOpen] = useState(false);
+  const [title, setTitle] = useState('');
+  const navigate = useNavigate();
+  const add = useMutation({
+    mutationFn: () =>
+      ask(api.POST('/api/sites/{siteId}/pages', { params: { path: { siteId: site.id } }, body: { title } })),
+    onSuccess: (page) => navigate(`/pages/${page.id}/fill`),
+  });
+  if (!open) {
+    return (
+      <button
+        type="button"
+        className="grid h-full min-h-40 w-full place-items-center rounded-box border border-dashed border-base-content/30 text-base-content/80 hover:border-accent hover:text-base-content"
+        onClick={() => setOpen(true)}
+      >
+        <span className="flex items-center gap-2">
+          <Plus size={18} /> New page
+        </span>
+      </button>
+    );
+  }
+  return (
+    <form
+      className="flex h-full min-h-40 flex-col justify-center gap-3 rounded-box border border-accent bg-base-100 p-5"
+      onSubmit={(event) => {
+        event.preventDefault();
+        add.mutate();
+      }}
+    >
+      <label className="flex flex-col gap-1">
+        <span>Title of the page</span>
+        {/* biome-ignore lint/a11y/noAutofocus: the field was asked for by the press that opens it */}
+        <input className="input w-full" autoFocus value={title} onChange={(e) => setTitle(e.target.value)} />
+      </label>
+      {add.isError && <p className="text-error">{add.error.message}</p>}
+      <div className="flex gap-2">
+        <button type="submit" className="btn btn-primary btn-sm" disabled={add.isPending}>
+          Make the page
+        </button>
+        <button type="button" className="btn btn-ghost btn-sm" onClick={() => setOpen(false)}>
+          Cancel
+        </button>
+      </div>
+    </form>
+  );
+}
+
+function NewSite({ first }: { readonly first: boolean }) {
+  const [name, setName] = useState('');
+  const queries = useQueryClient();
+  const add = useMutation({
+    mutationFn: () => ask(api.POST('/api/sites', { body: { name } })),
+    onSuccess: () => {
+      setName('');
+      void queries.invalidateQueries({ queryKey: ['shelf'] });
+    },
+  });
+  return (
+    <form
+      className="flex items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        add.mutate();
+      }}
+    >
+      <label className="flex flex-col gap-1">
+        <span className={first ? 'font-serif text-xl' : 'faint'}>{first ? 'Name your first site' : 'Another site'}</span>
+        <input className="input input-sm w-64" placeholder="Its name" value={name} onChange={(e) => setName(e.target.value)} />
+      </label>
+      <button type="submit" className="btn btn-sm" disabled={add.isPending || name.trim() === ''}>
+        Add site
+      </button>
+      {add.isError && <p className="text-error">{add.error.message}</p>}
+    </form>
+  );
+}
