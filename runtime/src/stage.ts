@@ -85,7 +85,9 @@ addEventListener('message', (event: MessageEvent<Told>) => {
   const message = event.data;
   if (message.type === 'hello') hello();
   else if (message.type === 'show') {
-    const target = document.querySelector(`[data-block="${message.id}"],[data-section="${message.id}"],[data-item="${message.id}"]`);
+    const target = document.querySelector(
+      `[data-block="${message.id}"],[data-section="${message.id}"],[data-item="${message.id}"]`,
+    );
     target?.scrollIntoView({ block: 'center', behavior: 'instant' });
   } else turn = turn.then(() => swap(message));
 });

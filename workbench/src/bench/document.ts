@@ -36,7 +36,12 @@ export function nameOf(node: NodeBody): string {
   const words = ['name', 'heading', 'title', 'text', 'label'].map((key) => text(node, key));
   const named = words.find((word) => word.trim() !== '');
   if (named) return named;
-  const names: Record<string, string> = { columns: 'Columns', column: 'Column', picture: 'Picture', item: 'Item' };
+  const names: Record<string, string> = {
+    columns: 'Columns',
+    column: 'Column',
+    picture: 'Picture',
+    item: 'Item',
+  };
   return names[node.type] ?? node.type;
 }
 

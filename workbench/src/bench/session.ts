@@ -1,4 +1,12 @@
-import { api, ask, type ChangeReply, type EditBody, type PageReply, Problem, type Swap } from '../api/client';
+import {
+  api,
+  ask,
+  type ChangeReply,
+  type EditBody,
+  type PageReply,
+  Problem,
+  type Swap,
+} from '../api/client';
 import { valueAt, withValue } from './document';
 
 /** How things stand between what is on the screen and what the server has. */
@@ -6,7 +14,12 @@ export type SaveState =
   | { readonly kind: 'saved' }
   | { readonly kind: 'saving' }
   | { readonly kind: 'offline'; readonly kept: number }
-  | { readonly kind: 'conflict'; readonly edits: readonly EditBody[]; readonly newer: PageReply; readonly why: string }
+  | {
+      readonly kind: 'conflict';
+      readonly edits: readonly EditBody[];
+      readonly newer: PageReply;
+      readonly why: string;
+    }
   | { readonly kind: 'refused'; readonly edits: readonly EditBody[]; readonly why: string };
 
 export interface Snapshot {
@@ -117,7 +130,8 @@ export class Session {
       this.#took(await ask(api.POST(path, { params: { path: { id: this.#page.id } } })));
       this.#set({ kind: 'saved' });
     } catch (problem) {
-      if (problem instanceof Problem && problem.status === 0) this.#set({ kind: 'offline', kept: 0 });
+      if (problem instanceof Problem && problem.status === 0)
+        this.#set({ kind: 'offline', kept: 0 });
     } finally {
       this.#busy = false;
     }

@@ -11,7 +11,11 @@ type Page = Site['pages'][number];
 
 /** Home: sites and their pages, each with the page itself as its picture. */
 export function Shelf() {
-  const shelf = useQuery({ queryKey: ['shelf'], queryFn: () => ask(api.GET('/api/shelf')), staleTime: 0 });
+  const shelf = useQuery({
+    queryKey: ['shelf'],
+    queryFn: () => ask(api.GET('/api/shelf')),
+    staleTime: 0,
+  });
   useEffect(() => {
     document.title = 'Giostra';
   }, []);
@@ -39,7 +43,9 @@ function SiteRow({ site, stage }: { readonly site: Site; readonly stage: string 
     <section aria-label={site.name} className="mb-10">
       <div className="mb-4 flex items-baseline gap-4 border-b border-base-300 pb-2">
         <h2 className="font-serif text-[28px] leading-tight">{site.name}</h2>
-        <span className="faint">{site.pages.length === 1 ? '1 page' : `${site.pages.length} pages`}</span>
+        <span className="faint">
+          {site.pages.length === 1 ? '1 page' : `${site.pages.length} pages`}
+        </span>
       </div>
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(330px,1fr))] gap-6">
         {site.pages.map((page) => (
@@ -63,11 +69,15 @@ function PageCard({ page, stage }: { readonly page: Page; readonly stage: string
     >
       <Thumbnail src={`${stage}/api/pages/${page.id}/preview/`} />
       <div className="px-4 py-3">
-        <h3 className="font-serif text-lg leading-snug group-hover:underline">{page.title || 'Untitled'}</h3>
+        <h3 className="font-serif text-lg leading-snug group-hover:underline">
+          {page.title || 'Untitled'}
+        </h3>
         <p className="mt-1 flex flex-wrap gap-x-4 gap-y-0.5 text-sm">
           <span className="faint">{page.pieces === 1 ? '1 piece' : `${page.pieces} pieces`}</span>
           {page.snags > 0 ? (
-            <span className="text-error">{page.snags === 1 ? '1 range too narrow' : `${page.snags} ranges too narrow`}</span>
+            <span className="text-error">
+              {page.snags === 1 ? '1 range too narrow' : `${page.snags} ranges too narrow`}
+            </span>
           ) : (
             <span className="text-success">nothing too narrow</span>
           )}
@@ -86,12 +96,17 @@ function Thumbnail({ src }: { readonly src: string }) {
   const box = useRef<HTMLDivElement>(null);
   const [scale, setScale] = useState(0);
   useEffect(() => {
-    const observer = new ResizeObserver(([entry]) => entry && setScale(entry.contentRect.width / 1280));
+    const observer = new ResizeObserver(
+      ([entry]) => entry && setScale(entry.contentRect.width / 1280),
+    );
     if (box.current) observer.observe(box.current);
     return () => observer.disconnect();
   }, []);
   return (
-    <div ref={box} className="relative aspect-[16/10] overflow-hidden border-b border-base-300 bg-base-300">
+    <div
+      ref={box}
+      className="relative aspect-[16/10] overflow-hidden border-b border-base-300 bg-base-300"
+    >
       {scale > 0 && (
         <iframe
           src={src}
@@ -114,7 +129,12 @@ function NewPage({ site }: { readonly site: Site }) {
   const navigate = useNavigate();
   const add = useMutation({
     mutationFn: () =>
-      ask(api.POST('/api/sites/{siteId}/pages', { params: { path: { siteId: site.id } }, body: { title } })),
+      ask(
+        api.POST('/api/sites/{siteId}/pages', {
+          params: { path: { siteId: site.id } },
+          body: { title },
+        }),
+      ),
     onSuccess: (page) => navigate(`/pages/${page.id}/fill`),
   });
   if (!open) {
@@ -141,7 +161,12 @@ function NewPage({ site }: { readonly site: Site }) {
       <label className="flex flex-col gap-1">
         <span>Title of the page</span>
         {/* biome-ignore lint/a11y/noAutofocus: the field was asked for by the press that opens it */}
-        <input className="input w-full" autoFocus value={title} onChange={(e) => setTitle(e.target.value)} />
+        <input
+          className="input w-full"
+          autoFocus
+          value={title}
+          onChange={(e) => setTitle(e.target.value)}
+        />
       </label>
       {add.isError && <p className="text-error">{add.error.message}</p>}
       <div className="flex gap-2">
@@ -175,8 +200,15 @@ function NewSite({ first }: { readonly first: boolean }) {
       }}
     >
       <label className="flex flex-col gap-1">
-        <span className={first ? 'font-serif text-xl' : 'faint'}>{first ? 'Name your first site' : 'Another site'}</span>
-        <input className="input input-sm w-64" placeholder="Its name" value={name} onChange={(e) => setName(e.target.value)} />
+        <span className={first ? 'font-serif text-xl' : 'faint'}>
+          {first ? 'Name your first site' : 'Another site'}
+        </span>
+        <input
+          className="input input-sm w-64"
+          placeholder="Its name"
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+        />
       </label>
       <button type="submit" className="btn btn-sm" disabled={add.isPending || name.trim() === ''}>
         Add site

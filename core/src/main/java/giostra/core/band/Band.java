@@ -26,8 +26,8 @@ public record Band(String id, String name, double from, double below) {
   }
 
   /**
-   * Its media query in range syntax, which leaves no gap between bands at fractional widths. Source:
-   * Media Queries 4, "Evaluating Media Features in a Range Context".
+   * Its media query in range syntax, which leaves no gap between bands at fractional widths.
+   * Source: Media Queries 4, "Evaluating Media Features in a Range Context".
    */
   public String query() {
     if (widest()) {

@@ -32,10 +32,13 @@ public record Bands(List<Band> all) {
     for (Band band : all) {
       if (band.from() != from) {
         throw new Refused(
-            "band " + band.id(), "from " + Require.number(band.from()), "from " + Require.number(from));
+            "band " + band.id(),
+            "from " + Require.number(band.from()),
+            "from " + Require.number(from));
       }
       if (!ids.add(band.id()) || !band.id().matches("[a-z][a-z0-9-]{0,30}")) {
-        throw new Refused("band id", band.id(), "unique, of lower-case letters, digits and hyphens");
+        throw new Refused(
+            "band id", band.id(), "unique, of lower-case letters, digits and hyphens");
       }
       from = band.below();
     }
@@ -84,7 +87,8 @@ public record Bands(List<Band> all) {
   public Bands moved(String id, double fromPx) {
     int at = index(id);
     if (at == 0) {
-      throw new Refused("breakpoint of " + id, Require.number(fromPx), "0: it is the narrowest band");
+      throw new Refused(
+          "breakpoint of " + id, Require.number(fromPx), "0: it is the narrowest band");
     }
     double low = all.get(at - 1).from() + 1;
     double high = Math.min(all.get(at).below() - 1, WIDEST);

@@ -10,8 +10,8 @@ import java.util.stream.Collectors;
  * What a setting's value may be: how it is read, written, and what is allowed. Closed, so that the
  * schema, the sheet and the reader answer for every kind.
  *
- * <p>Raw values are those of JSON: {@link String}, {@link Number} or {@link Boolean}. Text that says
- * the same thing is taken as well, since people type it.
+ * <p>Raw values are those of JSON: {@link String}, {@link Number} or {@link Boolean}. Text that
+ * says the same thing is taken as well, since people type it.
  *
  * @param <T> the type of a value in Java
  */
@@ -36,7 +36,8 @@ public sealed interface Kind<T> {
     public Integer read(String what, Object raw) {
       double number;
       try {
-        number = raw instanceof Number n ? n.doubleValue() : Double.parseDouble(raw.toString().strip());
+        number =
+            raw instanceof Number n ? n.doubleValue() : Double.parseDouble(raw.toString().strip());
       } catch (NumberFormatException e) {
         throw new Refused(what, raw.toString(), allowed());
       }
@@ -72,7 +73,8 @@ public sealed interface Kind<T> {
     public Length read(String what, Object raw) {
       Length length;
       try {
-        length = raw instanceof Number n ? Length.px(n.doubleValue()) : Length.parse(raw.toString());
+        length =
+            raw instanceof Number n ? Length.px(n.doubleValue()) : Length.parse(raw.toString());
       } catch (Refused e) {
         throw new Refused(what, e.found(), allowed());
       }

@@ -6,9 +6,10 @@ import java.util.regex.Pattern;
 /**
  * A length as a designer writes it: a number and its unit.
  *
- * <p>Percentages are of whatever the setting says (the container, as a rule). {@code rem} and {@code
- * em} are both 16 px here: published pages leave the root at the browser's initial font size, and
- * pieces set their own to {@code 1rem}. Source: CSS Values and Units 4, "Relative Lengths".
+ * <p>Percentages are of whatever the setting says (the container, as a rule). {@code rem} and
+ * {@code em} are both 16 px here: published pages leave the root at the browser's initial font
+ * size, and pieces set their own to {@code 1rem}. Source: CSS Values and Units 4, "Relative
+ * Lengths".
  *
  * @param amount finite, in {@code unit}s
  */
@@ -55,8 +56,8 @@ public record Length(double amount, Unit unit) {
   }
 
   /**
-   * Reads {@code 24}, {@code 24px}, {@code 1.5 rem}, {@code 1,5rem} or {@code 10 %}; a bare number is
-   * px.
+   * Reads {@code 24}, {@code 24px}, {@code 1.5 rem}, {@code 1,5rem} or {@code 10 %}; a bare number
+   * is px.
    *
    * @throws Refused when it is none of these
    */

@@ -26,7 +26,8 @@ public final class Refused extends IllegalArgumentException {
   private Refused(String what, String found, String allowed, String where) {
     super(
         (where.isEmpty() ? "" : where + ": ")
-            + "%s is %s; it must be %s".formatted(what, found.isEmpty() ? "empty" : found, allowed));
+            + "%s is %s; it must be %s"
+                .formatted(what, found.isEmpty() ? "empty" : found, allowed));
     this.what = what;
     this.found = found;
     this.allowed = allowed;

@@ -62,6 +62,8 @@ public record Shares(List<Integer> parts) {
 
   /** As {@link #parse} reads it. */
   public String written() {
-    return stacked() ? "stack" : parts.stream().map(String::valueOf).collect(Collectors.joining(":"));
+    return stacked()
+        ? "stack"
+        : parts.stream().map(String::valueOf).collect(Collectors.joining(":"));
   }
 }

@@ -25,12 +25,11 @@ public record Values(SortedMap<String, Map<String, Object>> set) {
 
   public Values {
     var copy = new TreeMap<String, Map<String, Object>>();
-    set.forEach(
-        (id, bands) -> {
-          if (!bands.isEmpty()) {
-            copy.put(id, Collections.unmodifiableMap(new LinkedHashMap<>(bands)));
-          }
-        });
+    set.forEach((id, bands) -> {
+      if (!bands.isEmpty()) {
+        copy.put(id, Collections.unmodifiableMap(new LinkedHashMap<>(bands)));
+      }
+    });
     set = Collections.unmodifiableSortedMap(copy);
   }
 

@@ -164,8 +164,7 @@ public record Piecewise(List<Segment> segments) {
     return merged(out);
   }
 
-  private static Line chosen(
-      Pair pair, double from, double below, boolean least) {
+  private static Line chosen(Pair pair, double from, double below, boolean least) {
     double middle = from + (below - from) / 2;
     return (pair.a.at(middle) <= pair.b.at(middle)) == least ? pair.a : pair.b;
   }

@@ -1,14 +1,14 @@
 package giostra.core.fit;
 
-import giostra.core.band.Require;
 import giostra.core.band.Refused;
+import giostra.core.band.Require;
 
 /**
  * A track in one band at one width: items of one size along an axis, some of them in view.
  *
  * <p>Lengths are CSS px. The gap lies between items, never before the first or after the last (CSS
- * Box Alignment 3, "Gaps Between Boxes"). Everything that has to do with pixels is here; which items
- * a stop starts with does not depend on pixels, see {@link Stops}.
+ * Box Alignment 3, "Gaps Between Boxes"). Everything that has to do with pixels is here; which
+ * items a stop starts with does not depend on pixels, see {@link Stops}.
  *
  * @param inner inner size of the container along the track, above 0
  * @param items number of items on show, 1 or more

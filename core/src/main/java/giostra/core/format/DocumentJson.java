@@ -67,7 +67,8 @@ public final class DocumentJson {
       return MAPPER.readTree(json);
     } catch (JacksonException e) {
       var at = e.getLocation();
-      String place = at == null ? "" : "line %d, column %d".formatted(at.getLineNr(), at.getColumnNr());
+      String place =
+          at == null ? "" : "line %d, column %d".formatted(at.getLineNr(), at.getColumnNr());
       throw new Faults(List.of(new Refused("document", e.getOriginalMessage(), "JSON").at(place)));
     }
   }
@@ -188,7 +189,8 @@ public final class DocumentJson {
     }
     finish();
     try {
-      return new Document(new Site(bands, siteValues), (Page) java.util.Objects.requireNonNull(page));
+      return new Document(
+          new Site(bands, siteValues), (Page) java.util.Objects.requireNonNull(page));
     } catch (Refused e) {
       throw new Faults(List.of(e));
     }
@@ -209,7 +211,9 @@ public final class DocumentJson {
       for (int i = 0; i < json.size(); i++) {
         JsonNode band = json.get(i);
         double below =
-            i + 1 < json.size() ? json.get(i + 1).path("from").asDouble(-1) : Double.POSITIVE_INFINITY;
+            i + 1 < json.size()
+                ? json.get(i + 1).path("from").asDouble(-1)
+                : Double.POSITIVE_INFINITY;
         all.add(
             new Band(
                 band.path("id").asString(""),
@@ -316,7 +320,11 @@ public final class DocumentJson {
     }
     for (String key : json.propertyNames()) {
       if (!allowed.isEmpty() && !allowed.contains(key)) {
-        fault(at + "/" + key, "key", key, "one of " + String.join(", ", allowed.stream().sorted().toList()));
+        fault(
+            at + "/" + key,
+            "key",
+            key,
+            "one of " + String.join(", ", allowed.stream().sorted().toList()));
       }
     }
     return true;

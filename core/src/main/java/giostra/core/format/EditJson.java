@@ -57,7 +57,10 @@ public final class EditJson {
     return switch (type) {
       case "SetValue" ->
           new Edit.SetValue(
-              text(json, "node"), text(json, "setting"), json.path("band").asString(""), value(json));
+              text(json, "node"),
+              text(json, "setting"),
+              json.path("band").asString(""),
+              value(json));
       case "AddNode" ->
           new Edit.AddNode(
               text(json, "parent"),
@@ -116,7 +119,8 @@ public final class EditJson {
   private static double from(JsonNode json) {
     JsonNode value = json.path("from");
     if (!value.isNumber()) {
-      throw new Refused("from", value.isMissingNode() ? "missing" : value.toString(), "a width in px");
+      throw new Refused(
+          "from", value.isMissingNode() ? "missing" : value.toString(), "a width in px");
     }
     return value.asDouble();
   }

@@ -17,8 +17,8 @@ import giostra.core.page.SectionSettings.Extent;
  *
  * @param items items on show
  * @param asked items in view as set
- * @param view items in view that widths are computed for: {@code asked}, or fewer when few items are
- *     stretched
+ * @param view items in view that widths are computed for: {@code asked}, or fewer when few items
+ *     are stretched
  * @param sides on how many sides a neighbour shows: 0 where nothing moves or the peek is 0
  * @param stride items one move advances, at most {@code view}
  * @param loops whether it goes round: asked for, and possible at every width of the band
@@ -114,7 +114,13 @@ public record CarouselBand(
     double size = inner.at(viewportPx);
     try {
       return new Track(
-          size, Math.max(1, items), view, gap.in(size), peek.in(size), Math.max(1, sides), stride,
+          size,
+          Math.max(1, items),
+          view,
+          gap.in(size),
+          peek.in(size),
+          Math.max(1, sides),
+          stride,
           loops);
     } catch (giostra.core.band.Refused e) {
       throw e.at(band.name());

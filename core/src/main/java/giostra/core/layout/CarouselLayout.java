@@ -124,8 +124,7 @@ public record CarouselLayout(List<CarouselBand> bands) {
       return band.moves()
           && band.inner().segments().stream()
               .allMatch(
-                  s ->
-                      loops(band, s.line().at(s.from())) && loops(band, s.line().at(s.below())));
+                  s -> loops(band, s.line().at(s.from())) && loops(band, s.line().at(s.below())));
     }
 
     private static boolean loops(CarouselBand band, double inner) {
@@ -135,10 +134,30 @@ public record CarouselLayout(List<CarouselBand> bands) {
 
     private static CarouselBand looping(CarouselBand b) {
       return new CarouselBand(
-          b.band(), b.items(), b.asked(), b.view(), b.gap(), b.peek(), b.sides(), b.stride(), true,
-          b.axis(), b.trackHeight(), b.few(), b.equalHeights(), b.extent(), b.width(), b.align(),
-          b.spaceAbove(), b.spaceBelow(), b.arrows(), b.arrowDistance(), b.marks(),
-          b.markDistance(), b.outer(), b.inner());
+          b.band(),
+          b.items(),
+          b.asked(),
+          b.view(),
+          b.gap(),
+          b.peek(),
+          b.sides(),
+          b.stride(),
+          true,
+          b.axis(),
+          b.trackHeight(),
+          b.few(),
+          b.equalHeights(),
+          b.extent(),
+          b.width(),
+          b.align(),
+          b.spaceAbove(),
+          b.spaceBelow(),
+          b.arrows(),
+          b.arrowDistance(),
+          b.marks(),
+          b.markDistance(),
+          b.outer(),
+          b.inner());
     }
   }
 }

@@ -51,8 +51,7 @@ public final class Containers {
       Node child = path.get(i + 1);
       boolean whole = child.id().equals(blockId) && extent == Extent.EDGE;
       switch (path.get(i)) {
-        case Section section ->
-            room = whole ? screen : content(document, section, band, screen);
+        case Section section -> room = whole ? screen : content(document, section, band, screen);
         case Block.Columns columns -> room = column(document, columns, child, band, room);
         case Node _ -> {}
       }

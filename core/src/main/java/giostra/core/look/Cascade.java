@@ -83,8 +83,7 @@ public final class Cascade {
     if (!setting.byBand()) {
       T value = values.own(setting, Values.ALL);
       if (value != null) {
-        found.add(
-            new Resolved.Candidate<>(new Origin(voice.layer(), Values.ALL, state), value));
+        found.add(new Resolved.Candidate<>(new Origin(voice.layer(), Values.ALL, state), value));
       }
       return;
     }

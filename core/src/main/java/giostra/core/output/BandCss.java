@@ -40,7 +40,8 @@ final class BandCss {
     for (Band band : bands.widestFirst()) {
       if (!band.id().equals(lead)) {
         var inside = new StringBuilder();
-        rules.forEach((selector, properties) -> rule(inside, selector, properties, band.id(), lead));
+        rules.forEach(
+            (selector, properties) -> rule(inside, selector, properties, band.id(), lead));
         if (!inside.isEmpty()) {
           out.append("@media ").append(band.query()).append('{').append(inside).append('}');
         }
@@ -56,13 +57,12 @@ final class BandCss {
       String band,
       @Nullable String unless) {
     var body = new StringBuilder();
-    properties.forEach(
-        (property, byBand) -> {
-          String value = byBand.get(band);
-          if (unless == null || !Objects.equals(value, byBand.get(unless))) {
-            body.append(body.isEmpty() ? "" : ";").append(property).append(':').append(value);
-          }
-        });
+    properties.forEach((property, byBand) -> {
+      String value = byBand.get(band);
+      if (unless == null || !Objects.equals(value, byBand.get(unless))) {
+        body.append(body.isEmpty() ? "" : ";").append(property).append(':').append(value);
+      }
+    });
     if (!body.isEmpty()) {
       out.append(selector).append('{').append(body).append('}');
     }

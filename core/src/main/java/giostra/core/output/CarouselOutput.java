@@ -25,10 +25,10 @@ import java.util.stream.Collectors;
 /**
  * Writes a carousel.
  *
- * <p>Every item is placed by its own index in one cell of a grid, so that rounding never adds up and
- * the tallest item gives the height. Where the track rests is CSS as well: the script only says at
- * which item ({@code --g-at}), so a change of width needs no script. Without script the view is a
- * scroller that snaps.
+ * <p>Every item is placed by its own index in one cell of a grid, so that rounding never adds up
+ * and the tallest item gives the height. Where the track rests is CSS as well: the script only says
+ * at which item ({@code --g-at}), so a change of width needs no script. Without script the view is
+ * a scroller that snaps.
  *
  * <p>Structure and names follow the ARIA Authoring Practices' carousel pattern: basic, or grouped
  * where there are dots.
@@ -75,7 +75,8 @@ final class CarouselOutput {
     out.open("div", "class", "g-frame");
     arrow(out, "g-prev", labels.previous(), belt, "M14.5 5 7.5 12l7 7");
     arrow(out, "g-next", labels.next(), belt, "m9.5 5 7 7-7 7");
-    out.open("div", "class", "g-view").open("div", "class", "g-belt", "id", belt, "aria-live", "polite");
+    out.open("div", "class", "g-view")
+        .open("div", "class", "g-belt", "id", belt, "aria-live", "polite");
     for (int i = 0; i < items.size(); i++) {
       Item item = items.get(i);
       out.open(
@@ -100,8 +101,16 @@ final class CarouselOutput {
 
   private void arrow(Html out, String place, String label, String belt, String path) {
     if (bands.stream().anyMatch(b -> b.moves() && b.arrows() != Arrows.NONE)) {
-      out.open("button", "type", "button", "class", "g-arrow " + place, "aria-label", label,
-              "aria-controls", belt)
+      out.open(
+              "button",
+              "type",
+              "button",
+              "class",
+              "g-arrow " + place,
+              "aria-label",
+              label,
+              "aria-controls",
+              belt)
           .raw(ARROW.formatted(path))
           .close("button");
     }
@@ -121,8 +130,18 @@ final class CarouselOutput {
     if (most > 0) {
       out.open("div", "class", "g-dots", "role", "group", "aria-label", labels.choose());
       for (int dot = 1; dot <= most; dot++) {
-        out.open("button", "type", "button", "class", "g-dot", "aria-label", labels.goTo(dot),
-                "aria-controls", belt, "aria-disabled", dot == 1 ? "true" : "")
+        out.open(
+                "button",
+                "type",
+                "button",
+                "class",
+                "g-dot",
+                "aria-label",
+                labels.goTo(dot),
+                "aria-controls",
+                belt,
+                "aria-disabled",
+                dot == 1 ? "true" : "")
             .close("button");
       }
       out.close("div");
@@ -168,13 +187,12 @@ final class CarouselOutput {
     out.open("div", "class", "g-card");
     pictures
         .find(item.values().get(ItemSettings.PICTURE))
-        .ifPresent(
-            picture -> {
-              String alt = item.values().get(ItemSettings.ALT);
-              out.open("div", "class", "g-shot")
-                  .image(picture, alt.isEmpty() ? picture.alt() : alt, "loading", "lazy")
-                  .close("div");
-            });
+        .ifPresent(picture -> {
+          String alt = item.values().get(ItemSettings.ALT);
+          out.open("div", "class", "g-shot")
+              .image(picture, alt.isEmpty() ? picture.alt() : alt, "loading", "lazy")
+              .close("div");
+        });
     out.open("div", "class", "g-body");
     if (!heading.isEmpty()) {
       String tag = "h" + level;
@@ -196,18 +214,16 @@ final class CarouselOutput {
   /** The plan: per band its media query, the items in view, the stops. All JSON scalars. */
   private String plan() {
     return bands.stream()
-        .map(
-            b ->
-                "{\"query\":\"%s\",\"axis\":\"%s\",\"view\":%d,\"both\":%b,\"loops\":%b,\"starts\":%s}"
-                    .formatted(
-                        b.band().query(),
-                        b.axis() == Axis.ACROSS ? "x" : "y",
-                        b.view(),
-                        b.sides() == 2,
-                        b.loops(),
-                        b.stops().starts().toString().replace(" ", "")))
-        .collect(
-            Collectors.joining(",", "{\"items\":" + items.size() + ",\"bands\":[", "]}"));
+        .map(b ->
+            "{\"query\":\"%s\",\"axis\":\"%s\",\"view\":%d,\"both\":%b,\"loops\":%b,\"starts\":%s}"
+                .formatted(
+                    b.band().query(),
+                    b.axis() == Axis.ACROSS ? "x" : "y",
+                    b.view(),
+                    b.sides() == 2,
+                    b.loops(),
+                    b.stops().starts().toString().replace(" ", "")))
+        .collect(Collectors.joining(",", "{\"items\":" + items.size() + ",\"bands\":[", "]}"));
   }
 
   void css(BandCss css) {
@@ -278,7 +294,10 @@ final class CarouselOutput {
     put.each(
         view,
         "scroll-padding",
-        b -> b.sides() == 2 ? "calc(" + withUnit(b.peek()) + " + " + withUnit(b.gap()) + ")" : "0px");
+        b ->
+            b.sides() == 2
+                ? "calc(" + withUnit(b.peek()) + " + " + withUnit(b.gap()) + ")"
+                : "0px");
     put.each(view, "touch-action", b -> b.axis() == Axis.ACROSS ? "pan-y pinch-zoom" : "auto");
     String live = id + "[data-live] .g-view";
     put.each(live, "overflow", b -> b.axis() == Axis.ACROSS ? "clip visible" : "visible clip");

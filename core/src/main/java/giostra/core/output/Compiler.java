@@ -30,8 +30,8 @@ import java.util.Set;
  * and equal documents give equal bytes.
  *
  * <p>What it writes needs no style attribute and no inline script, so it runs under a strict
- * Content-Security-Policy, and it works from disk. Values are resolved: nothing it writes depends on
- * the specificity of rules elsewhere.
+ * Content-Security-Policy, and it works from disk. Values are resolved: nothing it writes depends
+ * on the specificity of rules elsewhere.
  */
 public final class Compiler {
   private final Document document;
@@ -110,8 +110,7 @@ public final class Compiler {
   }
 
   private void head(Html head, Page page, String cssPath) {
-    String direction =
-        page.values().get(PageSettings.DIRECTION).name().toLowerCase(Locale.ROOT);
+    String direction = page.values().get(PageSettings.DIRECTION).name().toLowerCase(Locale.ROOT);
     String title = page.values().get(PageSettings.TITLE);
     String description = page.values().get(PageSettings.DESCRIPTION);
     head.raw("<!DOCTYPE html>\n")
@@ -124,18 +123,29 @@ public final class Compiler {
     }
     pictures
         .find(page.values().get(PageSettings.ICON))
-        .ifPresent(icon -> head.open("link", "rel", "icon", "href", icon.path(), "type", icon.type()));
+        .ifPresent(
+            icon -> head.open("link", "rel", "icon", "href", icon.path(), "type", icon.type()));
     pictures
         .find(page.values().get(PageSettings.SHARE_PICTURE))
-        .ifPresent(
-            share -> {
-              head.open("meta", "property", "og:title", "content", title.isEmpty() ? siteName() : title);
-              head.open("meta", "property", "og:image", "content", share.path());
-            });
+        .ifPresent(share -> {
+          head.open(
+              "meta", "property", "og:title", "content", title.isEmpty() ? siteName() : title);
+          head.open("meta", "property", "og:image", "content", share.path());
+        });
     for (Shipped.Font font : shipped.fonts()) {
       if (!font.path().contains("-ext")) {
-        head.open("link", "rel", "preload", "href", font.path(), "as", "font", "type", "font/woff2",
-            "crossorigin", "anonymous");
+        head.open(
+            "link",
+            "rel",
+            "preload",
+            "href",
+            font.path(),
+            "as",
+            "font",
+            "type",
+            "font/woff2",
+            "crossorigin",
+            "anonymous");
       }
     }
     head.open("link", "rel", "stylesheet", "href", cssPath);
@@ -153,9 +163,9 @@ public final class Compiler {
   private void main(Page page) {
     for (Section section : page.sections()) {
       String id = "#g-" + section.id();
-      String tone =
-          section.values().get(SectionSettings.TONE).name().toLowerCase(Locale.ROOT);
-      Optional<Shipped.Picture> ground = pictures.find(section.values().get(SectionSettings.GROUND));
+      String tone = section.values().get(SectionSettings.TONE).name().toLowerCase(Locale.ROOT);
+      Optional<Shipped.Picture> ground =
+          pictures.find(section.values().get(SectionSettings.GROUND));
       out.open(
           "section",
           "class",
@@ -168,10 +178,13 @@ public final class Compiler {
           section.values().get(SectionSettings.NAME));
       ground.ifPresent(
           picture -> out.image(picture, "", "class", "g-ground", "fetchpriority", "high"));
-      css.put(id, "padding-block", band ->
-          value(section, SectionSettings.SPACE_ABOVE, band).css()
-              + " "
-              + value(section, SectionSettings.SPACE_BELOW, band).css());
+      css.put(
+          id,
+          "padding-block",
+          band ->
+              value(section, SectionSettings.SPACE_ABOVE, band).css()
+                  + " "
+                  + value(section, SectionSettings.SPACE_BELOW, band).css());
       css.put(id + ">.g-block", "inline-size", band -> content(section, band));
       for (Block block : section.blocks()) {
         int start = out.length();
@@ -232,8 +245,10 @@ public final class Compiler {
     lastHeading = heading.values().get(BlockSettings.LEVEL);
     String tag = "h" + lastHeading;
     out.element(tag, heading.values().get(BlockSettings.HEADING_TEXT), "id", "g-" + heading.id());
-    css.put("#g-" + heading.id(), "text-align", band ->
-        word(value(heading, BlockSettings.ALIGN, band)));
+    css.put(
+        "#g-" + heading.id(),
+        "text-align",
+        band -> word(value(heading, BlockSettings.ALIGN, band)));
   }
 
   private void text(Block.Text text) {
@@ -242,24 +257,29 @@ public final class Compiler {
         .paragraphs(text.values().get(BlockSettings.PARAGRAPHS))
         .close("div");
     css.put(id, "text-align", band -> word(value(text, BlockSettings.ALIGN, band)));
-    css.put(id, "inline-size", band ->
-        "min(100%," + value(text, BlockSettings.LINE_MEASURE, band).css() + ")");
-    css.put(id, "margin-inline", band ->
-        CarouselOutput.standing(value(text, BlockSettings.ALIGN, band)));
+    css.put(
+        id,
+        "inline-size",
+        band -> "min(100%," + value(text, BlockSettings.LINE_MEASURE, band).css() + ")");
+    css.put(
+        id,
+        "margin-inline",
+        band -> CarouselOutput.standing(value(text, BlockSettings.ALIGN, band)));
   }
 
   private void picture(Block.Picture block) {
     pictures
         .find(block.values().get(BlockSettings.SOURCE))
-        .ifPresent(
-            picture -> {
-              String alt = block.values().get(BlockSettings.ALT);
-              out.open("div", "class", "g-picture", "id", "g-" + block.id())
-                  .image(picture, alt.isEmpty() ? picture.alt() : alt, "loading", "lazy")
-                  .close("div");
-              css.put("#g-" + block.id() + ">img", "aspect-ratio", band ->
-                  shape(value(block, BlockSettings.SHAPE, band), picture));
-            });
+        .ifPresent(picture -> {
+          String alt = block.values().get(BlockSettings.ALT);
+          out.open("div", "class", "g-picture", "id", "g-" + block.id())
+              .image(picture, alt.isEmpty() ? picture.alt() : alt, "loading", "lazy")
+              .close("div");
+          css.put(
+              "#g-" + block.id() + ">img",
+              "aspect-ratio",
+              band -> shape(value(block, BlockSettings.SHAPE, band), picture));
+        });
   }
 
   private static String shape(Shape shape, Shipped.Picture picture) {
@@ -279,8 +299,8 @@ public final class Compiler {
     out.open("div", "class", "g-press", "id", "g-" + button.id())
         .element("a", label, "class", "g-button", "href", href(button))
         .close("div");
-    css.put("#g-" + button.id(), "text-align", band ->
-        word(value(button, BlockSettings.ALIGN, band)));
+    css.put(
+        "#g-" + button.id(), "text-align", band -> word(value(button, BlockSettings.ALIGN, band)));
   }
 
   private static String href(Block.Button button) {
@@ -298,8 +318,10 @@ public final class Compiler {
     }
     out.close("div");
     int count = columns.columns().size();
-    css.put(id, "grid-template-columns", band ->
-        template(value(columns, BlockSettings.RATIO, band), count));
+    css.put(
+        id,
+        "grid-template-columns",
+        band -> template(value(columns, BlockSettings.RATIO, band), count));
     css.put(id, "gap", band -> value(columns, BlockSettings.GAP, band).css());
   }
 

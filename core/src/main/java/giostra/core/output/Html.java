@@ -1,7 +1,8 @@
 package giostra.core.output;
 
 /**
- * Writes HTML: escapes what has to be, and nothing else. Source: HTML, "Serializing HTML fragments".
+ * Writes HTML: escapes what has to be, and nothing else. Source: HTML, "Serializing HTML
+ * fragments".
  */
 final class Html {
   private final StringBuilder out = new StringBuilder();

@@ -23,8 +23,7 @@ public record Shipped(String script, List<Font> fonts, Media media) {
    * @param height in px
    * @param alt its own text alternative, used where the document gives none
    */
-  public record Picture(
-      String id, String path, String type, int width, int height, String alt) {}
+  public record Picture(String id, String path, String type, int width, int height, String alt) {}
 
   /** Where pictures are looked up. */
   @FunctionalInterface

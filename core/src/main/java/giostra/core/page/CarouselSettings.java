@@ -77,7 +77,8 @@ public final class CarouselSettings {
 
   /** The widths between which a card is comfortable: a guide of the bench, never published. */
   public static final Setting<Length> COMFORT_FROM =
-      Setting.once("comfortFrom", "Comfortable from", new Kind.Size(40, 2560, false), Length.px(300));
+      Setting.once(
+          "comfortFrom", "Comfortable from", new Kind.Size(40, 2560, false), Length.px(300));
 
   public static final Setting<Length> COMFORT_TO =
       Setting.once("comfortTo", "Comfortable to", new Kind.Size(40, 2560, false), Length.px(480));

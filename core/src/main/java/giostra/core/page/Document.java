@@ -22,12 +22,11 @@ public record Document(Site site, Page page) {
     var ids = new HashSet<String>();
     ids.add(Site.ID);
     walk(page)
-        .forEach(
-            node -> {
-              if (!ids.add(node.id())) {
-                throw new Refused("id", node.id(), "unique in the document").at(node.id());
-              }
-            });
+        .forEach(node -> {
+          if (!ids.add(node.id())) {
+            throw new Refused("id", node.id(), "unique in the document").at(node.id());
+          }
+        });
     if (ids.size() > MOST_NODES) {
       throw new Refused("document", ids.size() + " nodes large", "of at most " + MOST_NODES);
     }
@@ -59,8 +58,7 @@ public record Document(Site site, Page page) {
    * @throws Refused when there is none
    */
   public Node node(String id) {
-    return find(id)
-        .orElseThrow(() -> new Refused("node", id, "the id of something on this page"));
+    return find(id).orElseThrow(() -> new Refused("node", id, "the id of something on this page"));
   }
 
   /**
@@ -72,12 +70,11 @@ public record Document(Site site, Page page) {
     return pieces().stream()
         .filter(piece -> piece.id().equals(id))
         .findFirst()
-        .orElseThrow(
-            () ->
-                new Refused(
-                    "piece",
-                    id,
-                    "one of " + String.join(", ", pieces().stream().map(Piece::id).toList())));
+        .orElseThrow(() ->
+            new Refused(
+                "piece",
+                id,
+                "one of " + String.join(", ", pieces().stream().map(Piece::id).toList())));
   }
 
   /** All pieces in page order. */

@@ -4,8 +4,8 @@ import giostra.core.band.Bands;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One change of a document. Applying it is a pure function, see {@link Edits}; the types are closed,
- * so that each has its inverse.
+ * One change of a document. Applying it is a pure function, see {@link Edits}; the types are
+ * closed, so that each has its inverse.
  */
 public sealed interface Edit {
 

@@ -66,8 +66,7 @@ public final class Edits {
             document.changedAll(node -> node.with(node.values().mapBands(m -> only(m, ids))));
         yield withInverse(document, with(after, bands));
       }
-      case Edit.Replace(var other) ->
-          new Applied(other, List.of(new Edit.Replace(document)));
+      case Edit.Replace(var other) -> new Applied(other, List.of(new Edit.Replace(document)));
     };
   }
 
@@ -82,8 +81,9 @@ public final class Edits {
       case Edit.AddNode add -> Set.of(add.node().id() + "/");
       case Edit.RemoveNode(var id) -> {
         var all = new HashSet<String>();
-        before.find(id).ifPresent(
-            node -> Document.walk(node).forEach(each -> all.add(each.id() + "/")));
+        before
+            .find(id)
+            .ifPresent(node -> Document.walk(node).forEach(each -> all.add(each.id() + "/")));
         yield all;
       }
       case Edit.MoveNode(var id, _, _) -> Set.of(id + "/@place");
@@ -192,7 +192,8 @@ public final class Edits {
       // The old lead values go on leading: else every band would fall back to initial values.
       String old = before.lead().id();
       out =
-          out.changedAll(node -> node.with(node.values().mapBands(m -> rekey(m, old, edit.band()))));
+          out.changedAll(
+              node -> node.with(node.values().mapBands(m -> rekey(m, old, edit.band()))));
     }
     return withInverse(document, out);
   }
@@ -235,14 +236,12 @@ public final class Edits {
     inverse.add(new Edit.SetBands(before.bands()));
     before
         .nodes()
-        .forEach(
-            node -> {
-              Values now = after.node(node.id()).values();
-              var settings = new HashSet<>(node.values().set().keySet());
-              settings.addAll(now.set().keySet());
-              settings.stream().sorted().forEach(
-                  id -> restore(before.bands(), node, now, id, inverse));
-            });
+        .forEach(node -> {
+          Values now = after.node(node.id()).values();
+          var settings = new HashSet<>(node.values().set().keySet());
+          settings.addAll(now.set().keySet());
+          settings.stream().sorted().forEach(id -> restore(before.bands(), node, now, id, inverse));
+        });
     return new Applied(after, inverse);
   }
 
@@ -264,11 +263,10 @@ public final class Edits {
   public static List<String> goingWith(Document document, String band) {
     return document
         .nodes()
-        .flatMap(
-            node ->
-                node.values().set().entrySet().stream()
-                    .filter(entry -> entry.getValue().containsKey(band))
-                    .map(entry -> node.id() + " / " + node.type().setting(entry.getKey()).label()))
+        .flatMap(node ->
+            node.values().set().entrySet().stream()
+                .filter(entry -> entry.getValue().containsKey(band))
+                .map(entry -> node.id() + " / " + node.type().setting(entry.getKey()).label()))
         .toList();
   }
 }

@@ -6,8 +6,8 @@ import java.util.List;
 /**
  * Anything in a document that has an id, can be set, and may hold others.
  *
- * <p>The types are closed: whoever switches over them answers for each. Ids are unique in a document
- * and stable over releases.
+ * <p>The types are closed: whoever switches over them answers for each. Ids are unique in a
+ * document and stable over releases.
  */
 public sealed interface Node permits Site, Page, Section, Block, Column, Item {
   /** Its id: lower-case letters, digits and hyphens, a letter first. */

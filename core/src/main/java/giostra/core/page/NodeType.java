@@ -66,12 +66,11 @@ public enum NodeType {
     return settings.stream()
         .filter(setting -> setting.id().equals(id))
         .findFirst()
-        .orElseThrow(
-            () ->
-                new Refused(
-                    "setting of a " + word,
-                    id,
-                    "one of " + String.join(", ", settings.stream().map(Setting::id).toList())));
+        .orElseThrow(() ->
+            new Refused(
+                "setting of a " + word,
+                id,
+                "one of " + String.join(", ", settings.stream().map(Setting::id).toList())));
   }
 
   /**
@@ -83,13 +82,11 @@ public enum NodeType {
     return Arrays.stream(values())
         .filter(type -> type.word.equals(word))
         .findFirst()
-        .orElseThrow(
-            () ->
-                new Refused(
-                    "type",
-                    word,
-                    "one of "
-                        + String.join(", ", Arrays.stream(values()).map(t -> t.word).toList())));
+        .orElseThrow(() ->
+            new Refused(
+                "type",
+                word,
+                "one of " + String.join(", ", Arrays.stream(values()).map(t -> t.word).toList())));
   }
 
   /** A node of this type; the site is not made this way. */

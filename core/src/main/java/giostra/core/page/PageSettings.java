@@ -20,8 +20,7 @@ public final class PageSettings {
       Setting.once("direction", "Direction", new Kind.Pick<>(Direction.class), Direction.LTR);
   public static final Setting<String> DESCRIPTION =
       Setting.once("description", "Description", new Kind.Words(400, false), "");
-  public static final Setting<String> ICON =
-      Setting.once("icon", "Icon", new Kind.Picture(), "");
+  public static final Setting<String> ICON = Setting.once("icon", "Icon", new Kind.Picture(), "");
   public static final Setting<String> SHARE_PICTURE =
       Setting.once("sharePicture", "Picture when shared", new Kind.Picture(), "");
 

@@ -9,9 +9,9 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * What can be put on a page, ready to be filled. Ids are placeholders: whoever puts one in gives new
- * ones. Bands are those of {@link giostra.core.band.Bands#INITIAL}; values for bands that a site
- * does not have are left out by whoever puts it in.
+ * What can be put on a page, ready to be filled. Ids are placeholders: whoever puts one in gives
+ * new ones. Bands are those of {@link giostra.core.band.Bands#INITIAL}; values for bands that a
+ * site does not have are left out by whoever puts it in.
  */
 public final class Starters {
   private Starters() {}
@@ -47,7 +47,8 @@ public final class Starters {
               "Text",
               "Paragraphs.",
               new Block.Text("text", text(BlockSettings.PARAGRAPHS, "Write something here."))),
-          new Starter("picture", "Picture", "One picture.", new Block.Picture("picture", Values.NONE)),
+          new Starter(
+              "picture", "Picture", "One picture.", new Block.Picture("picture", Values.NONE)),
           new Starter(
               "button",
               "Button",

@@ -22,8 +22,7 @@ import java.util.List;
  * @param message what is wrong, with the range
  * @param fixes ways out, the gentlest first
  */
-public record Narrow(
-    int from, int to, String band, String message, List<Fix> fixes) {
+public record Narrow(int from, int to, String band, String message, List<Fix> fixes) {
 
   /**
    * A way out.

@@ -25,8 +25,7 @@ class DemoLoader {
   private final MediaService media;
   private final ReleaseService releases;
 
-  DemoLoader(
-      Settings settings, PageService pages, MediaService media, ReleaseService releases) {
+  DemoLoader(Settings settings, PageService pages, MediaService media, ReleaseService releases) {
     this.settings = settings;
     this.pages = pages;
     this.media = media;
@@ -43,8 +42,7 @@ class DemoLoader {
       String file = picture.path("file").asString();
       media.add(site, file, picture.path("alt").asString(), bytes("media/" + file));
     }
-    PageService.Head page =
-        pages.addPage(site, "", DocumentJson.parse(text("evenings.json")));
+    PageService.Head page = pages.addPage(site, "", DocumentJson.parse(text("evenings.json")));
     releases.publish(page.id());
     LOG.info("The demo site Velluta is there, with the page {}.", page.id());
   }

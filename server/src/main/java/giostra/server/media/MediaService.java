@@ -29,7 +29,14 @@ public class MediaService {
    * @param path relative to a page that shows it
    */
   public record Media(
-      String id, String name, String alt, String type, int width, int height, long bytes, String path) {}
+      String id,
+      String name,
+      String alt,
+      String type,
+      int width,
+      int height,
+      long bytes,
+      String path) {}
 
   /**
    * Takes a picture in. The same bytes on the same site are one picture.
@@ -80,8 +87,7 @@ public class MediaService {
     var found = new HashMap<String, Shipped.Picture>();
     for (MediaEntity row : rows.findBySiteIdOrderByCreatedAt(siteId)) {
       found.put(
-          row.id,
-          new Shipped.Picture(row.id, path(row), row.type, row.width, row.height, row.alt));
+          row.id, new Shipped.Picture(row.id, path(row), row.type, row.width, row.height, row.alt));
     }
     return id -> Optional.ofNullable(found.get(id));
   }

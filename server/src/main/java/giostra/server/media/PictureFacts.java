@@ -35,11 +35,11 @@ record PictureFacts(String type, String extension, int width, int height) {
   static PictureFacts read(String name, byte[] bytes) {
     try {
       FileType type =
-          FileTypeDetector.detectFileType(
-              new BufferedInputStream(new ByteArrayInputStream(bytes)));
+          FileTypeDetector.detectFileType(new BufferedInputStream(new ByteArrayInputStream(bytes)));
       Metadata metadata =
           switch (type) {
-            case Jpeg, Png, WebP -> ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes));
+            case Jpeg, Png, WebP ->
+                ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes));
             default ->
                 throw new Refused(
                     "Picture " + name,
@@ -49,11 +49,23 @@ record PictureFacts(String type, String extension, int width, int height) {
       return switch (type) {
         case Jpeg -> jpeg(name, metadata);
         case Png ->
-            of(name, "image/png", "png", metadata.getFirstDirectoryOfType(PngDirectory.class),
-                PngDirectory.TAG_IMAGE_WIDTH, PngDirectory.TAG_IMAGE_HEIGHT, false);
+            of(
+                name,
+                "image/png",
+                "png",
+                metadata.getFirstDirectoryOfType(PngDirectory.class),
+                PngDirectory.TAG_IMAGE_WIDTH,
+                PngDirectory.TAG_IMAGE_HEIGHT,
+                false);
         default ->
-            of(name, "image/webp", "webp", metadata.getFirstDirectoryOfType(WebpDirectory.class),
-                WebpDirectory.TAG_IMAGE_WIDTH, WebpDirectory.TAG_IMAGE_HEIGHT, false);
+            of(
+                name,
+                "image/webp",
+                "webp",
+                metadata.getFirstDirectoryOfType(WebpDirectory.class),
+                WebpDirectory.TAG_IMAGE_WIDTH,
+                WebpDirectory.TAG_IMAGE_HEIGHT,
+                false);
       };
     } catch (IOException | ImageProcessingException e) {
       throw new Refused("Picture " + name, "damaged (" + e.getMessage() + ")", "a whole picture");
@@ -62,10 +74,14 @@ record PictureFacts(String type, String extension, int width, int height) {
 
   private static PictureFacts jpeg(String name, Metadata metadata) {
     ExifIFD0Directory exif = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
-    Integer orientation =
-        exif == null ? null : exif.getInteger(ExifIFD0Directory.TAG_ORIENTATION);
-    return of(name, "image/jpeg", "jpg", metadata.getFirstDirectoryOfType(JpegDirectory.class),
-        JpegDirectory.TAG_IMAGE_WIDTH, JpegDirectory.TAG_IMAGE_HEIGHT,
+    Integer orientation = exif == null ? null : exif.getInteger(ExifIFD0Directory.TAG_ORIENTATION);
+    return of(
+        name,
+        "image/jpeg",
+        "jpg",
+        metadata.getFirstDirectoryOfType(JpegDirectory.class),
+        JpegDirectory.TAG_IMAGE_WIDTH,
+        JpegDirectory.TAG_IMAGE_HEIGHT,
         orientation != null && orientation >= 5);
   }
 
@@ -84,9 +100,7 @@ record PictureFacts(String type, String extension, int width, int height) {
     }
     if ((long) width * height > MOST_PIXELS) {
       throw new Refused(
-          "Picture " + name,
-          "%d x %d px".formatted(width, height),
-          "of at most 50 million px");
+          "Picture " + name, "%d x %d px".formatted(width, height), "of at most 50 million px");
     }
     return turned
         ? new PictureFacts(type, extension, height, width)

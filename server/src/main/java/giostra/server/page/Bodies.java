@@ -7,12 +7,16 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
-/** What travels over the page API, as OpenAPI describes it. Documents are read and written by the core. */
+/**
+ * What travels over the page API, as OpenAPI describes it. Documents are read and written by the
+ * core.
+ */
 final class Bodies {
   private Bodies() {}
 
   @Schema(name = "NodeBody")
-  record NodeBody(String id, String type, Map<String, Object> values, @Nullable List<NodeBody> children) {}
+  record NodeBody(
+      String id, String type, Map<String, Object> values, @Nullable List<NodeBody> children) {}
 
   @Schema(name = "BandBody")
   record BandBody(String id, String name, double from) {}
@@ -57,7 +61,8 @@ final class Bodies {
 
   @Schema(name = "NewPage")
   record NewPage(
-      @Nullable String title, @Schema(implementation = DocumentBody.class) @Nullable JsonNode document) {}
+      @Nullable String title,
+      @Schema(implementation = DocumentBody.class) @Nullable JsonNode document) {}
 
   @Schema(name = "NewSite")
   record NewSite(String name) {}
@@ -118,9 +123,15 @@ final class Bodies {
   /** Something that can be put on a page, ready-made. */
   @Schema(name = "StarterReply")
   record StarterReply(
-      String id, String label, String says, @Schema(implementation = NodeBody.class) JsonNode node) {}
+      String id,
+      String label,
+      String says,
+      @Schema(implementation = NodeBody.class) JsonNode node) {}
 
   @Schema(name = "CatalogueReply")
   record CatalogueReply(
-      List<NodeTypeReply> types, List<CardReply> cards, List<StarterReply> starters, String stage) {}
+      List<NodeTypeReply> types,
+      List<CardReply> cards,
+      List<StarterReply> starters,
+      String stage) {}
 }

@@ -16,27 +16,23 @@ final class Catalogue {
   static Bodies.CatalogueReply reply(String stage) {
     return new Bodies.CatalogueReply(
         Arrays.stream(NodeType.values())
-            .map(
-                type ->
-                    new Bodies.NodeTypeReply(
-                        type.word(),
-                        type.settings().stream().<Bodies.SettingReply>map(Catalogue::setting).toList(),
-                        Bodies.NodeTypeReply.holds(type)))
+            .map(type ->
+                new Bodies.NodeTypeReply(
+                    type.word(),
+                    type.settings().stream().<Bodies.SettingReply>map(Catalogue::setting).toList(),
+                    Bodies.NodeTypeReply.holds(type)))
             .toList(),
         Arrays.stream(Card.values())
-            .map(
-                card ->
-                    new Bodies.CardReply(
-                        Kind.Pick.word(card),
-                        card.fields().stream()
-                            .map(f -> new Bodies.FieldReply(f.id(), card.label(f)))
-                            .toList()))
+            .map(card ->
+                new Bodies.CardReply(
+                    Kind.Pick.word(card),
+                    card.fields().stream()
+                        .map(f -> new Bodies.FieldReply(f.id(), card.label(f)))
+                        .toList()))
             .toList(),
         Starters.ALL.stream()
-            .map(
-                s ->
-                    new Bodies.StarterReply(
-                        s.id(), s.label(), s.says(), DocumentJson.write(s.node())))
+            .map(s ->
+                new Bodies.StarterReply(s.id(), s.label(), s.says(), DocumentJson.write(s.node())))
             .toList(),
         stage);
   }

@@ -17,7 +17,6 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -47,12 +46,11 @@ class PageController {
     return new Bodies.ShelfReply(
         port.stage(),
         pages.sites().stream()
-            .map(
-                site ->
-                    new Bodies.ShelfSite(
-                        site.id(),
-                        site.name(),
-                        pages.pages(site.id()).stream().map(this::onShelf).toList()))
+            .map(site ->
+                new Bodies.ShelfSite(
+                    site.id(),
+                    site.name(),
+                    pages.pages(site.id()).stream().map(this::onShelf).toList()))
             .toList());
   }
 
@@ -181,7 +179,9 @@ class PageController {
   record Snags(List<Narrow> narrow, List<NoEffect> noEffect) {}
 
   @GetMapping("/api/pages/{id}/snags")
-  @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = Object.class)))
+  @ApiResponse(
+      responseCode = "200",
+      content = @Content(schema = @Schema(implementation = Object.class)))
   Snags snags(@PathVariable String id) {
     Document document = pages.head(id).document();
     List<Piece.Carousel> carousels =

@@ -112,9 +112,12 @@ public class PageService {
       return read;
     }
     Site own = site(site);
-    if (!own.bands().all().stream().map(b -> b.id()).toList()
+    if (!own.bands().all().stream()
+        .map(b -> b.id())
+        .toList()
         .equals(read.bands().all().stream().map(b -> b.id()).toList())) {
-      throw new Refused("bands of the document", ids(read.bands()), "those of the site: " + ids(own.bands()))
+      throw new Refused(
+              "bands of the document", ids(read.bands()), "those of the site: " + ids(own.bands()))
           .at("/site/bands");
     }
     return new Document(own, read.page());
@@ -196,8 +199,8 @@ public class PageService {
   }
 
   /**
-   * Applies edits made on some revision. Where others have edited meanwhile, they are applied on top
-   * if they touch other paths.
+   * Applies edits made on some revision. Where others have edited meanwhile, they are applied on
+   * top if they touch other paths.
    *
    * @throws Conflict with the newer document when they touch the same ones
    */
@@ -251,7 +254,9 @@ public class PageService {
   private PageEntity hold(String pageId, @Nullable JsonNode edits) {
     PageEntity page = page(pageId);
     boolean site =
-        edits == null || edits.toString().contains("\"site\"") || edits.toString().contains("Band")
+        edits == null
+            || edits.toString().contains("\"site\"")
+            || edits.toString().contains("Band")
             || edits.toString().contains("Breakpoint");
     if (site) {
       sites.hold(page.siteId);
@@ -264,7 +269,9 @@ public class PageService {
     Set<String> mine = new HashSet<>();
     edits.forEach(edit -> mine.addAll(Edits.touched(before, edit)));
     RevisionEntity at =
-        revisions.findByPageIdAndNumber(page.id, base).orElseThrow(() -> new Gone("revision", Integer.toString(base)));
+        revisions
+            .findByPageIdAndNumber(page.id, base)
+            .orElseThrow(() -> new Gone("revision", Integer.toString(base)));
     Document then = DocumentJson.read(at.document);
     for (RevisionEntity later :
         revisions.findByPageIdAndNumberGreaterThanOrderByNumber(page.id, base)) {
@@ -279,12 +286,10 @@ public class PageService {
     }
   }
 
-  private Conflict conflict(
-      PageEntity page, RevisionEntity head, Document newer, String why) {
+  private Conflict conflict(PageEntity page, RevisionEntity head, Document newer, String why) {
     return new Conflict(
         "Your change was made on an older revision, and cannot be put on the newer one: " + why,
-        Map.of(
-            "page", page.id, "revision", head.number, "document", DocumentJson.write(newer)));
+        Map.of("page", page.id, "revision", head.number, "document", DocumentJson.write(newer)));
   }
 
   /** Appends the revision that takes the newest change back. */
@@ -296,12 +301,17 @@ public class PageService {
       throw new Refused("Undo", "at the first change", "used after a change");
     }
     RevisionEntity rest = row(page, head.undoRest);
-    return again(page, head, row(page, head.undoTarget), "undo", next -> {
-      next.undoTarget = rest.undoTarget;
-      next.undoRest = rest.undoRest;
-      next.redoTarget = next.number;
-      next.redoRest = head.number;
-    });
+    return again(
+        page,
+        head,
+        row(page, head.undoTarget),
+        "undo",
+        next -> {
+          next.undoTarget = rest.undoTarget;
+          next.undoRest = rest.undoRest;
+          next.redoTarget = next.number;
+          next.redoRest = head.number;
+        });
   }
 
   /** Appends the revision that takes the newest undo back. */
@@ -313,12 +323,17 @@ public class PageService {
       throw new Refused("Redo", "at the newest change", "used after an undo");
     }
     RevisionEntity rest = row(page, head.redoRest);
-    return again(page, head, row(page, head.redoTarget), "redo", next -> {
-      next.undoTarget = next.number;
-      next.undoRest = head.number;
-      next.redoTarget = rest.redoTarget;
-      next.redoRest = rest.redoRest;
-    });
+    return again(
+        page,
+        head,
+        row(page, head.redoTarget),
+        "redo",
+        next -> {
+          next.undoTarget = next.number;
+          next.undoRest = head.number;
+          next.redoTarget = rest.redoTarget;
+          next.redoRest = rest.redoRest;
+        });
   }
 
   private Change again(

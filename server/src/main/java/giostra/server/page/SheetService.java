@@ -27,7 +27,9 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
-/** What Arrange shows of a node: the sheet, and for a carousel the plot. All computed in the core. */
+/**
+ * What Arrange shows of a node: the sheet, and for a carousel the plot. All computed in the core.
+ */
 final class SheetService {
   private SheetService() {}
 
@@ -48,7 +50,12 @@ final class SheetService {
    * @param losers what would hold if it were taken away, in words
    */
   record Cell(
-      String band, Object value, String shape, String from, List<String> losers, @Nullable Note note) {}
+      String band,
+      Object value,
+      String shape,
+      String from,
+      List<String> losers,
+      @Nullable Note note) {}
 
   /** Why a value has no effect, and the setting to look at. */
   record Note(String message, String cause) {}
@@ -108,10 +115,8 @@ final class SheetService {
         nodeId,
         node.type().word(),
         bands.stream()
-            .map(
-                b ->
-                    new Column(
-                        b.id(), b.name(), b.from(), b.widest() ? null : b.below(), b.widest()))
+            .map(b ->
+                new Column(b.id(), b.name(), b.from(), b.widest() ? null : b.below(), b.widest()))
             .toList(),
         rows,
         plot);
@@ -135,7 +140,8 @@ final class SheetService {
   private static String shape(Origin origin, Node node, Band band) {
     return switch (origin.layer()) {
       case INITIAL -> "site";
-      case SITE -> !node.id().equals("site") ? "site" : origin.band().equals(band.id()) ? "here" : "wider";
+      case SITE ->
+          !node.id().equals("site") ? "site" : origin.band().equals(band.id()) ? "here" : "wider";
       case LOOK -> "look";
       case ITEM, PIECE, SECTION, PAGE -> origin.band().equals(band.id()) ? "here" : "wider";
     };
@@ -168,26 +174,23 @@ final class SheetService {
     }
     var suggested =
         layout.bands().stream()
-            .map(
-                b ->
-                    new Suggested(
-                        b.band().id(), b.asked(), CarouselLayout.suggested(b, least, 12)))
+            .map(b ->
+                new Suggested(b.band().id(), b.asked(), CarouselLayout.suggested(b, least, 12)))
             .toList();
     return new Plot(
         segments,
         least,
         piece.values().get(CarouselSettings.COMFORT_TO).constantPx(),
         Narrow.of(document, piece, scrollbar).stream()
-            .map(
-                n ->
-                    new Bad(
-                        n.from(),
-                        n.to(),
-                        n.band(),
-                        n.message(),
-                        n.fixes().stream()
-                            .map(f -> new FixReply(f.label(), EditJson.write(f.edits())))
-                            .toList()))
+            .map(n ->
+                new Bad(
+                    n.from(),
+                    n.to(),
+                    n.band(),
+                    n.message(),
+                    n.fixes().stream()
+                        .map(f -> new FixReply(f.label(), EditJson.write(f.edits())))
+                        .toList()))
             .toList(),
         suggested,
         hints(piece, layout),
@@ -223,13 +226,12 @@ final class SheetService {
     double least = carousel.values().get(CarouselSettings.COMFORT_FROM).constantPx();
     List<Edit> edits =
         CarouselLayout.of(document, carousel, scrollbar).bands().stream()
-            .<Edit>map(
-                b ->
-                    new Edit.SetValue(
-                        pieceId,
-                        CarouselSettings.IN_VIEW.id(),
-                        b.band().id(),
-                        (double) CarouselLayout.suggested(b, least, most)))
+            .<Edit>map(b ->
+                new Edit.SetValue(
+                    pieceId,
+                    CarouselSettings.IN_VIEW.id(),
+                    b.band().id(),
+                    (double) CarouselLayout.suggested(b, least, most)))
             .toList();
     return EditJson.write(edits);
   }

@@ -68,12 +68,11 @@ public class Stage {
     }
     var changed = new LinkedHashMap<String, String>();
     now.blocks()
-        .forEach(
-            (id, html) -> {
-              if (!html.equals(old.blocks().get(id))) {
-                changed.put(id, html);
-              }
-            });
+        .forEach((id, html) -> {
+          if (!html.equals(old.blocks().get(id))) {
+            changed.put(id, html);
+          }
+        });
     return new Swap(null, changed, now.cssPath());
   }
 

@@ -1,4 +1,6 @@
-/** Pages: documents, revisions, edits, readings. Start at {@link giostra.server.page.PageService}. */
+/**
+ * Pages: documents, revisions, edits, readings. Start at {@link giostra.server.page.PageService}.
+ */
 @NullMarked
 package giostra.server.page;
 

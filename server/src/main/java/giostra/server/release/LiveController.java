@@ -43,8 +43,7 @@ class LiveController {
     answer
         .header(HttpHeaders.ETAG, tag)
         .header(
-            HttpHeaders.CACHE_CONTROL,
-            index ? "no-cache" : "public, max-age=31536000, immutable")
+            HttpHeaders.CACHE_CONTROL, index ? "no-cache" : "public, max-age=31536000, immutable")
         .header("Content-Security-Policy", Policy.live())
         .header("Referrer-Policy", "strict-origin-when-cross-origin")
         .header("X-Content-Type-Options", "nosniff");

@@ -80,20 +80,23 @@ public class ReleaseService {
     var release = new ReleaseEntity();
     release.pageId = pageId;
     release.number =
-        releases.findByPageIdOrderByNumberDesc(pageId).stream().findFirst().map(r -> r.number).orElse(0) + 1;
+        releases.findByPageIdOrderByNumberDesc(pageId).stream()
+                .findFirst()
+                .map(r -> r.number)
+                .orElse(0)
+            + 1;
     release.revision = head.revision();
     release.createdAt = clock.instant();
     releases.save(release);
-    all.forEach(
-        (path, bytes) -> {
-          var file = new ReleaseFileEntity();
-          file.releaseId = release.id;
-          file.path = path;
-          file.hash = blobs.put(bytes);
-          file.type = Types.of(path);
-          file.bytes = bytes.length;
-          files.save(file);
-        });
+    all.forEach((path, bytes) -> {
+      var file = new ReleaseFileEntity();
+      file.releaseId = release.id;
+      file.path = path;
+      file.hash = blobs.put(bytes);
+      file.type = Types.of(path);
+      file.bytes = bytes.length;
+      files.save(file);
+    });
     pages.setLive(pageId, release.id);
     return release(head, release);
   }
@@ -106,12 +109,11 @@ public class ReleaseService {
     all.put(page.cssPath(), page.css().getBytes(StandardCharsets.UTF_8));
     shipped
         .all()
-        .forEach(
-            (path, bytes) -> {
-              if (page.scripted() || !path.equals(shipped.script())) {
-                all.put(path, bytes);
-              }
-            });
+        .forEach((path, bytes) -> {
+          if (page.scripted() || !path.equals(shipped.script())) {
+            all.put(path, bytes);
+          }
+        });
     for (MediaService.Media each : media.of(head.siteId())) {
       if (page.pictures().contains(each.id())) {
         all.put(each.path(), media.file(each.id()).bytes());

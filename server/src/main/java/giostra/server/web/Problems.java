@@ -4,18 +4,18 @@ import giostra.core.band.Refused;
 import giostra.core.format.DocumentJson;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.HttpStatusCode;
-import org.springframework.http.ResponseEntity;
-import org.springframework.web.context.request.WebRequest;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Problems as problem details (RFC 9457). Refusals carry {@code faults}: what, found, allowed,
@@ -48,15 +48,26 @@ class Problems extends ResponseEntityExceptionHandler {
 
   @Override
   protected @Nullable ResponseEntity<Object> handleMaxUploadSizeExceededException(
-      MaxUploadSizeExceededException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+      MaxUploadSizeExceededException e,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
     return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE)
-        .body(problem(HttpStatus.CONTENT_TOO_LARGE, "Too large", "The file is over 20 MB; it must be 20 MB or less."));
+        .body(
+            problem(
+                HttpStatus.CONTENT_TOO_LARGE,
+                "Too large",
+                "The file is over 20 MB; it must be 20 MB or less."));
   }
 
   @Override
   protected @Nullable ResponseEntity<Object> handleHttpMessageNotReadable(
-      HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
-    String detail = "The request's body cannot be read as JSON: " + e.getMostSpecificCause().getMessage();
+      HttpMessageNotReadableException e,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    String detail =
+        "The request's body cannot be read as JSON: " + e.getMostSpecificCause().getMessage();
     return ResponseEntity.badRequest().body(problem(HttpStatus.BAD_REQUEST, "Not JSON", detail));
   }
 
@@ -66,17 +77,23 @@ class Problems extends ResponseEntityExceptionHandler {
     problem.setProperty(
         "faults",
         faults.stream()
-            .map(
-                f ->
-                    Map.of(
-                        "what", f.what(), "found", f.found(), "allowed", f.allowed(), "where",
-                        f.where()))
+            .map(f ->
+                Map.of(
+                    "what",
+                    f.what(),
+                    "found",
+                    f.found(),
+                    "allowed",
+                    f.allowed(),
+                    "where",
+                    f.where()))
             .toList());
     return problem;
   }
 
   private static ProblemDetail problem(HttpStatus status, String title, @Nullable String detail) {
-    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail == null ? title : detail);
+    ProblemDetail problem =
+        ProblemDetail.forStatusAndDetail(status, detail == null ? title : detail);
     problem.setTitle(title);
     return problem;
   }
