@@ -16,6 +16,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
+import giostra.core.page.Site;
 import giostra.core.snag.Narrow;
 import giostra.core.snag.NoEffect;
 import java.util.ArrayList;
@@ -138,12 +139,12 @@ final class SheetService {
   }
 
   private static String shape(Origin origin, Node node, Band band) {
+    String own = origin.band().equals(band.id()) ? "here" : "wider";
     return switch (origin.layer()) {
       case INITIAL -> "site";
-      case SITE ->
-          !node.id().equals("site") ? "site" : origin.band().equals(band.id()) ? "here" : "wider";
+      case SITE -> node instanceof Site ? own : "site";
       case LOOK -> "look";
-      case ITEM, PIECE, SECTION, PAGE -> origin.band().equals(band.id()) ? "here" : "wider";
+      case ITEM, PIECE, SECTION, PAGE -> own;
     };
   }
 
