@@ -11,3 +11,7 @@ export const tape = (length: number) =>
     .domain(MARKS)
     .range(MARKS.map((_, i) => (length * i) / (MARKS.length - 1)))
     .clamp(true);
+
+/** A whole width on the tape. */
+export const onTape = (width: number) =>
+  Math.min(WIDEST, Math.max(NARROWEST, Math.round(width) || NARROWEST));

@@ -8,6 +8,7 @@ import {
   type Swap,
 } from '../api/client';
 import { valueAt, withValue } from './document';
+import { Keep } from './keep';
 
 /** How things stand between what is on the screen and what the server has. */
 export type SaveState =
@@ -22,12 +23,21 @@ export type SaveState =
     }
   | { readonly kind: 'refused'; readonly edits: readonly EditBody[]; readonly why: string };
 
+/** A value that was refused, as it was typed, with the reason. */
+export interface Refusal {
+  readonly value: string;
+  readonly why: string;
+}
+
 export interface Snapshot {
   readonly page: PageReply;
   readonly save: SaveState;
-  /** Reasons of values that were refused, by path; the value stays in its cell. */
-  readonly refused: Readonly<Record<string, { readonly value: string; readonly why: string }>>;
+  /** By path; the value stays where it was typed. */
+  readonly refused: Readonly<Record<string, Refusal>>;
 }
+
+/** What waits to be done on the server, in order. */
+export type Job = readonly EditBody[] | 'undo' | 'redo';
 
 /** Where a value stands, as one word. */
 export const pathOf = (node: string, setting: string, band = '') => `${node}/${setting}/${band}`;
@@ -35,31 +45,34 @@ export const pathOf = (node: string, setting: string, band = '') => `${node}/${s
 const RETRY_MS = 2000;
 
 /**
- * One page being edited. Edits go out one after the other; until the server has acknowledged them
+ * One page being edited. Jobs go out one after the other; until the server has acknowledged them
  * they are kept in the browser, so that nothing is lost when it cannot be reached or the tab is
  * closed. It knows no React: `subscribe` and `snapshot` are all a view needs.
  */
 export class Session {
   #page: PageReply;
   #save: SaveState = { kind: 'saved' };
-  #refused: Record<string, { value: string; why: string }> = {};
-  #queue: EditBody[][] = [];
+  #refused: Record<string, Refusal> = {};
+  #queue: Job[] = [];
   #busy = false;
   #snapshot: Snapshot;
   readonly #views = new Set<() => void>();
-  readonly #stages = new Set<(swap: Swap) => void>();
-  readonly #store: string;
+  readonly #stages = new Set<(swap: Swap | 'reload') => void>();
+  readonly #keep: Keep;
   #timer: ReturnType<typeof setTimeout> | undefined;
 
   constructor(page: PageReply) {
     this.#page = page;
-    this.#store = `giostra.kept.${page.id}`;
+    this.#keep = new Keep(page.id);
     this.#snapshot = this.#compose();
-    const kept = localStorage.getItem(this.#store);
-    if (kept) {
-      this.#queue = JSON.parse(kept) as EditBody[][];
-      void this.#send();
-    }
+  }
+
+  /** Takes up what an earlier tab could not send. @returns lets go */
+  start() {
+    void this.#keep.adopt().then((jobs) => {
+      if (jobs.length > 0) this.#add(...jobs);
+    });
+    return () => clearTimeout(this.#timer);
   }
 
   snapshot = () => this.#snapshot;
@@ -70,14 +83,14 @@ export class Session {
     };
   };
   /** Tells a stage what to change, each time something did. */
-  onSwap(stage: (swap: Swap) => void) {
+  onSwap(stage: (swap: Swap | 'reload') => void) {
     this.#stages.add(stage);
     return () => {
       this.#stages.delete(stage);
     };
   }
 
-  /** Sends edits, or keeps them until they can be sent. */
+  /** Sends edits as one step of undo, or keeps them until they can be sent. */
   edit(edits: readonly EditBody[]) {
     if (edits.length === 0) return;
     for (const edit of edits) {
@@ -85,125 +98,117 @@ export class Session {
         delete this.#refused[pathOf(edit.node ?? '', edit.setting ?? '', edit.band ?? '')];
       }
     }
-    this.#queue.push([...edits]);
-    this.#keep();
-    void this.#send();
+    this.#add(edits);
   }
 
   set(node: string, setting: string, band: string, value: unknown) {
     this.edit([{ type: 'SetValue', node, setting, band, value: value as EditBody['value'] }]);
   }
 
-  undo = () => this.#step('/api/pages/{id}/undo');
-  redo = () => this.#step('/api/pages/{id}/redo');
+  /** Forgets a refused value, and shows again what stood there. */
+  forget(path: string) {
+    delete this.#refused[path];
+    this.#tell();
+  }
+
+  undo = () => this.#add('undo');
+  redo = () => this.#add('redo');
 
   /** After a conflict: puts our edits on top of the newer document, or lets them go. */
   resolve(mine: boolean) {
     if (this.#save.kind !== 'conflict') return;
     this.#page = this.#save.newer;
     if (!mine) this.#queue.shift();
-    this.#keep();
     this.#set({ kind: 'saved' });
-    void this.reload();
+    this.#kept();
+    this.#show('reload');
     void this.#send();
   }
 
   /** After a refusal of something that has no cell of its own. */
   dismiss() {
     this.#set({ kind: 'saved' });
+  }
+
+  #add(...jobs: Job[]) {
+    this.#queue.push(...jobs);
+    this.#kept();
     void this.#send();
-  }
-
-  async reload() {
-    const page = await ask(api.GET('/api/pages/{id}', { params: { path: { id: this.#page.id } } }));
-    this.#page = page;
-    this.#tell();
-    this.#stages.forEach((stage) => {
-      stage({ css: '' });
-    });
-  }
-
-  async #step(path: '/api/pages/{id}/undo' | '/api/pages/{id}/redo') {
-    if (this.#busy || this.#queue.length > 0) return;
-    this.#busy = true;
-    try {
-      this.#took(await ask(api.POST(path, { params: { path: { id: this.#page.id } } })));
-      this.#set({ kind: 'saved' });
-    } catch (problem) {
-      if (problem instanceof Problem && problem.status === 0)
-        this.#set({ kind: 'offline', kept: 0 });
-    } finally {
-      this.#busy = false;
-    }
   }
 
   async #send() {
     if (this.#busy || this.#save.kind === 'conflict') return;
     this.#busy = true;
     clearTimeout(this.#timer);
-    while (this.#queue.length > 0) {
-      const edits = this.#queue[0] as EditBody[];
-      if (this.#save.kind !== 'offline') this.#set({ kind: 'saving' });
+    for (let job = this.#queue[0]; job !== undefined; job = this.#queue[0]) {
+      if (this.#save.kind === 'saved') this.#set({ kind: 'saving' });
       try {
-        this.#took(
-          await ask(
-            api.POST('/api/pages/{id}/edits', {
-              params: { path: { id: this.#page.id } },
-              body: { revision: this.#page.revision, edits },
-            }),
-          ),
-        );
+        const change = await this.#post(job);
         this.#queue.shift();
-        this.#keep();
-        this.#set({ kind: 'saved' });
+        this.#took(change);
+        this.#kept();
+        if (this.#save.kind !== 'refused') this.#set({ kind: 'saved' });
       } catch (problem) {
         if (!(problem instanceof Problem)) throw problem;
-        if (!this.#failed(problem, edits)) break;
+        if (!this.#failed(problem, job)) break;
       }
     }
     this.#busy = false;
   }
 
-  /** @returns whether to go on with the next edits */
-  #failed(problem: Problem, edits: EditBody[]): boolean {
+  #post(job: Job): Promise<ChangeReply> {
+    const params = { path: { id: this.#page.id } };
+    if (job === 'undo') return ask(api.POST('/api/pages/{id}/undo', { params }));
+    if (job === 'redo') return ask(api.POST('/api/pages/{id}/redo', { params }));
+    const body = { revision: this.#page.revision, edits: [...job] };
+    return ask(api.POST('/api/pages/{id}/edits', { params, body }));
+  }
+
+  /** @returns whether to go on with the next job */
+  #failed(problem: Problem, job: Job): boolean {
     if (problem.status === 0 || problem.status >= 500) {
       this.#set({ kind: 'offline', kept: this.#queue.length });
       this.#timer = setTimeout(() => void this.#send(), RETRY_MS);
       return false;
     }
-    if (problem.status === 409) {
+    if (problem.status === 409 && job !== 'undo' && job !== 'redo') {
       const newer: PageReply = {
         ...this.#page,
         revision: problem.body.revision as number,
         document: problem.body.document as PageReply['document'],
       };
-      this.#set({ kind: 'conflict', edits, newer, why: problem.message });
+      this.#set({ kind: 'conflict', edits: job, newer, why: problem.message });
       return false;
     }
     this.#queue.shift();
-    this.#keep();
+    const edits = job === 'undo' || job === 'redo' ? [] : job;
     const [only] = edits;
     if (only?.type === 'SetValue' && edits.length === 1) {
       const path = pathOf(only.node ?? '', only.setting ?? '', only.band ?? '');
       this.#refused[path] = { value: String(only.value), why: problem.message };
       this.#set({ kind: 'saved' });
-    } else {
+    } else if (edits.length > 0) {
       this.#set({ kind: 'refused', edits, why: problem.message });
+    } else {
+      this.#set({ kind: 'saved' });
     }
+    this.#kept();
     return true;
   }
 
   #took(change: ChangeReply) {
     this.#page = change.page;
-    this.#tell();
+    this.#show(change.stage);
+  }
+
+  #show(swap: Swap | 'reload') {
     this.#stages.forEach((stage) => {
-      stage(change.stage);
+      stage(swap);
     });
   }
 
-  #keep() {
-    if (this.#queue.length > 0) localStorage.setItem(this.#store, JSON.stringify(this.#queue));
-    else localStorage.removeItem(this.#store);
+  #kept() {
+    this.#keep.put(this.#queue);
     this.#tell();
   }
 
@@ -222,9 +227,12 @@ export class Session {
   /** What is on its way is shown as if it had arrived. */
   #compose(): Snapshot {
     let document = this.#page.document;
-    for (const edit of this.#queue.flat()) {
-      if (edit.type === 'SetValue' && valueAt(document, edit) !== edit.value) {
-        document = withValue(document, edit);
+    for (const job of this.#queue) {
+      if (job === 'undo' || job === 'redo') continue;
+      for (const edit of job) {
+        if (edit.type === 'SetValue' && valueAt(document, edit) !== edit.value) {
+          document = withValue(document, edit);
+        }
       }
     }
     return { page: { ...this.#page, document }, save: this.#save, refused: { ...this.#refused } };

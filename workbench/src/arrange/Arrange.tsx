@@ -1,0 +1,69 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, ask, type Sheet as SheetReply } from '../api/client';
+import { useBench } from '../bench/context';
+import { find, nameOf, siteNode } from '../bench/document';
+import { Sawtooth } from './Sawtooth';
+import { SheetGrid } from './SheetGrid';
+import { Suggestion } from './Suggestion';
+
+/** What holds at each width: the sheet of the chosen node, and over it the item widths. */
+export function Arrange({ length }: { readonly length: number }) {
+  const { page, chosen, choose, scrollbar } = useBench();
+  const node =
+    chosen.node.type === 'item' && chosen.parent
+      ? chosen.parent
+      : chosen.node.type === 'page'
+        ? siteNode(page.document)
+        : chosen.node;
+  const sheet = useQuery({
+    queryKey: ['sheet', page.id, node.id, scrollbar, page.revision],
+    queryFn: () =>
+      ask(
+        api.GET('/api/pages/{id}/sheet', {
+          params: { path: { id: page.id }, query: { node: node.id, scrollbar } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  });
+  const [suggesting, setSuggesting] = useState(false);
+  const data: SheetReply | undefined = sheet.data?.node === node.id ? sheet.data : undefined;
+  if (sheet.isError && !data) return <p className="p-6 text-error">{sheet.error.message}</p>;
+  if (!data) return <p className="faint p-6">Reading the sheet…</p>;
+  if (data.rows.length === 0) {
+    const parent = find(page.document, chosen.parent?.id ?? '')?.node;
+    return (
+      <p className="faint p-6">
+        “{nameOf(node)}” has nothing that changes with the width.{' '}
+        {parent && (
+          <button type="button" className="link" onClick={() => choose(parent.id)}>
+            Arrange {nameOf(parent)}
+          </button>
+        )}
+      </p>
+    );
+  }
+  return (
+    <section aria-label="Arrange" className="flex h-full min-h-0 flex-col">
+      {data.plot && <Sawtooth plot={data.plot} length={length} />}
+      <SheetGrid
+        key={node.id}
+        sheet={data}
+        node={node}
+        length={length}
+        suggested={suggesting ? data.plot?.suggested : undefined}
+        foot={
+          data.plot && (
+            <Suggestion
+              key={node.id}
+              node={node}
+              plot={data.plot}
+              open={suggesting}
+              onOpen={setSuggesting}
+            />
+          )
+        }
+      />
+    </section>
+  );
+}

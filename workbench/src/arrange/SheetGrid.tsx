@@ -1,0 +1,200 @@
+import { CircleSlash, X } from 'lucide-react';
+import { type ReactNode, useEffect, useState } from 'react';
+import type { Cell, NodeBody, Plot, SettingReply, Sheet } from '../api/client';
+import { bandAt, settingsOf, useBench } from '../bench/context';
+import { nameOf } from '../bench/document';
+import { tape } from '../bench/scale';
+import { pathOf } from '../bench/session';
+import { Grid, type GridCell, type Place } from '../grid/Grid';
+import { kindOf, sent, typed } from '../grid/values';
+import { CutBand, RemoveBand } from './BandTools';
+
+/** Width of the names of the settings, and the least width of a column, in px. */
+const NAMES = 148;
+const LEAST = 96;
+
+/** Where columns stand: under their bands, or pushed on where those are too narrow to read. */
+function places(edges: readonly number[], length: number): number[] {
+  const at = edges.map((edge, index) => (index === 0 ? NAMES : edge));
+  for (let i = 1; i < at.length; i++) at[i] = Math.max(at[i] ?? 0, (at[i - 1] ?? 0) + LEAST);
+  for (let i = at.length - 1, end = length; i >= 0; i--) {
+    at[i] = Math.min(at[i] ?? 0, end - LEAST);
+    end = at[i] ?? 0;
+  }
+  return at;
+}
+
+const shapes: Readonly<Record<string, string>> = {
+  here: 'set here',
+  wider: 'from a wider band',
+  look: 'from the look',
+  site: 'from the site',
+};
+
+/** The shape that says where a value comes from. */
+export function OriginMark({ shape }: { readonly shape: string }) {
+  return <span className={`origin origin-${shape}`} title={shapes[shape]} aria-hidden="true" />;
+}
+
+interface Props {
+  readonly sheet: Sheet;
+  readonly node: NodeBody;
+  readonly length: number;
+  readonly suggested: Plot['suggested'] | undefined;
+  readonly foot: ReactNode;
+}
+
+/** Settings down, bands across, each column under its band. */
+export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
+  const { session, now, catalogue, width, setting, choose } = useBench();
+  const settings = settingsOf(catalogue, sheet.type);
+  const band = bandAt(sheet.bands, width);
+  const [at, setAt] = useState<Place>({
+    row: 0,
+    column: Math.max(0, sheet.bands.findIndex((each) => each.id === band?.id)),
+  });
+  useEffect(() => {
+    const row = sheet.rows.findIndex((each) => each.setting === setting);
+    if (row >= 0) setAt((now) => ({ ...now, row }));
+  }, [setting, sheet.rows]);
+  const bandColumn = sheet.bands.findIndex((each) => each.id === band?.id);
+  useEffect(() => {
+    if (bandColumn >= 0) setAt((now) => ({ ...now, column: bandColumn }));
+  }, [bandColumn]);
+
+  const edges = sheet.bands.map((each) => tape(length)(each.from));
+  const at0 = places(edges, length);
+  const widths = at0.map((place, index) => (at0[index + 1] ?? length) - place);
+  const template = `${NAMES}px ${widths.map((each) => `${each}px`).join(' ')}`;
+
+  function cellOf(setting: SettingReply, label: string, cell: Cell, column: number): GridCell {
+    const path = pathOf(node.id, setting.id, cell.band);
+    const refused = now.refused[path];
+    const own = (node.values as Record<string, Record<string, unknown> | undefined>)[setting.id]?.[
+      cell.band
+    ];
+    const shown = own ?? cell.value;
+    const kind = kindOf(setting);
+    const name = sheet.bands[column]?.name ?? '';
+    const count =
+      setting.id === 'inView' ? suggested?.find((each) => each.band === cell.band) : undefined;
+    const text = typed(setting, shown);
+    return {
+      kind,
+      path,
+      label: `${label}, ${name}`,
+      value: refused?.value ?? text,
+      words: setting.words,
+      invalid: refused?.why,
+      className: `${column === bandColumn ? 'cell-band' : ''} ${cell.shape === 'here' ? 'cell-own' : 'cell-lent'}`,
+      show: (
+        <>
+          <OriginMark shape={own === undefined ? cell.shape : 'here'} />
+          <span className={refused ? 'text-error' : cell.note ? 'line-through' : ''}>
+            {refused?.value ?? text}
+          </span>
+          <span className="sr-only">
+            , {cell.from}
+            {cell.note ? `. No effect: ${cell.note.message}` : ''}
+            {refused ? `. Refused: ${refused.why}` : ''}
+          </span>
+          {cell.note && <CircleSlash size={13} className="text-warning" aria-hidden />}
+          {count && count.count !== count.now && <b className="suggested">→ {count.count}</b>}
+        </>
+      ),
+      set: (value) => session.set(node.id, setting.id, cell.band, sent(setting, value)),
+      clear: () => {
+        if (refused) session.forget(path);
+        else if (own !== undefined) session.set(node.id, setting.id, cell.band, null);
+      },
+      ...(refused ? { forget: () => session.forget(path) } : {}),
+    };
+  }
+
+  const rows = sheet.rows.flatMap((row) => {
+    const setting = settings.find((each) => each.id === row.setting);
+    if (!setting) return [];
+    return {
+      id: row.setting,
+      head: row.label,
+      cells: row.cells.map((cell, column) => cellOf(setting, row.label, cell, column)),
+    };
+  });
+  const row = sheet.rows[Math.min(at.row, sheet.rows.length - 1)];
+  const cell = row?.cells[at.column];
+  const refused = cell && row && now.refused[pathOf(node.id, row.setting, cell.band)];
+  const cause = sheet.rows.find((each) => each.setting === cell?.note?.cause);
+  return (
+    <>
+      <div className="sheet-scroll">
+        <Grid
+          label={`${nameOf(node)}, by band`}
+          template={template}
+          heads={[
+            <span key="names">Sheet</span>,
+            ...sheet.bands.map((each, index) => (
+              <span key={each.id} className="band-head">
+                <b>{each.name}</b>
+                <span className="faint">{range(each)}</span>
+                {each.lead && <span className="faint">lead</span>}
+                {sheet.bands.length > 1 && index > 0 && <RemoveBand band={each} />}
+              </span>
+            )),
+          ]}
+          rows={rows}
+          at={at}
+          onAt={setAt}
+        />
+      </div>
+      <footer className="foot">
+        <p className="min-w-0 flex-1 truncate" aria-live="polite">
+          {refused ? (
+            <span className="text-error">
+              {refused.why}{' '}
+              <button
+                type="button"
+                className="link"
+                onClick={() =>
+                  row && cell && session.forget(pathOf(node.id, row.setting, cell.band))
+                }
+              >
+                <X size={12} className="inline" aria-hidden /> take it back
+              </button>
+            </span>
+          ) : cell?.note ? (
+            <span className="text-warning">
+              No effect: {cell.note.message}{' '}
+              {cause && (
+                <button
+                  type="button"
+                  className="link"
+                  onClick={() => choose(node.id, 'arrange', cause.setting)}
+                >
+                  Go to {cause.label}
+                </button>
+              )}
+            </span>
+          ) : (
+            cell &&
+            row && (
+              <>
+                <OriginMark shape={cell.shape} /> <b>{row.label}</b> {cell.from}
+                {cell.losers.length > 0 && <span className="faint">; without it {cell.losers[0]}</span>}
+                <span className="faint"> · {row.allowed}</span>
+              </>
+            )
+          )}
+        </p>
+        <CutBand />
+        {foot}
+      </footer>
+    </>
+  );
+}
+
+const range = (band: Sheet['bands'][number]) =>
+  band.below == null
+    ? `from ${band.from}`
+    : band.from === 0
+      ? `below ${band.below}`
+      : `${band.from} to below ${band.below}`;

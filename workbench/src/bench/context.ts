@@ -1,0 +1,63 @@
+import { createContext, useContext } from 'react';
+import type { Catalogue, Media, PageReply, SettingReply, Sheet } from '../api/client';
+import type { Found } from './document';
+import type { Session, Snapshot } from './session';
+
+export const STEPS = ['fill', 'arrange', 'ship'] as const;
+export type Step = (typeof STEPS)[number];
+export const stepName: Readonly<Record<Step, string>> = {
+  fill: 'Fill',
+  arrange: 'Arrange',
+  ship: 'Ship',
+};
+
+/** What every part of the bench may ask of it. */
+export interface Bench {
+  readonly session: Session;
+  readonly now: Snapshot;
+  readonly page: PageReply;
+  readonly catalogue: Catalogue;
+  readonly media: readonly Media[];
+  readonly step: Step;
+  /** The node that is worked on, and the setting, when one is asked for. */
+  readonly chosen: Found;
+  readonly setting: string;
+  /** Chooses a node; goes to another step with it, and to a setting. */
+  choose(id: string, step?: Step, setting?: string): void;
+  readonly width: number;
+  setWidth(width: number): void;
+  /** Width of a classic scrollbar on the stage, in px. */
+  readonly scrollbar: number;
+  setScrollbar(px: number): void;
+}
+
+export const BenchContext = createContext<Bench | undefined>(undefined);
+
+export function useBench(): Bench {
+  const bench = useContext(BenchContext);
+  if (!bench) throw new Error('outside the bench');
+  return bench;
+}
+
+/** The settings of a type of node. */
+export const settingsOf = (catalogue: Catalogue, type: string): readonly SettingReply[] =>
+  catalogue.types.find((each) => each.type === type)?.settings ?? [];
+
+/** A band that the sheet has a column for. */
+export type Column = Sheet['bands'][number];
+
+/** The bands of a page as columns, narrowest first. */
+export function columnsOf(page: PageReply): readonly Column[] {
+  const { bands } = page.document.site;
+  return bands.map((band, at) => {
+    const next = bands[at + 1];
+    return {
+      ...band,
+      lead: next === undefined,
+      ...(next ? { below: next.from } : {}),
+    };
+  });
+}
+
+export const bandAt = (columns: readonly Column[], width: number) =>
+  columns.findLast((band) => width >= band.from) ?? columns[0];

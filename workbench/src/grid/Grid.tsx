@@ -1,0 +1,221 @@
+import {
+  type ClipboardEvent,
+  type CSSProperties,
+  Fragment,
+  type KeyboardEvent,
+  type ReactNode,
+  useEffect,
+  useRef,
+  useState,
+} from 'react';
+import { CellField } from './CellField';
+
+/** How a cell is edited. A picture opens something of its own through `open`. */
+export type CellKind = 'line' | 'lines' | 'pick' | 'toggle' | 'own';
+
+/** One cell: what it shows, and what may be done with it. */
+export interface GridCell {
+  readonly kind: CellKind;
+  /** What editing starts from. */
+  readonly value: string;
+  readonly show: ReactNode;
+  /** Accessible name of the field that edits it. */
+  readonly label: string;
+  readonly words?: readonly string[];
+  /** Why what was typed cannot be; `value` is then what was typed. */
+  readonly invalid?: string | undefined;
+  readonly className?: string | undefined;
+  readonly path: string;
+  set?(value: string): void;
+  /** Takes the value away. */
+  clear?(): void;
+  /** Gives up what was refused. */
+  forget?(): void;
+  open?(): void;
+}
+
+export interface GridRow {
+  readonly id: string;
+  readonly head: ReactNode;
+  readonly cells: readonly GridCell[];
+  /** What follows the cells: buttons of the row. */
+  readonly tail?: ReactNode;
+  readonly className?: string;
+}
+
+export interface Place {
+  readonly row: number;
+  readonly column: number;
+}
+
+interface Props {
+  readonly label: string;
+  /** Heads of the columns, that of the row heads first; one more when rows have tails. */
+  readonly heads: readonly ReactNode[];
+  readonly rows: readonly GridRow[];
+  /** CSS grid-template-columns of every row. */
+  readonly template: string;
+  readonly at: Place;
+  onAt(at: Place): void;
+  onPaste?(text: string, at: Place): void;
+  /** Keys of the row: tells whether it did something. */
+  onRowKey?(event: KeyboardEvent, row: number): boolean;
+  /** Puts a row in a shell of its own, which has to bring `role="row"` and the template. */
+  shell?(row: GridRow, index: number, style: CSSProperties, content: ReactNode): ReactNode;
+  readonly after?: ReactNode;
+}
+
+/**
+ * A grid that is worked in with the keyboard: arrows move, typing sets, Enter or F2 edits, Delete
+ * takes away. Follows the ARIA Authoring Practices' grid pattern with a roving tabindex.
+ */
+export function Grid(props: Props) {
+  const { label, heads, rows, template, at, onAt, onPaste, onRowKey, shell, after } = props;
+  const [editing, setEditing] = useState<{ readonly start: string | undefined }>();
+  const box = useRef<HTMLDivElement>(null);
+  /** Focus follows the current cell only when the grid had it, or asked for it. */
+  const follow = useRef(false);
+  const row = Math.min(at.row, rows.length - 1);
+  const columns = rows[Math.max(0, row)]?.cells.length ?? 0;
+  const column = Math.min(at.column, columns - 1);
+  const current = rows[row]?.cells[column];
+
+  useEffect(() => {
+    if (editing || !follow.current) return;
+    follow.current = false;
+    const cell = box.current?.querySelector<HTMLElement>('[role="gridcell"][tabindex="0"]');
+    cell?.focus({ preventScroll: true });
+    cell?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  });
+
+  function move(rowBy: number, columnBy: number) {
+    follow.current = true;
+    onAt({
+      row: Math.min(rows.length - 1, Math.max(0, row + rowBy)),
+      column: Math.min(columns - 1, Math.max(0, column + columnBy)),
+    });
+  }
+
+  function edit(cell: GridCell, start?: string) {
+    if (cell.open) cell.open();
+    else if (cell.kind === 'toggle') cell.set?.(cell.value === 'on' ? 'off' : 'on');
+    else setEditing({ start });
+  }
+
+  /** A letter picks the next word that begins with it. */
+  function pick(cell: GridCell, letter: string) {
+    const words = cell.words ?? [];
+    const from = words.indexOf(cell.value) + 1;
+    const next = [...words.slice(from), ...words.slice(0, from)].find((word) =>
+      word.startsWith(letter.toLowerCase()),
+    );
+    if (next) cell.set?.(next);
+  }
+
+  function key(event: KeyboardEvent) {
+    if (editing || !current) return;
+    if (event.target !== event.currentTarget && !(event.target as Element).matches('[role=gridcell]'))
+      return;
+    if (onRowKey?.(event, row)) {
+      event.preventDefault();
+      return;
+    }
+    const by = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] }[
+      event.key
+    ];
+    const plain = !event.ctrlKey && !event.metaKey && !event.altKey;
+    if (by && plain) move(by[0] ?? 0, by[1] ?? 0);
+    else if (event.key === 'Home') move(event.ctrlKey ? -rows.length : 0, -columns);
+    else if (event.key === 'End') move(event.ctrlKey ? rows.length : 0, columns);
+    else if (event.key === 'Enter' || event.key === 'F2') edit(current);
+    else if ((event.key === 'Delete' || event.key === 'Backspace') && plain) current.clear?.();
+    else if (event.key === 'Escape' && current.forget) current.forget();
+    else if (plain && event.key.length === 1) {
+      if (current.kind === 'pick' && event.key !== ' ') pick(current, event.key);
+      else if (event.key === ' ') edit(current);
+      else if (current.kind === 'line' || current.kind === 'lines') edit(current, event.key);
+      else return;
+    } else return;
+    event.preventDefault();
+    event.stopPropagation();
+  }
+
+  function done(value: string | undefined, go?: readonly [number, number]) {
+    if (value !== undefined && current && (value !== current.value || current.invalid)) {
+      current.set?.(value);
+    }
+    setEditing(undefined);
+    if (go) move(go[0], go[1]);
+  }
+
+  function paste(event: ClipboardEvent) {
+    if (editing || !onPaste) return;
+    event.preventDefault();
+    onPaste(event.clipboardData.getData('text/plain'), { row, column });
+  }
+
+  const style: CSSProperties = { gridTemplateColumns: template };
+  const cellsOf = (each: GridRow, index: number) => (
+    <>
+      <div role="rowheader" className="row-head">
+        {each.head}
+      </div>
+      {each.cells.map((cell, at) => {
+        const here = index === row && at === column;
+        return (
+          // biome-ignore lint/a11y/useKeyWithClickEvents: the grid listens for the keys of its cells
+          <div
+            key={cell.path}
+            role="gridcell"
+            tabIndex={here ? 0 : -1}
+            data-path={cell.path}
+            aria-invalid={cell.invalid ? true : undefined}
+            title={cell.invalid}
+            className={`cell ${here ? 'cell-here' : ''} ${cell.className ?? ''}`}
+            onFocus={(event) => {
+              if (event.target === event.currentTarget && !here) onAt({ row: index, column: at });
+            }}
+            onClick={(event) => {
+              if (editing && here) return;
+              if (here || cell.kind === 'own') {
+                event.currentTarget.focus();
+                edit(cell);
+              }
+            }}
+          >
+            {here && editing ? <CellField cell={cell} start={editing.start} onDone={done} /> : cell.show}
+          </div>
+        );
+      })}
+      {each.tail !== undefined && (
+        <div role="gridcell" className="row-tail">
+          {each.tail}
+        </div>
+      )}
+    </>
+  );
+
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: a table cannot stand on the tape's places
+    <div ref={box} role="grid" aria-label={label} className="grid-box" onKeyDown={key} onPaste={paste} tabIndex={-1}>
+      <div role="row" className="grid-row grid-heads" style={style}>
+        {heads.map((head, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: heads have no name of their own
+          <div key={index} role="columnheader" className="column-head">
+            {head}
+          </div>
+        ))}
+      </div>
+      {rows.map((each, index) =>
+        shell ? (
+          <Fragment key={each.id}>{shell(each, index, style, cellsOf(each, index))}</Fragment>
+        ) : (
+          <div key={each.id} role="row" className={`grid-row ${each.className ?? ''}`} style={style}>
+            {cellsOf(each, index)}
+          </div>
+        ),
+      )}
+      {after}
+    </div>
+  );
+}

@@ -1,0 +1,26 @@
+import type { SettingReply } from '../api/client';
+import type { CellKind } from './Grid';
+
+/** How a setting is edited in a cell. */
+export function kindOf(setting: SettingReply): CellKind {
+  if (setting.kind === 'toggle') return 'toggle';
+  if (setting.kind === 'pick') return 'pick';
+  if (setting.kind === 'picture') return 'own';
+  return setting.lines ? 'lines' : 'line';
+}
+
+/** A value as it is typed. */
+export function typed(setting: SettingReply, value: unknown): string {
+  if (setting.kind === 'toggle') return value === true ? 'on' : 'off';
+  return value === null || value === undefined ? '' : String(value);
+}
+
+/** What was typed as a value to send. What it makes no sense of, the server tells with a reason. */
+export function sent(setting: SettingReply, text: string): unknown {
+  const trimmed = text.trim();
+  if (setting.kind === 'toggle') return trimmed === 'on';
+  if ((setting.kind === 'whole' || setting.kind === 'advance') && /^-?\d+(\.\d+)?$/.test(trimmed)) {
+    return Number(trimmed);
+  }
+  return setting.kind === 'words' ? text : trimmed;
+}
