@@ -88,9 +88,18 @@ addEventListener('message', (event: MessageEvent<Told>) => {
     const target = document.querySelector(
       `[data-block="${message.id}"],[data-section="${message.id}"],[data-item="${message.id}"]`,
     );
-    target?.scrollIntoView({ block: 'center', behavior: 'instant' });
+    show(target);
   } else turn = turn.then(() => swap(message));
 });
+
+/** Brings something into view: in the middle, or from a little above its start when it is high. */
+function show(target: Element | null) {
+  if (!target) return;
+  const box = target.getBoundingClientRect();
+  const room = window.innerHeight;
+  const above = box.height < room - 40 ? (room - box.height) / 2 : Math.min(96, room / 5);
+  window.scrollTo({ top: window.scrollY + box.top - above, behavior: 'instant' });
+}
 
 /** Tells the bench how wide a classic scrollbar is here. */
 function hello() {

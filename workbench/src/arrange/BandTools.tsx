@@ -22,7 +22,13 @@ export function CutBand() {
         type="button"
         className="foot-button"
         disabled={taken || full}
-        title={full ? `A site has at most ${MOST} bands` : taken ? 'A band begins here already' : undefined}
+        title={
+          full
+            ? `A site has at most ${MOST} bands`
+            : taken
+              ? 'A band begins here already'
+              : undefined
+        }
         onClick={() => dialog.current?.showModal()}
       >
         <Scissors size={14} aria-hidden /> New band from {width} px

@@ -25,7 +25,9 @@ export function Sawtooth({ plot, length }: { readonly plot: Plot; readonly lengt
   const [picked, setPicked] = useState(0);
   const x = tape(length);
   const top = Math.max(plot.most, plot.comfortTo) * 1.12;
-  const y = scaleLinear().domain([0, top]).range([HEIGHT - 4, 8]);
+  const y = scaleLinear()
+    .domain([0, top])
+    .range([HEIGHT - 4, 8]);
   const line = (points: readonly Point[]) =>
     points.map((point) => `${x(point.x).toFixed(1)},${y(point.y).toFixed(1)}`).join(' ');
   const here = plot.segments.findLast((each) => width >= each.fromX && width < each.toX);

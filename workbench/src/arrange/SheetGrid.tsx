@@ -51,7 +51,10 @@ export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
   const band = bandAt(sheet.bands, width);
   const [at, setAt] = useState<Place>({
     row: 0,
-    column: Math.max(0, sheet.bands.findIndex((each) => each.id === band?.id)),
+    column: Math.max(
+      0,
+      sheet.bands.findIndex((each) => each.id === band?.id),
+    ),
   });
   useEffect(() => {
     const row = sheet.rows.findIndex((each) => each.setting === setting);
@@ -179,7 +182,9 @@ export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
             row && (
               <>
                 <OriginMark shape={cell.shape} /> <b>{row.label}</b> {cell.from}
-                {cell.losers.length > 0 && <span className="faint">; without it {cell.losers[0]}</span>}
+                {cell.losers.length > 0 && (
+                  <span className="faint">; without it {cell.losers[0]}</span>
+                )}
                 <span className="faint"> · {row.allowed}</span>
               </>
             )
@@ -197,4 +202,4 @@ const range = (band: Sheet['bands'][number]) =>
     ? `from ${band.from}`
     : band.from === 0
       ? `below ${band.below}`
-      : `${band.from} to below ${band.below}`;
+      : `${band.from} to ${band.below}`;

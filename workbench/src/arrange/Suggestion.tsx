@@ -38,7 +38,6 @@ export function Suggestion({ node, plot, open, onOpen }: Props) {
   }
   const same = counts.every((each) => each.count === each.now);
   return (
-    // biome-ignore lint/a11y/useSemanticElements: a fieldset does not fit a line of text
     <div role="group" aria-label="Suggested counts" className="flex items-center gap-3">
       <span>
         {counts

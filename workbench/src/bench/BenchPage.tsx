@@ -1,13 +1,24 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Redo2, Undo2 } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
-import { useParams } from 'react-router';
-import { api, ask, type PageReply } from '../api/client';
-import { Brand } from '../Brand';
-import { ThemeButton } from '../ThemeButton';
-import { text } from './document';
-import { NARROWEST, WIDEST } from './scale';
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { api, ask, type Catalogue, type PageReply } from '../api/client';
+import { Arrange } from '../arrange/Arrange';
+import { Fill } from '../fill/Fill';
+import { Picking } from '../fill/PicturePicker';
+import { Find } from '../find/Find';
+import { Keys } from '../find/Keys';
+import { PageMap } from '../map/PageMap';
+import { Ship } from '../ship/Ship';
+import { type Bench, BenchContext, STEPS, type Step } from './context';
+import { find, text, walk } from './document';
+import { Ruler } from './Ruler';
+import { Splitter } from './Splitter';
+import { Stage } from './Stage';
 import { Session } from './session';
+import { TopBar } from './TopBar';
+import { useKept } from './useKept';
+import { useKeys } from './useKeys';
+import { useSize } from './useSize';
 
 /** A page on the bench. */
 export function BenchPage() {
@@ -15,7 +26,10 @@ export function BenchPage() {
   const page = useQuery({
     queryKey: ['page', id],
     queryFn: () => ask(api.GET('/api/pages/{id}', { params: { path: { id } } })),
-    staleTime: Number.POSITIVE_INFINITY,
+    staleTime: 0,
+    // A page is taken up once; from there on its session has it.
+    gcTime: 0,
+    refetchOnReconnect: false,
   });
   const catalogue = useQuery({
     queryKey: ['catalogue'],
@@ -23,119 +37,108 @@ export function BenchPage() {
   });
   if (page.isError) return <p className="alert alert-error m-8">{page.error.message}</p>;
   if (!page.data || !catalogue.data) return <p className="p-8">Opening the page…</p>;
-  return <Bench key={id} page={page.data} stage={catalogue.data.stage} />;
+  return <Opened key={id} first={page.data} catalogue={catalogue.data} />;
 }
 
-function Bench({ page, stage }: { readonly page: PageReply; readonly stage: string }) {
-  const session = useMemo(() => new Session(page), [page]);
+interface OpenedProps {
+  readonly first: PageReply;
+  readonly catalogue: Catalogue;
+}
+
+function Opened({ first, catalogue }: OpenedProps) {
+  const [session] = useState(() => new Session(first));
+  useEffect(() => session.start(), [session]);
   const now = useSyncExternalStore(session.subscribe, session.snapshot);
-  const [width, setWidth] = useState(1280);
-  const queries = useQueryClient();
-  const publish = useMutation({
-    mutationFn: () =>
-      ask(api.POST('/api/pages/{id}/releases', { params: { path: { id: page.id } } })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['shelf'] }),
+  const { page } = now;
+  const media = useQuery({
+    queryKey: ['media', page.siteId],
+    queryFn: () =>
+      ask(api.GET('/api/sites/{siteId}/media', { params: { path: { siteId: page.siteId } } })),
   });
-  const title = text(now.page.document.page, 'title');
+  const params = useParams();
+  const step = STEPS.find((each) => each === params.step) ?? 'arrange';
+  const navigate = useNavigate();
+  const [search] = useSearchParams();
+  const [width, setWidth] = useKept('width', 1280);
+  const [share, setShare] = useKept('share', 0.47);
+  const [scrollbar, setScrollbar] = useState(0);
+  const setting = search.get('setting') ?? '';
+  const asked = search.get('at') ?? '';
+  const { document: doc } = page;
+  const chosen = find(doc, asked) ??
+    find(doc, firstChoice(page)) ?? {
+      node: doc.page,
+      parent: undefined,
+      index: 0,
+    };
+
+  const choose = useCallback(
+    (id: string, to?: Step, setting?: string) => {
+      const query = new URLSearchParams({ at: id, ...(setting ? { setting } : {}) });
+      navigate(`/pages/${first.id}/${to ?? step}?${query}`, { replace: to === undefined });
+    },
+    [navigate, first.id, step],
+  );
+  const title = text(doc.page, 'title');
   useEffect(() => {
-    document.title = `${title} · Giostra`;
+    document.title = `${title || 'Untitled'} · Giostra`;
   }, [title]);
+
+  const bench: Bench = {
+    session,
+    now,
+    page,
+    catalogue,
+    media: media.data ?? [],
+    step,
+    chosen,
+    setting,
+    choose,
+    width,
+    setWidth,
+    scrollbar,
+    setScrollbar,
+  };
+  const [opened, setOpened] = useState<'find' | 'keys'>();
+  useKeys(bench, setOpened);
+  const [work, room] = useSize<HTMLDivElement>();
   return (
-    <div className="flex h-full flex-col bg-base-200 text-base-content">
-      <header className="flex h-12 shrink-0 items-center gap-3 border-b border-base-300 bg-base-100 px-4">
-        <Brand />
-        <h1 className="truncate font-semibold">{title || 'Untitled'}</h1>
-        <span className="flex-1" />
-        <label className="flex items-center gap-2">
-          <span>Width</span>
-          <input
-            className="input input-sm w-24"
-            type="number"
-            min={NARROWEST}
-            max={WIDEST}
-            value={width}
-            onChange={(event) => setWidth(event.target.valueAsNumber || NARROWEST)}
-          />
-        </label>
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm btn-square"
-          aria-label="Undo"
-          disabled={!now.page.canUndo}
-          onClick={session.undo}
-        >
-          <Undo2 size={17} />
-        </button>
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm btn-square"
-          aria-label="Redo"
-          disabled={!now.page.canRedo}
-          onClick={session.redo}
-        >
-          <Redo2 size={17} />
-        </button>
-        <ThemeButton />
-        {publish.data && (
-          <a className="link" href={publish.data.address} target="_blank" rel="noreferrer">
-            release {publish.data.line.number} is live
-          </a>
-        )}
-        {publish.isError && <span className="text-error">{publish.error.message}</span>}
-        <button
-          type="button"
-          className="btn btn-primary btn-sm"
-          disabled={publish.isPending}
-          onClick={() => publish.mutate()}
-        >
-          Publish
-        </button>
-      </header>
-      <Stage session={session} pageId={page.id} origin={stage} width={width} title={title} />
-    </div>
+    <BenchContext value={bench}>
+      <Picking>
+        <div className="flex h-full flex-col bg-base-200 text-base-content">
+          <TopBar onOpen={setOpened} />
+          <div className="flex min-h-0 flex-1">
+            <PageMap />
+            <main ref={work} className="relative flex min-w-0 flex-1 flex-col" aria-label={title}>
+              <h1 className="sr-only">{title || 'Untitled'}</h1>
+              {room.width > 0 && (
+                <>
+                  <Ruler length={room.width} />
+                  <div className="flex min-h-0 flex-1 flex-col">
+                    <div className="flex min-h-0 flex-col" style={{ flex: `${share} 1 0` }}>
+                      <Stage />
+                    </div>
+                    <Splitter share={share} onShare={setShare} />
+                    <div className="work" style={{ flex: `${1 - share} 1 0` }}>
+                      {step === 'fill' && <Fill />}
+                      {step === 'arrange' && <Arrange length={room.width} />}
+                      {step === 'ship' && <Ship />}
+                    </div>
+                  </div>
+                </>
+              )}
+            </main>
+          </div>
+        </div>
+        {opened === 'find' && <Find onClose={() => setOpened(undefined)} />}
+        {opened === 'keys' && <Keys onClose={() => setOpened(undefined)} />}
+      </Picking>
+    </BenchContext>
   );
 }
 
-interface StageProps {
-  readonly session: Session;
-  readonly pageId: string;
-  readonly origin: string;
-  readonly width: number;
-  readonly title: string;
-}
-
-/** The compiled page in a frame, shrunk when it is wider than the room for it. */
-function Stage({ session, pageId, origin, width, title }: StageProps) {
-  const box = useRef<HTMLDivElement>(null);
-  const frame = useRef<HTMLIFrameElement>(null);
-  const [room, setRoom] = useState({ width: 0, height: 0 });
-  useEffect(() => {
-    const observer = new ResizeObserver(([entry]) => entry && setRoom(entry.contentRect));
-    if (box.current) observer.observe(box.current);
-    return () => observer.disconnect();
-  }, []);
-  useEffect(
-    () =>
-      session.onSwap((swap) =>
-        frame.current?.contentWindow?.postMessage({ type: 'swap', ...swap }, origin),
-      ),
-    [session, origin],
-  );
-  const scale = room.width > 0 ? Math.min(1, room.width / width) : 1;
-  return (
-    <main ref={box} className="stage-ground relative min-h-0 flex-1 overflow-hidden">
-      <iframe
-        ref={frame}
-        title={`${title} at ${width} px`}
-        src={`${origin}/api/pages/${pageId}/preview/`}
-        className="absolute top-0 origin-top-left border-0 bg-white"
-        style={{
-          width,
-          height: room.height / scale,
-          left: Math.max(0, (room.width - width * scale) / 2),
-          transform: `scale(${scale})`,
-        }}
-      />
-    </main>
-  );
+/** Where work begins when nothing was asked for: the first piece, which is what pages are opened for. */
+function firstChoice(page: PageReply): string {
+  for (const { node } of walk(page.document.page)) if (node.type === 'carousel') return node.id;
+  return page.document.page.id;
 }

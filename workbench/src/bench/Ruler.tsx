@@ -7,9 +7,14 @@ const TICKS = Array.from({ length: 115 }, (_, at) => 280 + at * 20);
 
 /** How far the arrow keys move something on the tape. */
 function stepOf(event: KeyboardEvent): number {
-  const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageUp: 100, PageDown: -100 }[
-    event.key
-  ];
+  const by = {
+    ArrowLeft: -1,
+    ArrowDown: -1,
+    ArrowRight: 1,
+    ArrowUp: 1,
+    PageUp: 100,
+    PageDown: -100,
+  }[event.key];
   return (by ?? 0) * (event.shiftKey ? 10 : 1);
 }
 

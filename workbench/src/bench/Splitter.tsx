@@ -22,7 +22,6 @@ export function Splitter({ share, onShare }: Props) {
     onShare(clamp(share + by));
   }
   return (
-    // biome-ignore lint/a11y/useSemanticElements: an hr cannot be moved; the pattern is Window Splitter
     <div
       role="separator"
       tabIndex={0}

@@ -22,8 +22,8 @@ import { fresh, nameOf, newId, text } from '../bench/document';
 import { pathOf } from '../bench/session';
 import { Grid, type GridCell, type GridRow, type Place } from '../grid/Grid';
 import { kindOf, sent, typed } from '../grid/values';
-import { type Field, pasted } from './paste';
 import { Thumb, usePicker } from './PicturePicker';
+import { type Field, pasted } from './paste';
 
 const shares: Readonly<Record<string, string>> = {
   picture: '92px',
@@ -172,7 +172,10 @@ export function ItemTable({ carousel }: { readonly carousel: NodeBody }) {
             if (from >= 0 && to >= 0) move(from, to);
           }}
         >
-          <SortableContext items={items.map((item) => item.id)} strategy={verticalListSortingStrategy}>
+          <SortableContext
+            items={items.map((item) => item.id)}
+            strategy={verticalListSortingStrategy}
+          >
             <Grid
               label={`Items of ${nameOf(carousel)}`}
               template={template}
@@ -187,7 +190,11 @@ export function ItemTable({ carousel }: { readonly carousel: NodeBody }) {
                 setSays(result.says);
               }}
               shell={(row, _, style, content) => (
-                <SortableRow row={row} style={style} label={nameOf(items.find((i) => i.id === row.id) as NodeBody)}>
+                <SortableRow
+                  row={row}
+                  style={style}
+                  label={nameOf(items.find((i) => i.id === row.id) as NodeBody)}
+                >
                   {content}
                 </SortableRow>
               )}
@@ -212,8 +219,8 @@ export function ItemTable({ carousel }: { readonly carousel: NodeBody }) {
           {current?.invalid ? <span className="text-error">{current.invalid}</span> : says}
         </p>
         <span className="faint">
-          {items.length === 1 ? '1 item' : `${items.length} items`} · type to set · Enter edits · Alt+↑↓
-          moves · Ctrl+V pastes rows
+          {items.length === 1 ? '1 item' : `${items.length} items`} · type to set · Enter edits ·
+          Alt+↑↓ moves · Ctrl+V pastes rows
         </span>
       </footer>
     </>
@@ -242,11 +249,16 @@ interface SortableRowProps {
 }
 
 function SortableRow({ row, label, style, children }: SortableRowProps) {
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
-    useSortable({ id: row.id });
+  const {
+    attributes,
+    listeners,
+    setNodeRef,
+    setActivatorNodeRef,
+    transform,
+    transition,
+    isDragging,
+  } = useSortable({ id: row.id });
   return (
-    // biome-ignore lint/a11y/useFocusableInteractive: its cells take the focus
-    // biome-ignore lint/a11y/useSemanticElements: part of a grid
     <div
       ref={setNodeRef}
       role="row"

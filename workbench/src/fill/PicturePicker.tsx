@@ -88,7 +88,10 @@ export function PicturePicker({ value, label, onPick, onClose }: PickerProps) {
             Close
           </button>
         </div>
-        <p className={add.isError ? 'text-error' : 'faint'} role={add.isError ? 'alert' : undefined}>
+        <p
+          className={add.isError ? 'text-error' : 'faint'}
+          role={add.isError ? 'alert' : undefined}
+        >
           {add.isError ? add.error.message : 'JPEG, PNG or WebP. One can be dropped here, too.'}
         </p>
         <ul className="picker-grid">

@@ -114,7 +114,10 @@ export function Grid(props: Props) {
 
   function key(event: KeyboardEvent) {
     if (editing || !current) return;
-    if (event.target !== event.currentTarget && !(event.target as Element).matches('[role=gridcell]'))
+    if (
+      event.target !== event.currentTarget &&
+      !(event.target as Element).matches('[role=gridcell]')
+    )
       return;
     if (onRowKey?.(event, row)) {
       event.preventDefault();
@@ -163,7 +166,6 @@ export function Grid(props: Props) {
       {each.cells.map((cell, at) => {
         const here = index === row && at === column;
         return (
-          // biome-ignore lint/a11y/useKeyWithClickEvents: the grid listens for the keys of its cells
           <div
             key={cell.path}
             role="gridcell"
@@ -183,7 +185,11 @@ export function Grid(props: Props) {
               }
             }}
           >
-            {here && editing ? <CellField cell={cell} start={editing.start} onDone={done} /> : cell.show}
+            {here && editing ? (
+              <CellField cell={cell} start={editing.start} onDone={done} />
+            ) : (
+              cell.show
+            )}
           </div>
         );
       })}
@@ -196,11 +202,17 @@ export function Grid(props: Props) {
   );
 
   return (
-    // biome-ignore lint/a11y/useSemanticElements: a table cannot stand on the tape's places
-    <div ref={box} role="grid" aria-label={label} className="grid-box" onKeyDown={key} onPaste={paste} tabIndex={-1}>
+    <div
+      ref={box}
+      role="grid"
+      aria-label={label}
+      className="grid-box"
+      onKeyDown={key}
+      onPaste={paste}
+      tabIndex={-1}
+    >
       <div role="row" className="grid-row grid-heads" style={style}>
         {heads.map((head, index) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: heads have no name of their own
           <div key={index} role="columnheader" className="column-head">
             {head}
           </div>
@@ -210,7 +222,12 @@ export function Grid(props: Props) {
         shell ? (
           <Fragment key={each.id}>{shell(each, index, style, cellsOf(each, index))}</Fragment>
         ) : (
-          <div key={each.id} role="row" className={`grid-row ${each.className ?? ''}`} style={style}>
+          <div
+            key={each.id}
+            role="row"
+            className={`grid-row ${each.className ?? ''}`}
+            style={style}
+          >
             {cellsOf(each, index)}
           </div>
         ),

@@ -3,6 +3,7 @@ package giostra.core.snag;
 import giostra.core.band.Bands;
 import giostra.core.band.Refused;
 import giostra.core.band.Require;
+import giostra.core.band.Setting;
 import giostra.core.layout.CarouselBand;
 import giostra.core.layout.CarouselLayout;
 import giostra.core.page.CarouselSettings;
@@ -14,15 +15,17 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Viewport widths at which items are narrower than is comfortable.
+ * Viewport widths at which items are narrower than is comfortable, and could be wider: a single
+ * item in view without a peek is as wide as it can be, and no snag.
  *
+ * @param piece id of the piece
  * @param from first width, in px
  * @param to last width, in px
  * @param band id of the band it lies in
  * @param message what is wrong, with the range
  * @param fixes ways out, the gentlest first
  */
-public record Narrow(int from, int to, String band, String message, List<Fix> fixes) {
+public record Narrow(String piece, int from, int to, String band, String message, List<Fix> fixes) {
 
   /**
    * A way out.
@@ -41,9 +44,13 @@ public record Narrow(int from, int to, String band, String message, List<Fix> fi
     double least = piece.values().get(CarouselSettings.COMFORT_FROM).constantPx();
     var found = new ArrayList<Narrow>();
     for (CarouselBand band : CarouselLayout.of(document, piece, scrollbar).bands()) {
+      if (band.view() == 1 && band.sides() == 0) {
+        continue;
+      }
       for (int[] range : band.itemWidth().ranges(width -> width < least - 1e-6)) {
         found.add(
             new Narrow(
+                piece.id(),
                 range[0],
                 range[1],
                 band.band().id(),
@@ -71,7 +78,15 @@ public record Narrow(int from, int to, String band, String message, List<Fix> fi
               piece.id(), CarouselSettings.IN_VIEW.id(), band.band().id(), (double) fewer);
       addIfPossible(document, fixes, new Fix("show " + fewer, List.of(set)));
     }
+    if (band.sides() > 0) {
+      addIfPossible(
+          document, fixes, new Fix("no peek", List.of(set(piece, band, CarouselSettings.PEEK, 0))));
+    }
     return fixes;
+  }
+
+  private static Edit set(Piece piece, CarouselBand band, Setting<?> setting, double value) {
+    return new Edit.SetValue(piece.id(), setting.id(), band.band().id(), value);
   }
 
   private static void addIfPossible(Document document, List<Fix> fixes, Fix fix) {

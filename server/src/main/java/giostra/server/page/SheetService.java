@@ -19,6 +19,7 @@ import giostra.core.page.Piece;
 import giostra.core.page.Site;
 import giostra.core.snag.Narrow;
 import giostra.core.snag.NoEffect;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -83,7 +84,7 @@ final class SheetService {
   record Bad(int from, int to, String band, String message, List<FixReply> fixes) {}
 
   /** A way out, as edits. */
-  record FixReply(String label, JsonNode edits) {}
+  record FixReply(String label, @Schema(implementation = Bodies.EditBody[].class) JsonNode edits) {}
 
   /** How many to show in a band. */
   record Suggested(String band, int now, int count) {}

@@ -1,0 +1,44 @@
+import { useEffect, useRef } from 'react';
+import { type Bench, bandAt, columnsOf, type Step } from './context';
+
+/** The number of each step; those of steps still to come are left free. */
+export const stepKeys: Readonly<Record<string, Step>> = { 1: 'fill', 2: 'arrange', 6: 'ship' };
+
+const typing = (target: EventTarget | null) =>
+  target instanceof Element && target.closest('input, textarea, select, dialog') !== null;
+
+/** The keys that work wherever one is on the bench. */
+export function useKeys(bench: Bench, open: (what: 'find' | 'keys') => void) {
+  const latest = useRef(bench);
+  latest.current = bench;
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (event.defaultPrevented) return;
+      const { session, page, width, setWidth, choose, chosen } = latest.current;
+      const command = event.ctrlKey || event.metaKey;
+      const key = event.key.toLowerCase();
+      const inText = typing(event.target);
+      if (command && key === 'k') open('find');
+      else if (inText) return;
+      else if (command && key === 'z') (event.shiftKey ? session.redo : session.undo)();
+      else if (command && key === 'y') session.redo();
+      else if (command || event.altKey) return;
+      else if (event.key === '?') open('keys');
+      else if (event.key === '[' || event.key === ']') {
+        const columns = columnsOf(page);
+        const at = columns.findIndex((band) => band.id === bandAt(columns, width)?.id);
+        const next = columns[at + (event.key === ']' ? 1 : -1)];
+        if (next) setWidth(next.from === 0 ? 390 : next.from);
+      } else {
+        // A number typed in a cell or on the ruler is a value, not a step.
+        const busy = event.target instanceof Element && event.target.closest('[role=grid], .ruler');
+        const step = busy ? undefined : stepKeys[event.key];
+        if (!step) return;
+        choose(chosen.node.id, step);
+      }
+      event.preventDefault();
+    };
+    addEventListener('keydown', press);
+    return () => removeEventListener('keydown', press);
+  }, [open]);
+}

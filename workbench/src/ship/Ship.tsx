@@ -1,0 +1,165 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Download, ExternalLink, Undo2 } from 'lucide-react';
+import { useState } from 'react';
+import { api, ask, type Release } from '../api/client';
+import { useBench } from '../bench/context';
+
+const size = (bytes: number) =>
+  bytes < 1000
+    ? `${bytes} B`
+    : bytes < 1_000_000
+      ? `${(bytes / 1000).toFixed(1)} kB`
+      : `${(bytes / 1_000_000).toFixed(2)} MB`;
+
+const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+/** Releases: what is live, what is in it, how to take it along and how to go back. */
+export function Ship() {
+  const { page } = useBench();
+  const queries = useQueryClient();
+  const releases = useQuery({
+    queryKey: ['releases', page.id],
+    queryFn: () => ask(api.GET('/api/pages/{id}/releases', { params: { path: { id: page.id } } })),
+  });
+  const [picked, setPicked] = useState<number>();
+  const back = useMutation({
+    mutationFn: (number: number) =>
+      ask(
+        api.POST('/api/pages/{id}/releases/{number}/live', {
+          params: { path: { id: page.id, number } },
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['releases', page.id] }),
+  });
+  if (releases.isError) return <p className="p-6 text-error">{releases.error.message}</p>;
+  if (!releases.data) return <p className="faint p-6">Reading the releases…</p>;
+  const live = releases.data.find((each) => each.line.live);
+  const shown = releases.data.find((each) => each.line.number === picked) ?? live;
+  if (!live || !shown) {
+    return (
+      <section aria-label="Ship" className="p-6">
+        <p className="font-serif text-xl">Nothing is published yet.</p>
+        <p className="faint mt-1 mb-4">
+          Publish makes a release of the page exactly as the stage shows it: plain files that never
+          change.
+        </p>
+        <Bundle id={page.id} />
+      </section>
+    );
+  }
+  const edits = page.revision - live.line.revision;
+  return (
+    <section aria-label="Ship" className="ship">
+      <div className="ship-live">
+        <p className="font-serif text-xl">
+          Release {live.line.number} is <span className="text-success">live</span>
+        </p>
+        <p className="faint">
+          {edits === 0
+            ? 'It is the page as it stands here.'
+            : `${edits === 1 ? 'One change' : `${edits} changes`} since; publish to let visitors see ${edits === 1 ? 'it' : 'them'}.`}
+        </p>
+        <p className="ship-actions">
+          <a className="btn btn-sm" href={live.address} target="_blank" rel="noreferrer">
+            <ExternalLink size={15} aria-hidden /> Open the live page
+          </a>
+          <Bundle id={page.id} />
+        </p>
+        <p className="faint">
+          The bundle is the live release as plain files. It works from any web server, and opened
+          from disk.
+        </p>
+      </div>
+      <ReleaseList
+        releases={releases.data}
+        shown={shown.line.number}
+        onPick={setPicked}
+        onBack={(number) => back.mutate(number)}
+      />
+      <Files release={shown} />
+      {back.isError && (
+        <p role="alert" className="text-error">
+          {back.error.message}
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Bundle({ id }: { readonly id: string }) {
+  return (
+    <a className="btn btn-sm" href={`/api/pages/${id}/bundle.zip`} download>
+      <Download size={15} aria-hidden /> Download the bundle
+    </a>
+  );
+}
+
+interface ListProps {
+  readonly releases: readonly Release[];
+  readonly shown: number;
+  onPick(number: number): void;
+  onBack(number: number): void;
+}
+
+function ReleaseList({ releases, shown, onPick, onBack }: ListProps) {
+  return (
+    <div className="ship-list">
+      <h2 className="ship-head">Releases</h2>
+      <ul>
+        {releases.map(({ line }) => (
+          <li key={line.number} className="ship-line">
+            <button
+              type="button"
+              className="ship-pick"
+              aria-pressed={line.number === shown}
+              onClick={() => onPick(line.number)}
+            >
+              <b>{line.number}</b>
+              <span>{when.format(new Date(line.createdAt))}</span>
+              <span className={line.live ? 'text-success' : 'faint'}>
+                {line.live ? 'live' : ''}
+              </span>
+            </button>
+            {!line.live && (
+              <button
+                type="button"
+                className="tool"
+                aria-label={`Bring release ${line.number} back`}
+                title={`Bring release ${line.number} back: visitors see it again`}
+                onClick={() => onBack(line.number)}
+              >
+                <Undo2 size={15} aria-hidden />
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function Files({ release }: { readonly release: Release }) {
+  return (
+    <div className="ship-files">
+      <h2 className="ship-head">Files of release {release.line.number}</h2>
+      <table className="w-full">
+        <thead>
+          <tr className="faint">
+            <th>File</th>
+            <th className="text-right">Size</th>
+            <th className="text-right">Gzipped</th>
+          </tr>
+        </thead>
+        <tbody>
+          {release.files.map((file) => (
+            <tr key={file.path}>
+              <td className="truncate">{file.path}</td>
+              <td className="faint text-right">{size(file.bytes)}</td>
+              <td className="w-24 text-right">{size(file.gzip)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
