@@ -10,10 +10,13 @@ package giostra.core.band;
  * @param density device px per CSS px
  */
 public record Viewport(double width, double height, double scrollbar, double density) {
+  /** No classic scrollbar is wider, in px. Common practice, no source. */
+  public static final double WIDEST_SCROLLBAR = 40;
+
   public Viewport {
     Require.above(0, "viewport width (px)", width);
     Require.above(0, "viewport height (px)", height);
-    Require.within(0, 40, "scrollbar (px)", scrollbar);
+    Require.within(0, WIDEST_SCROLLBAR, "scrollbar (px)", scrollbar);
     Require.within(0.25, 8, "density", density);
   }
 

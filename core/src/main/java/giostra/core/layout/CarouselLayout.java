@@ -3,6 +3,7 @@ package giostra.core.layout;
 import giostra.core.band.Band;
 import giostra.core.band.Length;
 import giostra.core.band.Setting;
+import giostra.core.band.Viewport;
 import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
 import giostra.core.fit.Suggestion;
@@ -13,6 +14,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Piece;
 import giostra.core.page.SectionSettings.Extent;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * A carousel over all bands.
@@ -79,17 +81,7 @@ public record CarouselLayout(List<CarouselBand> bands) {
           Containers.inSection(document, piece.id())
               ? value(CarouselSettings.EXTENT)
               : Extent.MEASURE;
-      Piecewise room = Containers.room(document, piece.id(), extent, band, scrollbar);
-      Piecewise outer = room.min(room.through(Line.of(value(CarouselSettings.WIDTH))));
-      Axis axis = value(CarouselSettings.AXIS);
-      Length height = value(CarouselSettings.TRACK_HEIGHT);
-      Line beside =
-          CarouselBand.besideArrows(
-              value(CarouselSettings.ARROWS), moves, value(CarouselSettings.ARROW_DISTANCE));
-      Piecewise inner =
-          axis == Axis.ACROSS
-              ? outer.through(beside).atLeast(0)
-              : outer.through(new Line(0, height.constantPx()));
+      Piecewise outer = outer(extent, scrollbar);
       CarouselBand made =
           new CarouselBand(
               band,
@@ -101,8 +93,8 @@ public record CarouselLayout(List<CarouselBand> bands) {
               moves && !peek.isZero() ? sides : 0,
               value(CarouselSettings.STRIDE).in(view),
               false,
-              axis,
-              height,
+              value(CarouselSettings.AXIS),
+              value(CarouselSettings.TRACK_HEIGHT),
               value(CarouselSettings.FEW),
               value(CarouselSettings.EQUAL_HEIGHTS),
               extent,
@@ -115,16 +107,36 @@ public record CarouselLayout(List<CarouselBand> bands) {
               value(CarouselSettings.MARKS),
               value(CarouselSettings.MARK_DISTANCE),
               outer,
-              inner);
+              inner(outer, moves));
       return value(CarouselSettings.ENDLESS) && loopsEverywhere(made) ? looping(made) : made;
     }
 
-    /** The condition is linear in the inner width, so its ends decide. */
-    private static boolean loopsEverywhere(CarouselBand band) {
-      return band.moves()
-          && band.inner().segments().stream()
+    private Piecewise outer(Extent extent, double scrollbar) {
+      Piecewise room = Containers.room(document, piece.id(), extent, band, scrollbar);
+      return room.min(room.through(Line.of(value(CarouselSettings.WIDTH))));
+    }
+
+    private Piecewise inner(Piecewise outer, boolean moves) {
+      if (value(CarouselSettings.AXIS) == Axis.DOWN) {
+        return outer.through(new Line(0, value(CarouselSettings.TRACK_HEIGHT).constantPx()));
+      }
+      Line beside =
+          CarouselBand.besideArrows(
+              value(CarouselSettings.ARROWS), moves, value(CarouselSettings.ARROW_DISTANCE));
+      return outer.through(beside).atLeast(0);
+    }
+
+    /**
+     * What is compiled cannot know the visitor's scrollbar, so it must be possible without one and
+     * with the widest. The condition is linear in the inner width: the ends of segments decide.
+     */
+    private boolean loopsEverywhere(CarouselBand made) {
+      return made.moves()
+          && Stream.of(0.0, Viewport.WIDEST_SCROLLBAR)
+              .map(scrollbar -> inner(outer(made.extent(), scrollbar), true))
+              .flatMap(inner -> inner.segments().stream())
               .allMatch(
-                  s -> loops(band, s.line().at(s.from())) && loops(band, s.line().at(s.below())));
+                  s -> loops(made, s.line().at(s.from())) && loops(made, s.line().at(s.below())));
     }
 
     private static boolean loops(CarouselBand band, double inner) {

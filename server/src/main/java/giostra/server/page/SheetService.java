@@ -3,6 +3,7 @@ package giostra.server.page;
 import giostra.core.band.Band;
 import giostra.core.band.Require;
 import giostra.core.band.Setting;
+import giostra.core.band.Viewport;
 import giostra.core.fit.Piecewise;
 import giostra.core.format.EditJson;
 import giostra.core.layout.CarouselBand;
@@ -90,7 +91,7 @@ final class SheetService {
   record Suggested(String band, int now, int count) {}
 
   static Sheet sheet(Document document, String nodeId, double scrollbar) {
-    Require.within(0, 40, "scrollbar", scrollbar);
+    Require.within(0, Viewport.WIDEST_SCROLLBAR, "scrollbar (px)", scrollbar);
     Node node = PageService.node(document, nodeId);
     List<Band> bands = document.bands().all();
     Map<String, NoEffect> notes =

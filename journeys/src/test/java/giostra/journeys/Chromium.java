@@ -1,0 +1,120 @@
+package giostra.journeys;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.extension.AfterEachCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+
+/**
+ * Debian's Chromium, headless. A test takes a {@link Page} of 1280 x 800, or the whole of it to
+ * open others; what it opened is closed after it, and an error that a page threw fails it.
+ */
+public final class Chromium implements ParameterResolver, AfterEachCallback {
+  private static final ExtensionContext.Namespace NAMESPACE =
+      ExtensionContext.Namespace.create(Chromium.class);
+  private static final List<String> FLAGS =
+      List.of(
+          "--no-sandbox",
+          "--disable-gpu",
+          "--disable-background-networking",
+          "--disable-component-update",
+          "--disable-sync",
+          "--no-first-run");
+
+  /** One browser for all tests, and what the test that runs has opened. */
+  static final class Open implements AutoCloseable {
+    private final Playwright playwright =
+        Playwright.create(
+            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private final Map<Boolean, Browser> browsers = new HashMap<>();
+    private final List<BrowserContext> contexts = new ArrayList<>();
+    private final List<String> errors = new ArrayList<>();
+
+    private Browser browser(boolean scrollbars) {
+      return browsers.computeIfAbsent(
+          scrollbars,
+          shown -> {
+            var options =
+                new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(FLAGS);
+            return playwright
+                .chromium()
+                .launch(
+                    shown ? options.setIgnoreDefaultArgs(List.of("--hide-scrollbars")) : options);
+          });
+    }
+
+    /** A page of a window of its own. */
+    Page page(Browser.NewContextOptions options) {
+      return page(options, false);
+    }
+
+    /** A page of a window of its own, with classic scrollbars or with none. */
+    Page page(Browser.NewContextOptions options, boolean scrollbars) {
+      BrowserContext context = browser(scrollbars).newContext(options);
+      context.setDefaultTimeout(15_000);
+      contexts.add(context);
+      return watched(context.newPage());
+    }
+
+    Page watched(Page page) {
+      page.onPageError(errors::add);
+      return page;
+    }
+
+    /** A page of that size. */
+    Page page(int width, int height) {
+      return page(new Browser.NewContextOptions().setViewportSize(width, height));
+    }
+
+    private void finish() {
+      contexts.forEach(BrowserContext::close);
+      contexts.clear();
+      List<String> all = List.copyOf(errors);
+      errors.clear();
+      if (!all.isEmpty()) {
+        throw new AssertionError("errors on the page: " + all);
+      }
+    }
+
+    @Override
+    public void close() {
+      playwright.close();
+    }
+  }
+
+  private static Open open(ExtensionContext context) {
+    return context
+        .getRoot()
+        .getStore(NAMESPACE)
+        .getOrComputeIfAbsent("open", _ -> new Open(), Open.class);
+  }
+
+  @Override
+  public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
+    Class<?> type = parameter.getParameter().getType();
+    return type == Page.class || type == Open.class;
+  }
+
+  @Override
+  public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
+    Open open = open(context);
+    return parameter.getParameter().getType() == Open.class ? open : open.page(1280, 800);
+  }
+
+  @Override
+  public void afterEach(ExtensionContext context) {
+    open(context).finish();
+  }
+}

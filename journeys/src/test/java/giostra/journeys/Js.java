@@ -1,0 +1,30 @@
+package giostra.journeys;
+
+import com.microsoft.playwright.Frame;
+import com.microsoft.playwright.Page;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Asks a page something in JavaScript and reads the answer as JSON. */
+final class Js {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private Js() {}
+
+  /** What a function answers; it may be asynchronous. */
+  static JsonNode ask(Page page, String function, @Nullable Object argument) {
+    return ask(page.mainFrame(), function, argument);
+  }
+
+  /** As {@link #ask(Page, String, Object)}, in a frame. */
+  static JsonNode ask(Frame frame, String function, @Nullable Object argument) {
+    String wrapped = "async (given) => JSON.stringify((await (" + function + ")(given)) ?? null)";
+    return JSON.readTree(String.valueOf(frame.evaluate(wrapped, argument)));
+  }
+
+  /** A number that a function answers. */
+  static double number(Page page, String function, @Nullable Object argument) {
+    return ask(page, function, argument).asDouble();
+  }
+}

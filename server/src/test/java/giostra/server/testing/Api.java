@@ -1,0 +1,160 @@
+package giostra.server.testing;
+
+import giostra.core.format.DocumentJson;
+import giostra.core.format.EditJson;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.JsonNodeFactory;
+
+/** The application as other tools see it: over HTTP. */
+public final class Api {
+  /** The demo page. */
+  public static final String DEMO = "velluta-evenings-at-velluta";
+
+  /** The path of the demo's live page. */
+  public static final String LIVE_DEMO = "/live/velluta/evenings-at-velluta/";
+
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+  private static final JsonNodeFactory MAKE = JsonNodeFactory.instance;
+  private final HttpClient client =
+      HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).build();
+  private final String base;
+
+  /**
+   * Talks to a running application.
+   *
+   * @param base its address, without a slash at the end
+   */
+  public Api(String base) {
+    this.base = base;
+  }
+
+  /** An answer: its status, its body as JSON where it is some. */
+  public record Answer(int status, JsonNode json, byte[] bytes, HttpResponse<byte[]> raw) {
+    /** The body as text. */
+    public String text() {
+      return new String(bytes, StandardCharsets.UTF_8);
+    }
+
+    /** A header, or an empty string. */
+    public String header(String name) {
+      return raw.headers().firstValue(name).orElse("");
+    }
+  }
+
+  /** The address of a path. */
+  public String at(String path) {
+    return base + path;
+  }
+
+  /** Gets. */
+  public Answer get(String path, String... headers) {
+    return send(
+        HttpRequest.newBuilder(URI.create(path.startsWith("http") ? path : at(path))), headers);
+  }
+
+  /** Posts JSON; null posts nothing. */
+  public Answer post(String path, @Nullable Object body, String... headers) {
+    String text = body == null ? "" : body instanceof String s ? s : JSON.writeValueAsString(body);
+    return send(
+        HttpRequest.newBuilder(URI.create(at(path)))
+            .header("Content-Type", "application/json")
+            .POST(BodyPublishers.ofString(text)),
+        headers);
+  }
+
+  /** Uploads a file to a site. */
+  public Answer upload(String site, String name, byte[] bytes) {
+    String boundary = "giostra-boundary-42";
+    String head =
+        "--%s\r\nContent-Disposition: form-data; name=\"file\"; filename=\"%s\"\r\nContent-Type: application/octet-stream\r\n\r\n"
+            .formatted(boundary, name);
+    byte[] start = head.getBytes(StandardCharsets.UTF_8);
+    byte[] end = ("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8);
+    return send(
+        HttpRequest.newBuilder(URI.create(at("/api/sites/" + site + "/media")))
+            .header("Content-Type", "multipart/form-data; boundary=" + boundary)
+            .POST(BodyPublishers.ofByteArrays(List.of(start, bytes, end))));
+  }
+
+  /** Makes a site; its id. */
+  public String newSite(String name) {
+    return post("/api/sites", Map.of("name", name)).json().path("id").asString();
+  }
+
+  /** Makes a page of a document on a site of its own; its id. */
+  public String newPage(Document document) {
+    return newPage(newSite("Site " + System.nanoTime()), document);
+  }
+
+  /** Makes a page of a document; its id. */
+  public String newPage(String site, Document document) {
+    var body = MAKE.objectNode();
+    body.set("document", DocumentJson.write(document));
+    Answer answer = post("/api/sites/" + site + "/pages", body.toString());
+    if (answer.status() != 201) {
+      throw new IllegalStateException(answer.text());
+    }
+    return answer.json().path("id").asString();
+  }
+
+  /** A page as it stands. */
+  public JsonNode page(String id) {
+    return get("/api/pages/" + id).json();
+  }
+
+  /** The document of a page as it stands. */
+  public Document document(String id) {
+    return DocumentJson.read(get("/api/pages/" + id + "/document").text());
+  }
+
+  /** Edits a page on a revision. */
+  public Answer edit(String id, int revision, Edit... edits) {
+    var body = MAKE.objectNode().put("revision", revision);
+    body.set("edits", EditJson.write(List.of(edits)));
+    return post("/api/pages/" + id + "/edits", body.toString());
+  }
+
+  /** Publishes a page; the address of the live page. */
+  public String publish(String id) {
+    return at(post("/api/pages/" + id + "/releases", null).json().path("address").asString());
+  }
+
+  /** The origin of the stage. */
+  public String stage() {
+    return get("/api/catalogue").json().path("stage").asString();
+  }
+
+  private Answer send(HttpRequest.Builder request, String... headers) {
+    if (headers.length > 0) {
+      request.headers(headers);
+    }
+    try {
+      HttpResponse<byte[]> raw =
+          client.send(request.timeout(Duration.ofSeconds(30)).build(), BodyHandlers.ofByteArray());
+      boolean json = raw.headers().firstValue("content-type").orElse("").contains("json");
+      JsonNode body = json ? JSON.readTree(raw.body()) : MAKE.missingNode();
+      return new Answer(raw.statusCode(), body, raw.body(), raw);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+}
