@@ -141,18 +141,23 @@ export function carousel(root: HTMLElement): () => void {
   }
   let aim = 0;
 
+  /** Comes to rest where the speed leads; a flick goes on to the next stop at least. */
   function settle(speed: number, cause: Cause) {
     if (!track) return;
     let to = stopAt(track, position + speed * MOMENTUM);
     let place = nearest(track, track.offsets[to] ?? 0, position + speed * MOMENTUM);
-    if (Math.abs(speed) > FLICK && (place - position) * speed < 0) {
-      const ahead = (to + Math.sign(speed) + band.starts.length) % band.starts.length;
+    // Beyond where a change was going that the finger caught: quick flicks add up.
+    const past = caught && (aim - position) * speed > 0 ? aim : position;
+    const count = band.starts.length;
+    for (let tries = 0; Math.abs(speed) > FLICK && tries < 2; tries++) {
+      if ((place - past) * speed > (past === aim ? 1e-3 : 0)) break;
+      const ahead = (to + Math.sign(speed) + count) % count;
       const there = nearest(track, track.offsets[ahead] ?? 0, place);
-      if ((there - place) * speed > 0) {
-        to = ahead;
-        place = there;
-      }
+      if ((there - place) * speed <= 0) break;
+      to = ahead;
+      place = there;
     }
+    caught = false;
     aim = place;
     root.removeAttribute('data-drag');
     go(to, place, cause, speed);
@@ -167,8 +172,10 @@ export function carousel(root: HTMLElement): () => void {
     const held = track.band.loops ? raw : Math.min(Math.max(0, raw), last);
     draw(held + (raw - held) * STRETCH);
   }
+  let caught = false;
   function grab() {
     const moving = halt !== undefined;
+    caught = moving;
     ready();
     halt?.();
     halt = undefined;

@@ -81,12 +81,17 @@ export function follow(
       }
       if (Math.abs(dx) < slop) return;
       dragging = true;
-      last = event.clientX;
+      // From where it began to count, so that little is lost and nothing jumps.
+      last = from.x + Math.sign(dx) * slop;
       view.setPointerCapture(event.pointerId);
     }
     trail.push({ x: event.clientX, at: event.timeStamp });
     sink.move((event.clientX - last) * way());
     last = event.clientX;
+  });
+  // A drag that has begun across stays one, however the finger wanders: no pan may take it over.
+  on('touchmove', (event) => dragging && event.cancelable && event.preventDefault(), {
+    passive: false,
   });
   on('pointerup', (event) => {
     if (event.pointerId === id) end(dragging ? speedAt(event.timeStamp) : 0);
@@ -102,7 +107,8 @@ export function follow(
     (event) => {
       if (!swallow) return;
       event.preventDefault();
-      event.stopPropagation();
+      // The view listens for clicks itself.
+      event.stopImmediatePropagation();
     },
     { capture: true },
   );
