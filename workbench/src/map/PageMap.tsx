@@ -16,7 +16,7 @@ import {
 import { type KeyboardEvent, type ReactNode, useState } from 'react';
 import type { NodeBody } from '../api/client';
 import { columnsOf, useBench } from '../bench/context';
-import { find, fresh, nameOf } from '../bench/document';
+import { find, fresh, nameOf, siteNode } from '../bench/document';
 import { CarouselSign } from './CarouselSign';
 import { Chooser } from './Chooser';
 
@@ -81,6 +81,7 @@ export function PageMap() {
     <nav aria-label="Page map" className="map">
       {/* biome-ignore lint/a11y/noStaticElementInteractions: keys of the rows within */}
       <div className="map-rows" onKeyDown={key}>
+        <Row node={siteNode(page.document)} depth={0} className="map-page" />
         <Row node={root} depth={0} className="map-page" />
         <GapLine at={{ parent: root, index: 0 }} onAdd={setGap} />
         {(root.children ?? []).map((section, at) => (

@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -37,8 +38,13 @@ public final class Chromium implements ParameterResolver, AfterEachCallback {
         Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
     private final Map<Boolean, Browser> browsers = new HashMap<>();
+    private final Map<String, Page> kept = new HashMap<>();
     private final List<BrowserContext> contexts = new ArrayList<>();
     private final List<String> errors = new ArrayList<>();
+
+    Open() {
+      PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
+    }
 
     private Browser browser(boolean scrollbars) {
       return browsers.computeIfAbsent(
@@ -71,6 +77,22 @@ public final class Chromium implements ParameterResolver, AfterEachCallback {
     Page watched(Page page) {
       page.onPageError(errors::add);
       return page;
+    }
+
+    /**
+     * A page that stays open from one test to the next, for journeys of many short ways.
+     *
+     * @param name the same name gives the same page
+     */
+    Page kept(String name) {
+      return kept.computeIfAbsent(
+          name,
+          _ -> {
+            var options = new Browser.NewContextOptions().setViewportSize(1280, 800);
+            BrowserContext context = browser(false).newContext(options);
+            context.setDefaultTimeout(15_000);
+            return watched(context.newPage());
+          });
     }
 
     /** A page of that size. */

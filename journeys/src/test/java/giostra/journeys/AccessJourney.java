@@ -1,0 +1,112 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Page;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.io.ByteArrayInputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import nu.validator.client.EmbeddedValidator;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/**
+ * The bench and the published pages against axe-core's rules for WCAG 2.2 AA and best practices,
+ * and against the Nu HTML checker.
+ */
+@ExtendWith({Giostra.class, Chromium.class})
+class AccessJourney {
+  private static final List<String> RULES =
+      List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice");
+
+  @ParameterizedTest
+  @ValueSource(ints = {1280, 768, 390})
+  void axeFindsNothingOnTheLivePage(int width, Api api, Chromium.Open chromium) {
+    Page page = chromium.page(width, 800);
+    page.navigate(api.at(Api.LIVE_DEMO));
+    page.waitForSelector("[data-live]");
+    assertThat(found(page)).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "fill, paper",
+    "arrange, paper",
+    "ship, paper",
+    "fill, lamp",
+    "arrange, lamp",
+    "ship, lamp"
+  })
+  void axeFindsNothingOnTheBench(String step, String theme, Api api, Chromium.Open chromium) {
+    Page page = chromium.page(1280, 800);
+    page.addInitScript("localStorage.setItem('giostra.theme', '" + theme + "')");
+    Bench.open(page, api, Api.DEMO, step, "words").stage();
+    page.waitForTimeout(500);
+    assertThat(found(page, "iframe")).isEmpty();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"paper", "lamp"})
+  void axeFindsNothingOnTheShelf(String theme, Api api, Chromium.Open chromium) {
+    Page page = chromium.page(1280, 800);
+    page.addInitScript("localStorage.setItem('giostra.theme', '" + theme + "')");
+    page.navigate(api.at("/"));
+    page.waitForSelector("h2");
+    assertThat(found(page, "iframe")).isEmpty();
+  }
+
+  @Test
+  void axeFindsNothingInTheDialogs(Api api, Chromium.Open chromium) {
+    Page page = chromium.page(1280, 800);
+    Bench bench = Bench.open(page, api, Api.DEMO, "fill", "words");
+    bench.stage();
+    page.keyboard().press("?");
+    assertThat(found(page, "iframe")).as("the list of keys").isEmpty();
+    page.keyboard().press("Escape");
+    page.keyboard().press("Control+k");
+    page.waitForSelector("dialog[open] [cmdk-input]");
+    assertThat(found(page, "iframe")).as("find").isEmpty();
+    page.keyboard().press("Escape");
+    page.getByLabel("Add a section at the top").click();
+    assertThat(found(page, "iframe")).as("the chooser").isEmpty();
+  }
+
+  @Test
+  void theNuCheckerFindsNothingOnTheLivePage(Api api) throws Exception {
+    // Source: the Nu HTML checker, for the HTML standard.
+    String html = api.get(Api.LIVE_DEMO).text();
+    var validator = new EmbeddedValidator();
+    validator.setOutputFormat(EmbeddedValidator.OutputFormat.TEXT);
+    String says =
+        validator.validate(new ByteArrayInputStream(html.getBytes(StandardCharsets.UTF_8)));
+    assertThat(says).doesNotContain("error:").doesNotContain("warning:");
+    String wrong = html.replace("<main>", "<main><p><div></p>");
+    assertThat(validator.validate(new ByteArrayInputStream(wrong.getBytes(StandardCharsets.UTF_8))))
+        .as("the checker at work")
+        .contains("error");
+  }
+
+  private static List<String> found(Page page, String... but) {
+    var axe = new AxeBuilder(page).withTags(RULES);
+    for (String selector : but) {
+      axe = axe.exclude(selector);
+    }
+    return axe.analyze().getViolations().stream()
+        .map(rule ->
+            rule.getId()
+                + ": "
+                + rule.getHelp()
+                + " at "
+                + rule.getNodes().stream()
+                    .limit(3)
+                    .map(node -> node.getTarget() + " " + node.getHtml())
+                    .toList())
+        .toList();
+  }
+}

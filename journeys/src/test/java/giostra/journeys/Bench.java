@@ -1,0 +1,99 @@
+package giostra.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Frame;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import giostra.server.testing.Api;
+import java.util.regex.Pattern;
+
+/** The bench as somebody in front of it uses it. */
+final class Bench {
+  private final Page page;
+
+  Bench(Page page) {
+    this.page = page;
+  }
+
+  /** Opens a page at a step, with something chosen. */
+  static Bench open(Page page, Api api, String id, String step, String node) {
+    page.navigate(api.at("/pages/" + id + "/" + step + "?at=" + node));
+    var bench = new Bench(page);
+    assertThat(page.getByText("saved", new Page.GetByTextOptions().setExact(true))).isVisible();
+    return bench;
+  }
+
+  Page page() {
+    return page;
+  }
+
+  /** A cell of the sheet or the table of items. */
+  Locator cell(String node, String setting, String band) {
+    return page.locator("[data-path='" + node + "/" + setting + "/" + band + "']");
+  }
+
+  /** Types into a cell, or picks in it, with the keyboard alone. */
+  void set(String node, String setting, String band, String value) {
+    Locator cell = cell(node, setting, band);
+    cell.focus();
+    page.keyboard().press("F2");
+    Locator field = cell.locator("input, textarea, select");
+    if (field.count() == 0) {
+      return;
+    }
+    if (field.evaluate("field => field.tagName").equals("SELECT")) {
+      field.selectOption(value);
+    } else {
+      field.fill(value);
+      field.press("Enter");
+    }
+  }
+
+  /** Fills a field of a form. */
+  void fill(String label, String value) {
+    Locator field =
+        page.locator(".form").getByLabel(label, new Locator.GetByLabelOptions().setExact(true));
+    if (field.evaluate("field => field.tagName").equals("SELECT")) {
+      field.selectOption(value);
+    } else {
+      field.fill(value);
+      field.blur();
+    }
+  }
+
+  /** Takes a picture in the open picker. */
+  void pick(String name) {
+    page.locator("dialog[open] .picker-one")
+        .filter(new Locator.FilterOptions().setHasText(name))
+        .click();
+  }
+
+  /** Waits until the server has everything. */
+  void saved() {
+    page.waitForFunction(
+        "() => [...document.querySelectorAll('.topbar [aria-live]')].some((e) => e.textContent === 'saved')"
+            + " && !Object.keys(localStorage).some((key) => key.startsWith('giostra.kept.'))");
+  }
+
+  Locator button(String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  /** Publishes and waits until it is said to be live. */
+  void publish() {
+    button("Publish").click();
+    assertThat(page.locator(".ship-live"))
+        .containsText(Pattern.compile("It is the page as it stands here"));
+  }
+
+  /** The frame that has the stage. */
+  Frame stage() {
+    page.waitForSelector("iframe");
+    Frame stage = page.querySelector("iframe").contentFrame();
+    stage.waitForSelector("main");
+    return stage;
+  }
+}

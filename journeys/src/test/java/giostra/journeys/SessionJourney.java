@@ -1,0 +1,158 @@
+package giostra.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Page;
+import giostra.core.page.Document;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Between the screen and the server: two windows, no network, and a stage that never drifts. */
+@ExtendWith({Giostra.class, Chromium.class})
+class SessionJourney {
+  private static final int EDITS = 200;
+
+  @Test
+  void twoWindowsThatSetDifferentValuesBothKeepTheirs(Api api, Chromium.Open chromium) {
+    String id = api.newPage(Subject.document());
+    Bench first = Bench.open(chromium.page(1280, 800), api, id, "arrange", "cards");
+    Bench second = Bench.open(chromium.page(1280, 800), api, id, "arrange", "cards");
+    first.set("cards", "gap", "desktop", "31px");
+    first.saved();
+    second.set("cards", "inView", "desktop", "2");
+    second.saved();
+    assertThat(api.get("/api/pages/" + id + "/document").text())
+        .contains("\"31px\"")
+        .contains("\"inView\":{\"desktop\":2}");
+    assertThat(second.cell("cards", "gap", "desktop")).containsText("31px");
+  }
+
+  @Test
+  void twoWindowsThatSetTheSameValueAreAsked(Api api, Chromium.Open chromium) {
+    String id = api.newPage(Subject.document());
+    Bench first = Bench.open(chromium.page(1280, 800), api, id, "arrange", "cards");
+    Bench second = Bench.open(chromium.page(1280, 800), api, id, "arrange", "cards");
+    first.set("cards", "gap", "desktop", "31px");
+    first.saved();
+    second.set("cards", "gap", "desktop", "17px");
+    var dialog = second.page().locator("dialog[open]");
+    assertThat(dialog).containsText("Changed in two windows");
+    assertThat(dialog).containsText("17px");
+    assertThat(dialog).containsText("31px");
+    second.button("Keep mine").click();
+    second.saved();
+    assertThat(api.get("/api/pages/" + id + "/document").text()).contains("\"17px\"");
+  }
+
+  @Test
+  void whatIsTypedWithoutANetworkIsKeptAndSentLater(Api api, Chromium.Open chromium) {
+    String id = api.newPage(Subject.document());
+    Page page = chromium.page(1280, 800);
+    Bench bench = Bench.open(page, api, id, "arrange", "cards");
+    BrowserContext context = page.context();
+    context.setOffline(true);
+    bench.set("cards", "gap", "desktop", "33px");
+    assertThat(page.locator(".topbar")).containsText("offline: 1 change kept here");
+    assertThat(bench.cell("cards", "gap", "desktop")).containsText("33px");
+    context.setOffline(false);
+    bench.saved();
+    assertThat(api.get("/api/pages/" + id + "/document").text()).contains("\"33px\"");
+  }
+
+  @Test
+  void whatATabCouldNotSendTheNextOneTakesUp(Api api, Chromium.Open chromium) {
+    String id = api.newPage(Subject.document());
+    Page page = chromium.page(1280, 800);
+    Bench bench = Bench.open(page, api, id, "arrange", "cards");
+    page.route("**/edits", route -> route.abort());
+    bench.set("cards", "gap", "desktop", "34px");
+    assertThat(page.locator(".topbar")).containsText("offline");
+    BrowserContext context = page.context();
+    page.close();
+    Page next = context.newPage();
+    Bench again = Bench.open(next, api, id, "arrange", "cards");
+    again.saved();
+    assertThat(again.cell("cards", "gap", "desktop")).containsText("34px");
+    next.waitForTimeout(300);
+    assertThat(api.get("/api/pages/" + id + "/document").text()).contains("\"34px\"");
+  }
+
+  /**
+   * Two hundred edits through the screen, drawn at random; then the stage's document is what a
+   * fresh compile gives.
+   */
+  @Test
+  void afterManyEditsTheStageIsAFreshCompile(Api api, Chromium.Open chromium) {
+    String id = api.newPage(Subject.document());
+    Page page = chromium.page(1280, 800);
+    Bench bench = Bench.open(page, api, id, "arrange", "cards");
+    bench.stage();
+    var random = new Random(7);
+    for (int edit = 0; edit < EDITS; edit++) {
+      switch (random.nextInt(8)) {
+        case 0 -> bench.set("cards", "gap", band(random), random.nextInt(60) + "px");
+        case 1 ->
+            bench.set("cards", "inView", band(random), Integer.toString(1 + random.nextInt(6)));
+        case 2 -> bench.set("cards", "peek", band(random), random.nextInt(50) + "px");
+        case 3 ->
+            bench.set(
+                "cards",
+                "marks",
+                band(random),
+                List.of("dots", "tally", "bar", "none").get(random.nextInt(4)));
+        case 4 -> bench.set("cards", "endless", band(random), "");
+        case 5 -> bench.button("Duplicate").click();
+        case 6 -> page.keyboard().press("Control+z");
+        default ->
+            bench.set(
+                "cards",
+                "arrows",
+                band(random),
+                List.of("beside", "below", "none").get(random.nextInt(3)));
+      }
+      // A duplicate is chosen; the original is worked on.
+      page.locator(".map-row[data-node=cards]").click();
+    }
+    bench.saved();
+    page.waitForTimeout(600);
+    String staged = normal(bench.stage().content());
+    Page fresh = chromium.page(1280, 800);
+    fresh.navigate(api.stage() + "/api/pages/" + id + "/preview/");
+    fresh.waitForLoadState();
+    assertThat(staged).isEqualTo(normal(fresh.content()));
+    Document document = api.document(id);
+    assertThat(document.pieces()).isNotEmpty();
+  }
+
+  private static String band(Random random) {
+    return List.of("phone", "tablet", "desktop").get(random.nextInt(3));
+  }
+
+  /** Without what the page script writes while it runs: styles, inert, places. */
+  private static String normal(String html) {
+    return html.replaceAll(" style=\"[^\"]*\"", "")
+        .replaceAll(" data-live=\"\"", "")
+        .replaceAll(" inert=\"\"", "")
+        .replaceAll(" aria-disabled=\"[a-z]*\"", "")
+        .replaceAll("<head>.*</head>", "<head>" + sheets(html) + "</head>")
+        .replaceAll("\\s+", " ");
+  }
+
+  private static String sheets(String html) {
+    var found = new StringBuilder();
+    var match =
+        java.util.regex.Pattern.compile("<(title>[^<]*|link [^>]*|meta [^>]*)").matcher(html);
+    var all = new java.util.TreeSet<String>();
+    while (match.find()) {
+      all.add(match.group());
+    }
+    all.forEach(found::append);
+    return java.util.regex.Matcher.quoteReplacement(found.toString());
+  }
+}

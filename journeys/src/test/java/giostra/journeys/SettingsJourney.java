@@ -1,0 +1,150 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import giostra.core.page.Document;
+import giostra.core.page.Edits;
+import giostra.core.page.NodeType;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/**
+ * Every setting there is, changed through the screen, published through the screen, and compared on
+ * the live page at three widths: before it is one thing, afterwards what was worked out by hand.
+ */
+@ExtendWith({Giostra.class, Chromium.class})
+class SettingsJourney {
+  private static final Path LIST =
+      Path.of(System.getProperty("giostra.root"), "docs", "settings.md");
+
+  static Stream<SettingCase> everyCase() {
+    return SettingCase.all().stream();
+  }
+
+  @Test
+  void everySettingHasAJourneyAndIsListed() throws IOException {
+    List<String> there =
+        Arrays.stream(NodeType.values())
+            .flatMap(type -> type.settings().stream().map(s -> type.word() + "." + s.id()))
+            .toList();
+    assertThat(everyCase().map(SettingCase::key)).containsExactlyInAnyOrderElementsOf(there);
+    String list =
+        everyCase()
+            .map(each ->
+                "| %s | %s | `SettingsJourney`, case `%s` |"
+                    .formatted(
+                        each.type().word(),
+                        each.type().setting(each.setting()).label(),
+                        each.key()))
+            .collect(Collectors.joining("\n"));
+    if (Boolean.getBoolean("giostra.write")) {
+      Files.writeString(LIST, HEAD + list + "\n");
+    }
+    assertThat(LIST).content().isEqualTo(HEAD + list + "\n");
+  }
+
+  private static final String HEAD =
+      """
+      # Settings and the journeys that try them
+
+      Each setting is changed through the screen and its effect is read off the live page at 1280, 800
+      and 390 px. `SettingsJourney` fails when a setting is missing here or has no case; with
+      `-Dgiostra.write=true` it writes this list.
+
+      | node | setting | journey |
+      |---|---|---|
+      """;
+
+  @ParameterizedTest(name = "{0}")
+  @MethodSource("everyCase")
+  void changesTheLivePageAtThreeWidths(SettingCase each, Api api, Chromium.Open chromium) {
+    Document subject = Edits.apply(Subject.document(), each.needs()).document();
+    // What is set on a site holds on all its pages, so there it gets one of its own.
+    String id =
+        each.type() == NodeType.SITE ? api.newPage(subject) : api.newPage("velluta", subject);
+    List<String> before = each.benchOnly() ? List.of() : probed(api.publish(id), each, chromium);
+    Page page = chromium.kept("bench");
+    Bench bench = Bench.open(page, api, id, each.byBand() ? "arrange" : "fill", each.node());
+    if (each.type() == NodeType.ITEM) {
+      inTheTable(bench, each);
+    } else if (each.byBand()) {
+      bench.set(each.node(), each.setting(), "desktop", each.value());
+    } else {
+      inTheForm(bench, each);
+    }
+    bench.saved();
+    if (each.benchOnly()) {
+      page.keyboard().press("Escape");
+      Bench.open(page, api, id, "arrange", each.node());
+      PlaywrightAssertions.assertThat(page.locator(".tooth-title"))
+          .containsText(each.expected().getFirst());
+      return;
+    }
+    bench.publish();
+    List<String> after =
+        probed(
+            api.at(
+                api.get("/api/pages/" + id + "/releases").json().get(0).path("address").asString()),
+            each,
+            chromium);
+    for (int i = 0; i < Subject.WIDTHS.size(); i++) {
+      int width = Subject.WIDTHS.get(i);
+      assertThat(before.get(i)).as("before, at " + width).isNotEqualTo(each.expectedAt(width));
+      assertThat(after.get(i)).as("after, at " + width).isEqualTo(each.expectedAt(width));
+    }
+  }
+
+  private static void inTheForm(Bench bench, SettingCase each) {
+    String label = each.type().setting(each.setting()).label();
+    if (each.type() == NodeType.CAROUSEL) {
+      bench.button("The carousel itself").click();
+    }
+    if (NodeType.isPicture(each.type().setting(each.setting()))) {
+      bench.page().getByLabel(label + ": choose").click();
+      bench.pick(each.value());
+    } else {
+      bench.fill(label, each.value());
+    }
+  }
+
+  private static void inTheTable(Bench bench, SettingCase each) {
+    if (each.setting().equals("hidden")) {
+      bench.button("Hide Card 0").click();
+      return;
+    }
+    bench.set(each.node(), each.setting(), "", each.value());
+    Locator picker = bench.page().locator("dialog[open]");
+    if (NodeType.isPicture(each.type().setting(each.setting()))) {
+      picker.waitFor();
+      bench.pick(each.value());
+    }
+  }
+
+  private static List<String> probed(String address, SettingCase each, Chromium.Open chromium) {
+    Page live = chromium.kept("live");
+    live.navigate(address);
+    live.waitForSelector("[data-live]");
+    return Subject.WIDTHS.stream()
+        .map(width -> {
+          live.setViewportSize(width, 800);
+          return String.valueOf(
+              live.evaluate(
+                  "() => { try { return String((" + each.probe() + ")()) } catch { return '' } }"));
+        })
+        .toList();
+  }
+}

@@ -1,0 +1,159 @@
+package giostra.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Page;
+import giostra.core.band.Viewport;
+import giostra.core.layout.CarouselReading;
+import giostra.core.page.Document;
+import giostra.core.page.Piece;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * What is shipped: the live page, the bundle from disk, both without script, nothing that shifts.
+ */
+@ExtendWith({Giostra.class, Chromium.class})
+class ShipJourney {
+
+  @Test
+  void theBundleWorksFromDisk(Api api, Chromium.Open chromium, @TempDir Path folder)
+      throws IOException {
+    unzip(api.get("/api/pages/" + Api.DEMO + "/bundle.zip").bytes(), folder);
+    Page page = chromium.page(1280, 800);
+    var failed = new ArrayList<String>();
+    page.onRequestFailed(request -> failed.add(request.url()));
+    page.onConsoleMessage(message -> {
+      if (message.type().equals("error")) {
+        failed.add(message.text());
+      }
+    });
+    page.navigate(folder.resolve("index.html").toUri().toString());
+    page.waitForSelector("[data-piece=words][data-live]");
+    page.locator("[data-piece=words] .g-next").click();
+    page.waitForTimeout(800);
+    assertThat(place(page, "words")).isEqualTo("1");
+    assertThat(failed).isEmpty();
+    long missing =
+        Js.ask(
+                page,
+                "() => [...document.images].filter((i) => i.complete && !i.naturalWidth).length",
+                null)
+            .asLong();
+    assertThat(missing).isZero();
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {390, 1280})
+  void withoutScriptTracksScrollAndSnapAtTheEnginesStops(
+      int width, Api api, Chromium.Open chromium) {
+    // Chromium turns script off through the protocol, so what is asked below runs beside the page.
+    Page page =
+        chromium.page(
+            new Browser.NewContextOptions()
+                .setViewportSize(width, 800)
+                .setJavaScriptEnabled(false));
+    page.navigate(api.at(Api.LIVE_DEMO));
+    assertThat(page.locator("[data-piece=words] .g-next")).not().isVisible();
+    assertThat(page.locator("[data-live]")).hasCount(0);
+    Document demo = api.document(Api.DEMO);
+    var view = page.locator("[data-piece=words] .g-view");
+    view.scrollIntoViewIfNeeded();
+    CarouselReading engine =
+        CarouselReading.of(
+            demo, (Piece.Carousel) demo.piece("words"), new Viewport(width, 800, 0, 1));
+    for (int stop = 0; stop < engine.offsets().size(); stop++) {
+      double offset = engine.offsets().get(stop);
+      // A little beside the stop: the browser has to snap.
+      view.evaluate("(view, to) => view.scrollTo({ left: to, behavior: 'instant' })", offset + 9);
+      page.waitForTimeout(120);
+      double stands = ((Number) view.evaluate("(view) => view.scrollLeft")).doubleValue();
+      assertThat(stands).as("stop " + stop).isBetween(offset - 1, offset + 1);
+    }
+    // All of it can be read: nothing is inert, nothing is hidden.
+    assertThat(page.locator("[data-piece=words] .g-item[inert]")).hasCount(0);
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {360, 768, 1280})
+  void nothingShiftsOnLoad(int width, Api api, Chromium.Open chromium) {
+    // Source: Layout Instability API; the sum of all shifts, late ones after scrolling included.
+    Page page = chromium.page(width, 800);
+    page.addInitScript(
+        """
+        window.shifts = [];
+        new PerformanceObserver((list) => {
+          for (const entry of list.getEntries()) window.shifts.push(entry.value);
+        }).observe({ type: 'layout-shift', buffered: true });
+        """);
+    page.route(
+        "**/*.js",
+        route -> {
+          page.waitForTimeout(300);
+          route.resume();
+        });
+    page.navigate(api.at(Api.LIVE_DEMO));
+    page.waitForSelector("[data-live]");
+    for (int i = 0; i < 12; i++) {
+      page.mouse().wheel(0, 400);
+      page.waitForTimeout(60);
+    }
+    page.waitForTimeout(500);
+    JsonNode shifts = Js.ask(page, "() => window.shifts", null);
+    assertThat(shifts).as("layout shifts").isEmpty();
+  }
+
+  @Test
+  void aPageIsAsWideAsItsScreen(Api api, Page page) {
+    page.navigate(api.at(Api.LIVE_DEMO));
+    for (int width = 280; width <= 1920; width += 40) {
+      page.setViewportSize(width, 800);
+      double wide = Js.number(page, "() => document.documentElement.scrollWidth", null);
+      assertThat(wide).as("at " + width).isLessThanOrEqualTo(width);
+    }
+  }
+
+  @Test
+  void theReleaseIsThePreviewWithoutOneScriptTag(Api api) {
+    String preview = api.get(api.stage() + "/api/pages/" + Api.DEMO + "/preview/").text();
+    String live = api.get(Api.LIVE_DEMO).text();
+    String without =
+        preview.replaceFirst(
+            "<script src=\"stage\\.js\" data-bench=\"[^\"]*\" defer></script>", "");
+    assertThat(preview).isNotEqualTo(without);
+    assertThat(without).isEqualTo(live);
+  }
+
+  private static String place(Page page, String piece) {
+    return String.valueOf(
+        page.locator("[data-piece=" + piece + "] .g-belt")
+            .evaluate("(belt) => belt.style.getPropertyValue('--g-at')"));
+  }
+
+  private static void unzip(byte[] bundle, Path folder) throws IOException {
+    try (var zip = new ZipInputStream(new ByteArrayInputStream(bundle))) {
+      for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+        Path file = folder.resolve(entry.getName()).normalize();
+        Files.createDirectories(file.getParent());
+        Files.write(file, zip.readAllBytes());
+      }
+    }
+    assertThat(List.of(folder.toFile().list())).contains("index.html");
+  }
+}

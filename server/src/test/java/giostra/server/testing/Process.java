@@ -1,0 +1,84 @@
+package giostra.server.testing;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+
+/** The packaged application in a process of its own, as the start command runs it. */
+public final class Process implements AutoCloseable {
+  private final java.lang.Process process;
+  private final Api api;
+
+  private Process(java.lang.Process process, Api api) {
+    this.process = process;
+    this.api = api;
+  }
+
+  /** Starts it over a database and waits until it answers. */
+  public static Process start(Postgres database) {
+    int port = Postgres.freePort();
+    try {
+      Path jar =
+          Path.of(System.getProperty("giostra.root"), "server/target/giostra-server-app.jar");
+      java.lang.Process process =
+          new ProcessBuilder(
+                  Path.of(System.getProperty("java.home"), "bin/java").toString(),
+                  "-Xmx384m",
+                  "-jar",
+                  jar.toString(),
+                  "--server.port=" + port,
+                  "--giostra.stage-port=0",
+                  "--giostra.demo=false",
+                  "--spring.datasource.url=" + database.url(),
+                  "--giostra.blobs=" + Files.createTempDirectory("giostra-test-blobs"))
+              .redirectErrorStream(true)
+              .redirectOutput(Files.createTempFile("giostra-test", ".log").toFile())
+              .start();
+      var started = new Process(process, new Api("http://127.0.0.1:" + port));
+      started.await();
+      return started;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private void await() {
+    Instant end = Instant.now().plus(Duration.ofSeconds(60));
+    while (Instant.now().isBefore(end) && process.isAlive()) {
+      try {
+        if (api.get("/actuator/health").status() == 200) {
+          return;
+        }
+      } catch (UncheckedIOException notYet) {
+        // It listens a little later.
+      }
+      try {
+        Thread.sleep(100);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        throw new IllegalStateException(e);
+      }
+    }
+    throw new IllegalStateException("the application did not answer");
+  }
+
+  /** Talks to it. */
+  public Api api() {
+    return api;
+  }
+
+  /** Ends it at once, as SIGKILL does. */
+  public void kill() {
+    process.destroyForcibly();
+    process.onExit().join();
+  }
+
+  @Override
+  public void close() {
+    process.destroy();
+    process.onExit().join();
+  }
+}
