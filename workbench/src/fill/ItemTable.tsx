@@ -179,7 +179,15 @@ export function ItemTable({ carousel }: { readonly carousel: NodeBody }) {
             <Grid
               label={`Items of ${nameOf(carousel)}`}
               template={template}
-              heads={['', ...fields.map((field) => field.label), '']}
+              heads={[
+                <span key="number" className="sr-only">
+                  Number
+                </span>,
+                ...fields.map((field) => field.label),
+                <span key="tools" className="sr-only">
+                  What to do with it
+                </span>,
+              ]}
               rows={rows}
               at={at}
               onAt={here}
@@ -265,17 +273,19 @@ function SortableRow({ row, label, style, children }: SortableRowProps) {
       className={`grid-row item-row ${row.className ?? ''} ${isDragging ? 'item-dragged' : ''}`}
       style={{ ...style, transform: CSS.Translate.toString(transform), transition }}
     >
-      <button
-        ref={setActivatorNodeRef}
-        type="button"
-        className="handle"
-        {...attributes}
-        {...listeners}
-        aria-label={`Move ${label}`}
-        title="Drag, or Space and the arrow keys"
-      >
-        <GripVertical size={15} aria-hidden />
-      </button>
+      <div role="gridcell" className="handle">
+        <button
+          ref={setActivatorNodeRef}
+          type="button"
+          className="handle-grip"
+          {...attributes}
+          {...listeners}
+          aria-label={`Move ${label}`}
+          title="Drag, or Space and the arrow keys"
+        >
+          <GripVertical size={15} aria-hidden />
+        </button>
+      </div>
       {children}
     </div>
   );

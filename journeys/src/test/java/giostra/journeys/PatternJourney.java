@@ -32,13 +32,14 @@ class PatternJourney {
     carousel.scrollIntoViewIfNeeded();
   }
 
+  /** The item that the track rests at, once it does. */
   private int stop() {
-    page.waitForTimeout(700);
-    return ((Number)
-            carousel
-                .locator(".g-belt")
-                .evaluate("(belt) => Number(belt.style.getPropertyValue('--g-at'))"))
-        .intValue();
+    page.waitForTimeout(60);
+    page.waitForFunction(
+        "() => ![...document.querySelectorAll('.g-belt')].some((b) => b.style.transform)");
+    Object at =
+        carousel.locator(".g-belt").evaluate("(b) => Number(b.style.getPropertyValue('--g-at'))");
+    return ((Number) at).intValue();
   }
 
   @Test
@@ -203,7 +204,7 @@ class PatternJourney {
             box.y + 310,
             new com.microsoft.playwright.Mouse.MoveOptions().setSteps(12));
     page.mouse().up();
-    page.waitForTimeout(700);
+    stop();
     assertThat(page.evaluate("() => document.getSelection().toString()")).isEqualTo("");
     assertThat(page.evaluate("() => window.clicks")).isEqualTo(0);
     assertThat(

@@ -47,7 +47,8 @@ class ShipJourney {
     page.navigate(folder.resolve("index.html").toUri().toString());
     page.waitForSelector("[data-piece=words][data-live]");
     page.locator("[data-piece=words] .g-next").click();
-    page.waitForTimeout(800);
+    page.waitForFunction(
+        "() => ![...document.querySelectorAll('.g-belt')].some((b) => b.style.transform)");
     assertThat(place(page, "words")).isEqualTo("1");
     assertThat(failed).isEmpty();
     long missing =
