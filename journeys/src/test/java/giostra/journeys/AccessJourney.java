@@ -85,11 +85,11 @@ class AccessJourney {
     validator.setOutputFormat(EmbeddedValidator.OutputFormat.TEXT);
     String says =
         validator.validate(new ByteArrayInputStream(html.getBytes(StandardCharsets.UTF_8)));
-    assertThat(says).doesNotContain("error:").doesNotContain("warning:");
+    assertThat(says).doesNotContainIgnoringCase("error:").doesNotContainIgnoringCase("warning:");
     String wrong = html.replace("<main>", "<main><p><div></p>");
     assertThat(validator.validate(new ByteArrayInputStream(wrong.getBytes(StandardCharsets.UTF_8))))
         .as("the checker at work")
-        .contains("error");
+        .contains("Error:");
   }
 
   private static List<String> found(Page page, String... but) {

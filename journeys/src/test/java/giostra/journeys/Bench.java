@@ -6,6 +6,7 @@ import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import giostra.server.testing.Api;
 import java.util.regex.Pattern;
 
@@ -93,7 +94,8 @@ final class Bench {
   Frame stage() {
     page.waitForSelector("iframe");
     Frame stage = page.querySelector("iframe").contentFrame();
-    stage.waitForSelector("main");
+    stage.waitForSelector(
+        "main", new Frame.WaitForSelectorOptions().setState(WaitForSelectorState.ATTACHED));
     return stage;
   }
 }

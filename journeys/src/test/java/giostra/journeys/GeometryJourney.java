@@ -137,7 +137,7 @@ class GeometryJourney {
     // Of the same origin, and without the policy of published pages, which allows no frames.
     pages.forEach(page -> page.navigate(api.at("/actuator/health")));
     var sweep = new Sweep(pages);
-    sweep.run(api.document(Api.DEMO), "demo", api.at(Api.LIVE_DEMO));
+    sweep.run(api.document(Api.DEMO), "demo", api.publish(Api.DEMO));
     for (long seed = SEED; seed < SEED + DOCUMENTS; seed++) {
       Document drawn = RandomDocuments.document(seed);
       sweep.run(drawn, "seed " + seed, api.publish(api.newPage(drawn)));
@@ -162,9 +162,10 @@ class GeometryJourney {
   @Test
   void aFrameIsLaidOutAsAWindowIs(Api api, Page page) {
     Document demo = api.document(Api.DEMO);
+    String live = api.publish(Api.DEMO);
     for (int width : List.of(280, 390, 767, 768, 1023, 1024, 1440, 1920)) {
       page.setViewportSize(width, 800);
-      page.navigate(api.at(Api.LIVE_DEMO));
+      page.navigate(live);
       var compared = new ArrayList<Compared>();
       JsonNode pieces =
           Js.ask(page, "() => ({scrollbar: 0, pieces: (" + MEASURE + ")(document, 1)})", null);

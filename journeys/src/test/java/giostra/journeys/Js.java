@@ -27,4 +27,19 @@ final class Js {
   static double number(Page page, String function, @Nullable Object argument) {
     return ask(page, function, argument).asDouble();
   }
+
+  /** Waits until every carousel of a page rests at the stop that it says it is at. */
+  static void rested(Page page) {
+    page.waitForFunction(
+        """
+        () => [...document.querySelectorAll('[data-kind=carousel][data-live]')].every((piece) => {
+          const belt = piece.querySelector('.g-belt');
+          const band = JSON.parse(piece.dataset.plan).bands
+              .find((each) => matchMedia(each.query).matches);
+          const stop = Number(piece.style.getPropertyValue('--g-now')) - 1;
+          return !belt.style.transform
+              && Number(belt.style.getPropertyValue('--g-at')) === band.starts[stop];
+        })
+        """);
+  }
 }

@@ -34,9 +34,7 @@ class PatternJourney {
 
   /** The item that the track rests at, once it does. */
   private int stop() {
-    page.waitForTimeout(60);
-    page.waitForFunction(
-        "() => ![...document.querySelectorAll('.g-belt')].some((b) => b.style.transform)");
+    Js.rested(page);
     Object at =
         carousel.locator(".g-belt").evaluate("(b) => Number(b.style.getPropertyValue('--g-at'))");
     return ((Number) at).intValue();

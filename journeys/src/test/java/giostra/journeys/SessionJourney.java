@@ -55,6 +55,7 @@ class SessionJourney {
     String id = api.newPage(Subject.document());
     Page page = chromium.page(1280, 800);
     Bench bench = Bench.open(page, api, id, "arrange", "cards");
+    bench.cell("cards", "gap", "desktop").waitFor();
     BrowserContext context = page.context();
     context.setOffline(true);
     bench.set("cards", "gap", "desktop", "33px");

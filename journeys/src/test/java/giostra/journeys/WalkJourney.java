@@ -30,7 +30,9 @@ class WalkJourney {
   @Test
   void fromAnEmptyPageToAPublishedCarousel(Api api, Page page) {
     page.navigate(api.at("/"));
-    assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Velluta")))
+    assertThat(
+            page.getByRole(
+                AriaRole.HEADING, new Page.GetByRoleOptions().setName("Velluta").setExact(true)))
         .isVisible();
     page.getByText("New page").first().click();
     page.getByLabel("Title of the page").fill("A walk");
