@@ -51,7 +51,10 @@ public record Track(
     return items > view;
   }
 
-  /** Sides on which a neighbour shows: none where nothing moves or the peek is 0. */
+  /**
+   * Sides on which a neighbour shows: none where nothing moves or the peek is 0, and one where a
+   * single item is out of view, which cannot stand on both.
+   */
   public int peeking() {
     return peeking(items, view, peek, sides);
   }
@@ -104,7 +107,7 @@ public record Track(
   }
 
   private static int peeking(int items, int view, double peek, int sides) {
-    return peek == 0 || items <= view ? 0 : sides;
+    return peek == 0 || items <= view ? 0 : Math.min(sides, items - view);
   }
 
   private static double size(

@@ -90,7 +90,7 @@ public record CarouselLayout(List<CarouselBand> bands) {
               view,
               value(CarouselSettings.GAP),
               peek,
-              moves && !peek.isZero() ? sides : 0,
+              moves && !peek.isZero() ? Math.min(sides, items - view) : 0,
               value(CarouselSettings.STRIDE).in(view),
               false,
               value(CarouselSettings.AXIS),

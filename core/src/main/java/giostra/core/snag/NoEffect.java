@@ -86,6 +86,12 @@ public record NoEffect(String setting, String band, String message, String cause
       if (in.peek().isZero() && value(CarouselSettings.PEEK_SIDES) != CarouselSettings.Sides.END) {
         say(CarouselSettings.PEEK_SIDES, CarouselSettings.PEEK, "The peek is 0.");
       }
+      if (in.sides() == 1 && value(CarouselSettings.PEEK_SIDES) == CarouselSettings.Sides.BOTH) {
+        say(
+            CarouselSettings.PEEK_SIDES,
+            CarouselSettings.IN_VIEW,
+            "Only one item is out of view, so there is never a neighbour on both sides.");
+      }
       int stride = value(CarouselSettings.STRIDE).items();
       if (stride > in.view() && stride <= 12) {
         say(

@@ -1,0 +1,134 @@
+package giostra.core.format;
+
+import giostra.core.band.Kind;
+import giostra.core.band.Setting;
+import giostra.core.page.NodeType;
+import java.util.Arrays;
+import java.util.List;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * The JSON Schema of documents, made from the same catalogue that reads and shows them, so that it
+ * cannot drift from it. It describes documents as they are written; the reader also takes what
+ * people type, such as {@code 1,5 rem}. Source: JSON Schema 2020-12.
+ */
+public final class PageSchema {
+  private static final JsonNodeFactory MAKE = JsonNodeFactory.instance;
+  private static final String BAND_ID = "^[a-z][a-z0-9-]{0,30}$";
+  private static final String NODE_ID = "^[a-z][a-z0-9-]{0,60}$";
+
+  private PageSchema() {}
+
+  /** The schema. */
+  public static ObjectNode schema() {
+    ObjectNode schema = MAKE.objectNode();
+    schema.put("$schema", "https://json-schema.org/draft/2020-12/schema");
+    schema.put("title", "A page of a Giostra site, with the bands and widths of the site");
+    object(schema, List.of("giostra", "site", "page"));
+    ObjectNode properties = (ObjectNode) schema.get("properties");
+    properties.set("giostra", MAKE.objectNode().put("const", DocumentJson.VERSION));
+    properties.set("site", site());
+    properties.set("page", ref(NodeType.PAGE));
+    ObjectNode definitions = schema.putObject("$defs");
+    Arrays.stream(NodeType.values())
+        .filter(type -> type != NodeType.SITE)
+        .forEach(type -> definitions.set(type.word(), node(type)));
+    return schema;
+  }
+
+  private static ObjectNode site() {
+    ObjectNode site = object(MAKE.objectNode(), List.of("bands", "values"));
+    ObjectNode band = object(MAKE.objectNode(), List.of("id", "name", "from"));
+    ObjectNode parts = (ObjectNode) band.get("properties");
+    parts.set("id", text(BAND_ID));
+    parts.set("name", MAKE.objectNode().put("type", "string"));
+    parts.set("from", MAKE.objectNode().put("type", "number").put("minimum", 0));
+    ObjectNode bands = MAKE.objectNode().put("type", "array").put("minItems", 1).put("maxItems", 6);
+    bands.put("description", "Narrowest first; from is the least viewport width in px.");
+    bands.set("items", band);
+    ((ObjectNode) site.get("properties")).set("bands", bands);
+    ((ObjectNode) site.get("properties")).set("values", values(NodeType.SITE));
+    return site;
+  }
+
+  private static ObjectNode node(NodeType type) {
+    ObjectNode node = object(MAKE.objectNode(), List.of("id", "type", "values"));
+    ObjectNode parts = (ObjectNode) node.get("properties");
+    parts.set("id", text(NODE_ID));
+    parts.set("type", MAKE.objectNode().put("const", type.word()));
+    parts.set("values", values(type));
+    if (type.holdsAny()) {
+      ObjectNode items = MAKE.objectNode();
+      ArrayNode any = items.putArray("anyOf");
+      Arrays.stream(NodeType.values()).filter(type::holds).forEach(child -> any.add(ref(child)));
+      ObjectNode children = parts.putObject("children").put("type", "array");
+      children.set("items", items);
+    }
+    return node;
+  }
+
+  private static ObjectNode values(NodeType type) {
+    ObjectNode values = object(MAKE.objectNode(), List.of());
+    for (Setting<?> setting : type.settings()) {
+      ObjectNode kind = kind(setting.kind());
+      if (setting.byBand()) {
+        ObjectNode byBand = MAKE.objectNode().put("type", "object");
+        byBand.set("propertyNames", text(BAND_ID));
+        byBand.set("additionalProperties", kind);
+        kind = byBand;
+      }
+      kind.put("title", setting.label());
+      ((ObjectNode) values.get("properties")).set(setting.id(), kind);
+    }
+    return values;
+  }
+
+  private static ObjectNode kind(Kind<?> kind) {
+    ObjectNode made =
+        switch (kind) {
+          case Kind.Whole(int least, int most) -> whole(least, most);
+          case Kind.Size _ -> text("^\\d+(\\.\\d+)?(px|%|rem|em)$");
+          case Kind.Pick<?> pick -> {
+            ObjectNode words = MAKE.objectNode();
+            ArrayNode all = words.putArray("enum");
+            pick.words().forEach(all::add);
+            yield words;
+          }
+          case Kind.Toggle _ -> MAKE.objectNode().put("type", "boolean");
+          case Kind.Words words ->
+              MAKE.objectNode().put("type", "string").put("maxLength", words.most());
+          case Kind.Address _ -> MAKE.objectNode().put("type", "string").put("maxLength", 2000);
+          case Kind.Picture _ -> text("^[a-z0-9-]{0,80}$");
+          case Kind.Language _ -> text("^[A-Za-z]{2,3}(-[A-Za-z0-9]{2,8})*$");
+          case Kind.Ratio _ -> text("^(stack|\\d{1,2}(:\\d{1,2}){0,5})$");
+          case Kind.Advance _ -> {
+            ObjectNode either = MAKE.objectNode();
+            either.putArray("anyOf").add(whole(1, 12)).add(MAKE.objectNode().put("const", "view"));
+            yield either;
+          }
+        };
+    return made.put("description", kind.allowed());
+  }
+
+  private static ObjectNode whole(int least, int most) {
+    return MAKE.objectNode().put("type", "integer").put("minimum", least).put("maximum", most);
+  }
+
+  private static ObjectNode text(String pattern) {
+    return MAKE.objectNode().put("type", "string").put("pattern", pattern);
+  }
+
+  private static ObjectNode ref(NodeType type) {
+    return MAKE.objectNode().put("$ref", "#/$defs/" + type.word());
+  }
+
+  private static ObjectNode object(ObjectNode node, List<String> required) {
+    node.put("type", "object").put("additionalProperties", false);
+    ArrayNode all = node.putArray("required");
+    required.forEach(all::add);
+    node.putObject("properties");
+    return node;
+  }
+}

@@ -1,0 +1,130 @@
+package giostra.core.snag;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import giostra.core.format.DocumentJson;
+import giostra.core.layout.CarouselLayout;
+import giostra.core.page.CarouselSettings;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Edits;
+import giostra.core.page.Piece;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** The demo's snags on purpose, and values without effect; widths are worked out by hand. */
+class SnagTest {
+  private final Document demo = read();
+
+  private static Document read() {
+    Path root = Path.of(System.getProperty("giostra.root"));
+    try {
+      return DocumentJson.read(
+          Files.readString(root.resolve("server/src/main/resources/giostra/demo/evenings.json")));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private Piece.Carousel carousel(Document document, String id) {
+    return (Piece.Carousel) document.piece(id);
+  }
+
+  private Document with(String node, String setting, String band, Object value) {
+    return Edits.apply(demo, List.of(new Edit.SetValue(node, setting, band, value))).document();
+  }
+
+  @Test
+  void threeWalksOnATabletAreTooNarrowFrom768To811() {
+    // (width - 2 x 30 - 2 x 16) / 3 reaches 240 at 812.
+    Narrow found =
+        Narrow.of(demo, carousel(demo, "houses"), 0).stream()
+            .filter(each -> each.band().equals("tablet"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(found.message()).isEqualTo("narrower than 240 from 768 to 811");
+    assertThat(found.fixes().stream().map(Narrow.Fix::label))
+        .containsExactly("move post to 812", "show 2");
+  }
+
+  @Test
+  void theDemoHasThreeSnagsOnPurpose() {
+    long all =
+        demo.pieces().stream()
+            .mapToLong(piece -> Narrow.of(demo, (Piece.Carousel) piece, 0).size())
+            .sum();
+    assertThat(all).isEqualTo(3);
+  }
+
+  @Test
+  void everyFixMendsItsOwnRange() {
+    for (Piece piece : demo.pieces()) {
+      for (Narrow snag : Narrow.of(demo, (Piece.Carousel) piece, 0)) {
+        for (Narrow.Fix fix : snag.fixes()) {
+          Document mended = Edits.apply(demo, fix.edits()).document();
+          assertThat(Narrow.of(mended, carousel(mended, piece.id()), 0))
+              .as(snag.message() + ": " + fix.label())
+              .noneMatch(left -> left.from() <= snag.to() && left.to() >= snag.from());
+        }
+      }
+    }
+  }
+
+  @Test
+  void aPeekWithEverythingInViewHasNoEffectAndSaysWhy() {
+    Document all = with("houses", "inView", "desktop", 6.0);
+    Document peeking =
+        Edits.apply(all, List.of(new Edit.SetValue("houses", "peek", "desktop", "20px")))
+            .document();
+    assertThat(NoEffect.of(peeking, carousel(peeking, "houses")))
+        .anySatisfy(note -> {
+          assertThat(note.setting()).isEqualTo("peek");
+          assertThat(note.band()).isEqualTo("desktop");
+          assertThat(note.message()).isEqualTo("All 6 items are in view (6), so nothing moves.");
+          assertThat(note.cause()).isEqualTo("inView");
+        });
+  }
+
+  @Test
+  void aStrideLargerThanTheViewSaysSo() {
+    Document wide = with("words", "stride", "desktop", 5.0);
+    assertThat(NoEffect.of(wide, carousel(wide, "words")))
+        .anyMatch(note ->
+            note.setting().equals("stride")
+                && note.message().equals("One move advances 3: no more than are in view."));
+  }
+
+  @Test
+  void anEndlessTrackThatWouldShowAnItemTwiceSaysSo() {
+    // Four in view of five, with a peek on both sides: a sixth would be needed.
+    Document five =
+        Edits.apply(
+                demo,
+                List.of(
+                    new Edit.RemoveNode("house-6"),
+                    new Edit.SetValue("houses", "inView", "desktop", 4.0),
+                    new Edit.SetValue("houses", "peek", "desktop", "60px"),
+                    new Edit.SetValue("houses", "peekSides", "desktop", "both")))
+            .document();
+    assertThat(NoEffect.of(five, carousel(five, "houses")))
+        .anyMatch(note -> note.setting().equals("endless") && note.band().equals("desktop"));
+  }
+
+  @Test
+  void suggestedCountsKeepCardsComfortable() {
+    for (Piece piece : demo.pieces()) {
+      var carousel = (Piece.Carousel) piece;
+      double least = carousel.values().get(CarouselSettings.COMFORT_FROM).constantPx();
+      for (var band : CarouselLayout.of(demo, carousel, 0).bands()) {
+        int count = CarouselLayout.suggested(band, least, 12);
+        double inner = band.inner().least();
+        double gap = band.gap().in(inner);
+        assertThat(count == 1 || (inner - (count - 1) * gap) / count >= least).isTrue();
+      }
+    }
+  }
+}

@@ -1,0 +1,185 @@
+package giostra.server.page;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import giostra.core.format.DocumentJson;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.testing.RandomDocuments;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Pages and edits over HTTP. Source for problems: RFC 9457, Problem Details for HTTP APIs. */
+@ExtendWith(Giostra.class)
+class PageApiTest {
+  private static final long SEED = 11;
+
+  private static String carousel() {
+    return RandomDocuments.document(SEED).pieces().getFirst().id();
+  }
+
+  private static String made(Api api) {
+    return api.newPage(RandomDocuments.document(SEED));
+  }
+
+  private static Edit set(String setting, String band, Object value) {
+    return new Edit.SetValue(carousel(), setting, band, value);
+  }
+
+  @Test
+  void aDocumentComesBackAsItWasSent(Api api) {
+    for (long seed = 0; seed < 12; seed++) {
+      Document sent = RandomDocuments.document(seed);
+      assertThat(api.document(api.newPage(sent))).isEqualTo(sent);
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          gap    | desktop | -4    | Gap    | -4px | a length from 0 to 400 px
+          inView | desktop | 0     | In view | 0    | a whole number from 1 to 12
+          inView | desktop | three | In view | three | a whole number from 1 to 12
+          gap    | desktop | 4vw   | Gap    | 4vw  | a length from 0 to 400 px
+          marks  | desktop | stars | Place marks | stars | one of dots, tally, bar, none
+          """)
+  void whatCannotBeIsRefusedWithFieldValueAndRange(
+      String setting,
+      String band,
+      String value,
+      String what,
+      String found,
+      String allowed,
+      Api api) {
+    String id = made(api);
+    Object typed = value.matches("-?\\d+") ? (Object) Double.valueOf(value) : value;
+    Api.Answer answer = api.edit(id, 0, set(setting, band, typed));
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.header("content-type")).isEqualTo("application/problem+json");
+    var fault = answer.json().path("faults").get(0);
+    assertThat(fault.path("what").asString()).isEqualTo(what);
+    assertThat(fault.path("found").asString()).isEqualTo(found);
+    assertThat(fault.path("allowed").asString()).startsWith(allowed);
+    assertThat(fault.path("where").asString()).contains(carousel(), setting, band);
+    assertThat(api.page(id).path("revision").asInt()).isZero();
+  }
+
+  @Test
+  void anUnknownPieceIsRefusedWithThoseThereAre(Api api) {
+    Api.Answer answer = api.get("/api/pages/" + made(api) + "/suggestion?piece=nobody");
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.text()).contains("piece is nobody; it must be one of " + carousel());
+  }
+
+  @Test
+  void aDocumentThatBreaksTheSchemaIsRefusedWithEveryFaultAndItsPlace(Api api) {
+    String site = api.newSite("Faults");
+    Api.Answer answer =
+        api.post(
+            "/api/sites/" + site + "/pages",
+            """
+            {"document":{"giostra":1,"site":{"bands":[{"id":"all","name":"All","from":0}],"values":{}},
+             "page":{"id":"p","type":"page","values":{"title":7,"language":"english!"},
+              "children":[{"id":"s","type":"sektion","values":{}}]}}}
+            """);
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.json().path("faults").size()).isEqualTo(3);
+    assertThat(answer.text())
+        .contains("/page/values/title")
+        .contains("/page/values/language")
+        .contains("/page/children/0");
+  }
+
+  @Test
+  void whatIsNotJsonIsRefused(Api api) {
+    Api.Answer answer = api.post("/api/pages/" + made(api) + "/edits", "{\"revision\":0,");
+    assertThat(answer.status()).isEqualTo(400);
+    assertThat(answer.json().path("title").asString()).isEqualTo("Not JSON");
+  }
+
+  @Test
+  void anEditOnAnOldRevisionIsPutOnTopWhereItTouchesSomethingElse(Api api) {
+    String id = made(api);
+    assertThat(api.edit(id, 0, set("gap", "desktop", "31px")).status()).isEqualTo(200);
+    Api.Answer second = api.edit(id, 0, set("inView", "desktop", 2.0));
+    assertThat(second.status()).isEqualTo(200);
+    assertThat(second.json().path("page").path("revision").asInt()).isEqualTo(2);
+    assertThat(second.text()).contains("31px");
+  }
+
+  @Test
+  void twoEditsOfTheSameValueConflictAndTheNewerDocumentComesAlong(Api api) {
+    String id = made(api);
+    api.edit(id, 0, set("gap", "desktop", "31px"));
+    Api.Answer second = api.edit(id, 0, set("gap", "desktop", "17px"));
+    assertThat(second.status()).isEqualTo(409);
+    assertThat(second.json().path("revision").asInt()).isEqualTo(1);
+    assertThat(DocumentJson.read(second.json().path("document"))).isEqualTo(api.document(id));
+    assertThat(api.document(id).toString()).contains("31.0");
+  }
+
+  @Test
+  void undoAndRedoGoAllTheWayAndRevisionsAreOnlyEverAppended(Api api) {
+    String id = made(api);
+    Document first = api.document(id);
+    for (int edit = 0; edit < 5; edit++) {
+      api.edit(id, edit, set("gap", "desktop", (edit + 1) + "px"));
+    }
+    Document last = api.document(id);
+    for (int back = 0; back < 5; back++) {
+      assertThat(api.post("/api/pages/" + id + "/undo", null).status()).isEqualTo(200);
+    }
+    assertThat(api.document(id)).isEqualTo(first);
+    assertThat(api.post("/api/pages/" + id + "/undo", null).status()).isEqualTo(422);
+    for (int again = 0; again < 5; again++) {
+      api.post("/api/pages/" + id + "/redo", null);
+    }
+    assertThat(api.document(id)).isEqualTo(last);
+    assertThat(api.get("/api/pages/" + id + "/revisions").json().size()).isEqualTo(16);
+    api.post("/api/pages/" + id + "/restore", "{\"revision\":0}");
+    assertThat(api.document(id)).isEqualTo(first);
+  }
+
+  @Test
+  void aBreakpointMovesOnAllPagesOfTheSite(Api api) {
+    String site = api.newSite("Shared");
+    String one = api.newPage(site, RandomDocuments.document(SEED));
+    String two = api.newPage(site, RandomDocuments.document(SEED));
+    String band = api.document(one).bands().lead().id();
+    double from = api.document(one).bands().lead().from() + 8;
+    assertThat(api.edit(one, 0, new Edit.MoveBreakpoint(band, from)).status()).isEqualTo(200);
+    assertThat(api.document(two).bands().lead().from()).isEqualTo(from);
+  }
+
+  @Test
+  void readingsAreTheEnginesFigures(Api api) {
+    var reading = api.get("/api/pages/" + Api.DEMO + "/readings?width=1280").json().get(0);
+    // (1120 - 2 x 32) / 3
+    assertThat(reading.path("item").asDouble()).isEqualTo(352);
+    assertThat(reading.path("starts").toString()).isEqualTo("[0,1,2,3,4]");
+    assertThat(api.get("/api/pages/" + Api.DEMO + "/readings?width=12").status()).isEqualTo(422);
+  }
+
+  @Test
+  void theDescriptionInDocsIsTheOneThatIsServed(Api api) throws java.io.IOException {
+    var file =
+        java.nio.file.Path.of(System.getProperty("giostra.root"), "docs/formats/openapi.json");
+    var served = api.get("/v3/api-docs").json();
+    assertThat(DocumentJson.parse(java.nio.file.Files.readString(file))).isEqualTo(served);
+  }
+
+  @Test
+  void aPageElsewhereCannotWriteHere(Api api) {
+    Api.Answer answer =
+        api.post("/api/pages/" + Api.DEMO + "/undo", null, "Origin", "http://elsewhere.example");
+    assertThat(answer.status()).isEqualTo(403);
+    assertThat(List.of(api.get(api.stage() + "/api/shelf").status())).containsExactly(404);
+  }
+}
