@@ -85,10 +85,14 @@ public final class Chromium implements ParameterResolver, AfterEachCallback {
      * @param name the same name gives the same page
      */
     Page kept(String name) {
+      return kept(name, new Browser.NewContextOptions().setViewportSize(1280, 800));
+    }
+
+    /** As {@link #kept(String)}, of a window with options of its own. */
+    Page kept(String name, Browser.NewContextOptions options) {
       return kept.computeIfAbsent(
           name,
           _ -> {
-            var options = new Browser.NewContextOptions().setViewportSize(1280, 800);
             BrowserContext context = browser(false).newContext(options);
             context.setDefaultTimeout(15_000);
             return watched(context.newPage());

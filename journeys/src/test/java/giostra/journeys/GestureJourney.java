@@ -66,7 +66,7 @@ class GestureJourney {
         const sign = document.documentElement.dir === 'rtl' ? -1 : 1;
         let x = null, down = false;
         addEventListener('pointermove', (event) => { if (event.isPrimary) x = event.clientX; }, true);
-        addEventListener('pointerdown', (event) => { x = event.clientX; down = true; }, true);
+        addEventListener('pointerdown', (event) => { x = event.clientX; down = view.contains(event.target); }, true);
         for (const end of ['pointerup', 'pointercancel']) {
           addEventListener(end, () => { down = false; }, true);
         }
@@ -129,8 +129,8 @@ class GestureJourney {
               (f, s) -> at(f).by(-s * 120, 0, 12, 16).rest(120).up(),
               0,
               false),
-          new Sequence("flick", (f, s) -> at(f).by(-s * 120, 0, 4, 4).up(), 1, false),
-          new Sequence("flick backwards", (f, s) -> at(f).by(s * 120, 0, 4, 4).up(), -1, false),
+          new Sequence("flick", (f, s) -> at(f).by(-s * 160, 0, 3, 0).up(), 1, false),
+          new Sequence("flick backwards", (f, s) -> at(f).by(s * 160, 0, 3, 0).up(), -1, false),
           new Sequence(
               "reversed",
               (f, s) -> at(f).by(-s * 240, 0, 12, 16).by(s * 200, 0, 12, 16).rest(120).up(),
@@ -163,18 +163,18 @@ class GestureJourney {
           new Sequence("trembling tap", (f, s) -> at(f).by(-s * 4, 2, 2, 16).up(), 0, false),
           new Sequence(
               "grabbed in mid-change and held",
-              (f, s) -> at(f).by(-s * 140, 0, 4, 4).up().rest(220).down(195, 300).rest(200).up(),
+              (f, s) -> at(f).by(-s * 160, 0, 3, 0).up().rest(220).down(195, 300).rest(200).up(),
               1,
               false),
           new Sequence(
               "flick, grabbed, flicked on",
               (f, s) ->
                   at(f)
-                      .by(-s * 120, 0, 4, 4)
+                      .by(-s * 160, 0, 3, 0)
                       .up()
                       .rest(90)
                       .down(195, 300)
-                      .by(-s * 120, 0, 4, 4)
+                      .by(-s * 160, 0, 3, 0)
                       .up(),
               2,
               false),
@@ -321,7 +321,8 @@ class GestureJourney {
 
   private static Page open(Api api, Chromium.Open chromium, Direction direction, boolean endless) {
     Page page =
-        chromium.page(
+        chromium.kept(
+            "phone",
             new Browser.NewContextOptions()
                 .setViewportSize(390, 700)
                 .setHasTouch(true)

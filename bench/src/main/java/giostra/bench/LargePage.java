@@ -1,0 +1,41 @@
+package giostra.bench;
+
+import giostra.core.band.Bands;
+import giostra.core.band.Values;
+import giostra.core.page.Document;
+import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
+import giostra.core.page.Page;
+import giostra.core.page.PageSettings;
+import giostra.core.page.Piece;
+import giostra.core.page.Section;
+import giostra.core.page.Site;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/** A page of 60 pieces with 600 items. */
+final class LargePage {
+  private LargePage() {}
+
+  static Document document() {
+    List<Section> sections =
+        IntStream.range(0, 60)
+            .mapToObj(s -> new Section("section-" + s, Values.NONE, List.of(carousel(s))))
+            .toList();
+    Values title = Values.NONE.with(PageSettings.TITLE, Values.ALL, "Sixty pieces");
+    return new Document(new Site(Bands.INITIAL, Values.NONE), new Page("page", title, sections));
+  }
+
+  private static Piece.Carousel carousel(int number) {
+    List<Item> items =
+        IntStream.range(0, 10)
+            .mapToObj(i ->
+                new Item(
+                    "item-" + number + "-" + i,
+                    Values.NONE
+                        .with(ItemSettings.HEADING, Values.ALL, "Card " + i)
+                        .with(ItemSettings.TEXT, Values.ALL, "Words on a card. ".repeat(4))))
+            .toList();
+    return new Piece.Carousel("carousel-" + number, Values.NONE, items);
+  }
+}
