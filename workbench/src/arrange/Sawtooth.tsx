@@ -103,6 +103,7 @@ export function Sawtooth({ plot, length }: { readonly plot: Plot; readonly lengt
         <b>Card width</b>, px, against viewport width; comfortable {plot.comfortFrom} to{' '}
         {plot.comfortTo}
       </p>
+      {plot.hints.length > 0 && <p className="tooth-hint">{plot.hints.join('. ')}.</p>}
       {itemNow !== undefined && (
         <output
           className="tooth-reading"

@@ -1,19 +1,9 @@
-import { Columns2, Heading, Image, type LucideIcon, RectangleHorizontal, Type } from 'lucide-react';
 import { useEffect, useId, useRef } from 'react';
 import type { NodeBody, Starter } from '../api/client';
 import { columnsOf, useBench } from '../bench/context';
 import { fresh, nameOf, newId } from '../bench/document';
-import { CarouselSign } from './CarouselSign';
+import { icons } from './icons';
 import type { Gap } from './PageMap';
-
-const icons: Readonly<Record<string, LucideIcon | typeof CarouselSign>> = {
-  carousel: CarouselSign,
-  heading: Heading,
-  text: Type,
-  picture: Image,
-  button: RectangleHorizontal,
-  columns: Columns2,
-};
 
 /** What can be put into a gap. Between two sections it gets a section of its own. */
 export function Chooser({ gap, onClose }: { readonly gap: Gap; onClose(): void }) {

@@ -1,35 +1,10 @@
-import {
-  ChevronDown,
-  ChevronUp,
-  Columns2,
-  Copy,
-  Heading,
-  Image,
-  type LucideIcon,
-  Plus,
-  RectangleHorizontal,
-  RectangleVertical,
-  TextQuote,
-  Trash2,
-  Type,
-} from 'lucide-react';
+import { ChevronDown, ChevronUp, Copy, Plus, Trash2 } from 'lucide-react';
 import { type KeyboardEvent, type ReactNode, useState } from 'react';
 import type { NodeBody } from '../api/client';
 import { columnsOf, useBench } from '../bench/context';
 import { find, fresh, nameOf, siteNode } from '../bench/document';
-import { CarouselSign } from './CarouselSign';
 import { Chooser } from './Chooser';
-
-const icons: Readonly<Record<string, LucideIcon | typeof CarouselSign>> = {
-  carousel: CarouselSign,
-  heading: Heading,
-  text: Type,
-  picture: Image,
-  button: RectangleHorizontal,
-  columns: Columns2,
-  column: RectangleVertical,
-  item: TextQuote,
-};
+import { icons } from './icons';
 
 /** Items of a piece that are named in the map. */
 const MOST = 12;

@@ -127,4 +127,19 @@ class SnagTest {
       }
     }
   }
+
+  @Test
+  void moreThanThreeQuotationsOnADesktopAndMoreThanOneOnAPhoneAreHints() {
+    assertThat(Crowded.of(demo, carousel(demo, "words"))).isEmpty();
+    Document four = with("words", "inView", "desktop", 4.0);
+    assertThat(Crowded.of(four, carousel(four, "words")))
+        .extracting(Crowded::message)
+        .containsExactly("Desktop: 4 quotations in view are hard to read; 3 at the most is usual");
+    Document two = with("words", "inView", "phone", 2.0);
+    assertThat(Crowded.of(two, carousel(two, "words")))
+        .extracting(Crowded::band)
+        .containsExactly("phone");
+    Document cards = with("houses", "inView", "desktop", 6.0);
+    assertThat(Crowded.of(cards, carousel(cards, "houses"))).as("cards of pictures").isEmpty();
+  }
 }

@@ -155,11 +155,11 @@ class PageController {
   }
 
   @GetMapping("/api/pages/{id}/sheet")
-  SheetService.Sheet sheet(
+  Sheets.Sheet sheet(
       @PathVariable String id,
       @RequestParam String node,
       @RequestParam(defaultValue = "0") double scrollbar) {
-    return SheetService.sheet(pages.head(id).document(), node, scrollbar);
+    return Sheets.sheet(pages.head(id).document(), node, scrollbar);
   }
 
   /** Edits that set the suggested counts of a carousel in every band. */
@@ -172,7 +172,7 @@ class PageController {
       @RequestParam String piece,
       @RequestParam(defaultValue = "0") double scrollbar,
       @RequestParam(defaultValue = "12") int most) {
-    return SheetService.suggestion(pages.head(id).document(), piece, scrollbar, most);
+    return Sheets.suggestion(pages.head(id).document(), piece, scrollbar, most);
   }
 
   /** What is found on the page: ranges that are too narrow, and values without effect. */

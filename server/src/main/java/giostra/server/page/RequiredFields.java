@@ -20,8 +20,7 @@ class RequiredFields implements OpenApiCustomizer {
   private static final Map<String, List<String>> BY_SCHEMA = new HashMap<>();
 
   static {
-    Stream.of(
-            Bodies.class, SheetService.class, Stage.class, ReleaseService.class, MediaService.class)
+    Stream.of(Bodies.class, Sheets.class, Stage.class, ReleaseService.class, MediaService.class)
         .flatMap(owner -> Arrays.stream(owner.getDeclaredClasses()))
         .filter(Class::isRecord)
         .forEach(RequiredFields::note);

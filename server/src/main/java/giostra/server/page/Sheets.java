@@ -18,12 +18,12 @@ import giostra.core.page.Edit;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
 import giostra.core.page.Site;
+import giostra.core.snag.Crowded;
 import giostra.core.snag.Narrow;
 import giostra.core.snag.NoEffect;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -33,8 +33,8 @@ import tools.jackson.databind.JsonNode;
 /**
  * What Arrange shows of a node: the sheet, and for a carousel the plot. All computed in the core.
  */
-final class SheetService {
-  private SheetService() {}
+final class Sheets {
+  private Sheets() {}
 
   /** The sheet of a node. */
   record Sheet(String node, String type, List<Column> bands, List<Row> rows, @Nullable Plot plot) {}
@@ -196,29 +196,8 @@ final class SheetService {
                         .toList()))
             .toList(),
         suggested,
-        hints(piece, layout),
+        Crowded.of(document, piece).stream().map(Crowded::message).toList(),
         most);
-  }
-
-  /** More than three quotations in view, more than one on a phone: hints. Common practice. */
-  private static List<String> hints(Piece.Carousel piece, CarouselLayout layout) {
-    if (piece.values().get(CarouselSettings.CARD) != CarouselSettings.Card.QUOTATION) {
-      return List.of();
-    }
-    var hints = new ArrayList<String>();
-    for (CarouselBand band : layout.bands()) {
-      int most = band.band().below() <= 768 ? 1 : 3;
-      if (band.asked() > most) {
-        hints.add(
-            String.format(
-                Locale.ROOT,
-                "%s: %d quotations in view are hard to read; %d at the most is usual",
-                band.band().name(),
-                band.asked(),
-                most));
-      }
-    }
-    return hints;
   }
 
   /** Edits that take the suggested counts. */
