@@ -10,6 +10,7 @@ import giostra.server.testing.Process;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /** From the key that takes a value to the stage that shows it, in ms, in Chromium. */
 final class EditToStage {
@@ -21,7 +22,10 @@ final class EditToStage {
   static List<Double> measure() {
     try (Postgres database = Postgres.start();
         Process app = Process.start(database);
-        Playwright playwright = Playwright.create();
+        Playwright playwright =
+            Playwright.create(
+                new Playwright.CreateOptions()
+                    .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         Browser browser =
             playwright
                 .chromium()
