@@ -20,13 +20,13 @@ class Paint {
     File out = new File(args[0]);
     out.mkdirs();
     String only = args.length > 1 ? args[1] : "";
-    paint(out, only, "glasshouse-at-dusk", 2400, 1350, 1, Paint::glasshouse);
-    paint(out, only, "lamp-walk", 1600, 1200, 2, Paint::lampWalk);
+    paint(out, only, "glasshouse-at-dusk", 2560, 1440, 1, Paint::glasshouse);
+    paint(out, only, "lamp-walk", 2560, 1920, 2, Paint::lampWalk);
     paint(out, only, "moonflower", 1600, 1200, 3, Paint::moonflower);
     paint(out, only, "fern-gully", 1600, 1200, 4, Paint::fernGully);
     paint(out, only, "desert-room", 1600, 1200, 5, Paint::desert);
     paint(out, only, "water-hall", 1600, 1200, 6, Paint::water);
-    paint(out, only, "orchid-show", 1600, 1200, 7, Paint::orchid);
+    paint(out, only, "orchid-show", 2560, 1920, 7, Paint::orchid);
     Color[][] people = {
       {c(0x8fb3a4), c(0x243f3b), c(0xe8c9a0)}, {c(0xd49a4c), c(0x4a2d16), c(0x8a5a3a)},
       {c(0x9a85c4), c(0x2f2350), c(0xd8a98c)}, {c(0x6f8f5c), c(0x26331f), c(0xb98a68)},

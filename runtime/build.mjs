@@ -9,7 +9,11 @@ rmSync('dist', { recursive: true, force: true });
 mkdirSync('dist/fonts', { recursive: true });
 
 await build({
-  entryPoints: { giostra: 'src/giostra.ts', stage: 'src/stage.ts' },
+  entryPoints: Object.fromEntries(
+    ['page', 'track', 'tabs', 'accordion', 'flip-boxes', 'counters', 'stage', 'assume'].map(
+      (name) => [name, `src/${name}.ts`],
+    ),
+  ),
   outdir: 'dist',
   bundle: true,
   minify: true,
@@ -40,4 +44,27 @@ for (const [family, folder, css] of [
   }
 }
 fonts.sort((a, b) => a.file.localeCompare(b.file));
+
+// The icons, as what is drawn in a box of 24 by 24; marks of brands are left out.
+const icons = JSON.parse(readFileSync(require.resolve('lucide-static/icon-nodes.json'), 'utf8'));
+const tags = JSON.parse(readFileSync(require.resolve('lucide-static/tags.json'), 'utf8'));
+const drawn = Object.fromEntries(
+  Object.entries(icons)
+    .filter(([name]) => !name.startsWith('bluetooth'))
+    .map(([name, nodes]) => [
+      name,
+      {
+        draw: nodes
+          .map(
+            ([tag, attributes]) =>
+              `<${tag} ${Object.entries(attributes)
+                .map(([key, value]) => `${key}="${value}"`)
+                .join(' ')}/>`,
+          )
+          .join(''),
+        tags: tags[name] ?? [],
+      },
+    ]),
+);
+writeFileSync('dist/icons.json', JSON.stringify(drawn));
 writeFileSync('dist/fonts.json', JSON.stringify(fonts, null, 1));

@@ -66,7 +66,7 @@ export function follow(
     id = event.pointerId;
     from = { x: event.clientX, y: event.clientY };
     dragging = false;
-    trail = [];
+    trail = [{ x: event.clientX, at: event.timeStamp }];
     held = sink.hold();
   });
   on('pointermove', (event) => {
@@ -85,7 +85,11 @@ export function follow(
       last = from.x + Math.sign(dx) * slop;
       view.setPointerCapture(event.pointerId);
     }
-    trail.push({ x: event.clientX, at: event.timeStamp });
+    // A slow frame is told of a whole flick at once: its speed is in the events that it hides.
+    const hidden = event.getCoalescedEvents();
+    for (const each of hidden.length > 0 ? hidden : [event]) {
+      trail.push({ x: each.clientX, at: each.timeStamp });
+    }
     sink.move((event.clientX - last) * way());
     last = event.clientX;
   });

@@ -1,4 +1,4 @@
-/** What the compiler wrote for one carousel: everything that was decided, nothing to decide. */
+/** What the compiler wrote for one track: everything that was decided, nothing to decide. */
 export interface Plan {
   /** Items on the track. */
   readonly items: number;
@@ -15,6 +15,22 @@ export interface Band {
   readonly both: boolean;
   /** Whether the track goes round. */
   readonly loops: boolean;
-  /** First item of each stop, ascending. */
+  /** Whether the place marks are those of the tabbed pattern. */
+  readonly tabbed: boolean;
+  /** The items that show, where not all do. */
+  readonly on?: readonly number[];
+  /** First item of each stop, among those that show, ascending. */
   readonly starts: readonly number[];
+  /** The same for fewer items, by their number, where conditions may hide some. */
+  readonly fewer?: readonly Fewer[];
+}
+
+/** What changes where fewer items show than the sheet was written for. */
+export interface Fewer {
+  readonly view: number;
+  readonly both: boolean;
+  readonly loops: boolean;
+  readonly starts: readonly number[];
+  /** The values that the sheet calculates with, by custom property. */
+  readonly css: Readonly<Record<string, string>>;
 }

@@ -1,3 +1,5 @@
+import type {} from './kinds';
+
 /**
  * The one script that a preview has and a release has not: it takes new markup from the bench and
  * tells it what was clicked. The bench is the only window it listens to.
@@ -9,8 +11,20 @@ interface Swap {
   /** Or the blocks that changed, by id, and the sheet. */
   readonly blocks?: Readonly<Record<string, string>>;
   readonly css: string;
+  /** The sheet that the patches are for, and how many rules it has. */
+  readonly from: string;
+  readonly count: number;
+  readonly rules?: readonly {
+    readonly group?: number | null;
+    readonly at: number;
+    readonly remove: number;
+    readonly insert: readonly string[];
+  }[];
 }
-type Told = Swap | { readonly type: 'show'; readonly id: string } | { readonly type: 'hello' };
+type Told =
+  | Swap
+  | { readonly type: 'show' | 'mark' | 'replay'; readonly id: string }
+  | { readonly type: 'hello' };
 
 const bench = window.parent;
 const benchOrigin = (document.currentScript as HTMLScriptElement).dataset.bench ?? '';
@@ -25,7 +39,8 @@ function fragment(html: string) {
 /** Puts a new sheet in; the old one goes when the new one is there, so nothing shows undressed. */
 function dress(path: string): Promise<void> {
   const old = document.querySelector<HTMLLinkElement>('link[rel=stylesheet]');
-  if (!old || old.getAttribute('href') === path) return Promise.resolve();
+  if (!old || worn === path) return Promise.resolve();
+  worn = path;
   const sheet = old.cloneNode() as HTMLLinkElement;
   sheet.setAttribute('href', path);
   return new Promise((done) => {
@@ -57,7 +72,8 @@ function swapAll(html: string) {
     if (!document.querySelector(`script[src="${CSS.escape(src)}"]`)) {
       const added = document.createElement('script');
       added.src = src;
-      added.defer = true;
+      // In the order in which they stand: the first makes what the others add themselves to.
+      added.async = false;
       document.head.append(added);
     }
   }
@@ -66,16 +82,35 @@ function swapAll(html: string) {
   if (main && nextMain) main.replaceWith(document.importNode(nextMain, true));
 }
 
+/** Path of the sheet that the page wears: its own, or one that patches have made of it. */
+let worn = document.querySelector('link[rel=stylesheet]')?.getAttribute('href') ?? '';
+
+/** Changes the rules that changed, so that only what they touch is laid out anew. */
+function patch(message: Swap): boolean {
+  const sheet = document.querySelector<HTMLLinkElement>('link[rel=stylesheet]')?.sheet;
+  if (!message.rules || !sheet || worn !== message.from) return false;
+  if (sheet.cssRules.length !== message.count) return false;
+  for (const { group, at, remove, insert } of message.rules) {
+    const list = group == null ? sheet : (sheet.cssRules[group] as CSSGroupingRule);
+    for (let i = 0; i < remove; i++) list.deleteRule(at);
+    insert.forEach((rule, index) => {
+      list.insertRule(rule, at + index);
+    });
+  }
+  worn = message.css;
+  return true;
+}
+
 let turn: Promise<void> = Promise.resolve();
 async function swap(message: Swap) {
   const at = window.scrollY;
-  const styled = dress(message.css);
+  const styled = patch(message) ? Promise.resolve() : dress(message.css);
   if (message.html) swapAll(message.html);
   for (const [id, html] of Object.entries(message.blocks ?? {})) {
     document.querySelector(`[data-block="${id}"]`)?.replaceWith(fragment(html));
   }
   await styled;
-  window.scrollTo(0, at);
+  if (window.scrollY !== at) window.scrollTo(0, at);
   document.dispatchEvent(new Event('giostra:start'));
   say({ type: 'swapped', css: message.css });
 }
@@ -84,17 +119,49 @@ addEventListener('message', (event: MessageEvent<Told>) => {
   if (event.source !== bench || event.origin !== benchOrigin) return;
   const message = event.data;
   if (message.type === 'hello') hello();
-  else if (message.type === 'show') {
-    const target = document.querySelector(
-      `[data-block="${message.id}"],[data-section="${message.id}"],[data-item="${message.id}"]`,
-    );
-    show(target);
-  } else turn = turn.then(() => swap(message));
+  else if (message.type === 'show') show(element(message.id));
+  else if (message.type === 'mark') mark(message.id);
+  else if (message.type === 'replay') replay(message.id);
+  else if (message.type === 'swap') turn = turn.then(() => swap(message));
 });
+
+/** Whatever stands for a node on the page. */
+const element = (id: string) =>
+  document.querySelector<HTMLElement>(
+    ['block', 'section', 'item', 'piece'].map((name) => `[data-${name}="${id}"]`).join(),
+  );
+
+/** What is chosen in the bench is outlined here: a sheet of its own, which no release has. */
+const chosen = new CSSStyleSheet();
+document.adoptedStyleSheets.push(chosen);
+function mark(id: string) {
+  const node = ['block', 'section', 'item'].map((name) => `[data-${name}="${id}"]`).join();
+  chosen.replaceSync(
+    `:is(${node}) { outline: 2px solid #b07d2b; outline-offset: -2px; border-radius: 0 }`,
+  );
+}
+
+/** Plays again what runs once: that of the piece, or of all when it has none. */
+function replay(id: string) {
+  const at = element(id);
+  const pieces = [
+    ...(at?.closest<HTMLElement>('[data-piece]') ? [at.closest<HTMLElement>('[data-piece]')] : []),
+    ...(at?.querySelectorAll<HTMLElement>('[data-piece]') ?? []),
+  ];
+  for (const piece of pieces) piece?.giostra?.replay?.();
+}
 
 /** Brings something into view: in the middle, or from a little above its start when it is high. */
 function show(target: Element | null) {
   if (!target) return;
+  // What lies in a closed panel, or on another slide, is opened first; outermost first.
+  const items: HTMLElement[] = [];
+  for (let at: Element | null = target; at; at = at.parentElement) {
+    if (at instanceof HTMLElement && at.dataset.item) items.unshift(at);
+  }
+  for (const item of items) {
+    item.closest<HTMLElement>('[data-piece]')?.giostra?.open(item.dataset.item ?? '');
+  }
   const box = target.getBoundingClientRect();
   const room = window.innerHeight;
   const above = box.height < room - 40 ? (room - box.height) / 2 : Math.min(96, room / 5);
@@ -111,8 +178,15 @@ addEventListener('click', (event) => {
   const target = event.target as Element;
   const link = target.closest('a');
   if (link && bench !== window) event.preventDefault();
-  const at = (name: string) => target.closest<HTMLElement>(`[data-${name}]`)?.dataset[name];
-  say({ type: 'clicked', item: at('item'), block: at('block'), section: at('section') });
+  // The nodes that were hit, the innermost first; a tab's heading stands for its tab.
+  const ids: string[] = [];
+  const nodes = '[data-of],[data-item],[data-block],[data-section]';
+  for (let hit = target.closest<HTMLElement>(nodes); hit; ) {
+    const { of, item, block, section } = hit.dataset;
+    ids.push(of ?? item ?? block ?? section ?? '');
+    hit = hit.parentElement?.closest<HTMLElement>(nodes) ?? null;
+  }
+  say({ type: event.detail > 1 ? 'opened' : 'clicked', ids });
 });
 addEventListener('resize', hello);
 hello();

@@ -12,10 +12,13 @@ export type Sheet = Schemas['Sheet'];
 export type SheetRow = Schemas['Row'];
 export type Cell = Schemas['Cell'];
 export type Plot = Schemas['Plot'];
+export type Finding = Schemas['Finding'];
+export type Kept = Schemas['KeptReply'];
 export type Catalogue = Schemas['CatalogueReply'];
 export type SettingReply = Schemas['SettingReply'];
 export type Starter = Schemas['StarterReply'];
 export type Media = Schemas['Media'];
+export type Icon = Schemas['Icon'];
 export type Release = Schemas['Release'];
 export type ShelfReply = Schemas['ShelfReply'];
 

@@ -3,16 +3,20 @@ import { useState } from 'react';
 import { api, ask, type Sheet as SheetReply } from '../api/client';
 import { useBench } from '../bench/context';
 import { find, nameOf, siteNode } from '../bench/document';
-import { Sawtooth } from './Sawtooth';
+import { Plots } from './Plots';
 import { SheetGrid } from './SheetGrid';
 import { Suggestion } from './Suggestion';
 
 /** What holds at each width: the sheet of the chosen node, and over it the item widths. */
 export function Arrange({ length }: { readonly length: number }) {
   const { page, chosen, choose, scrollbar } = useBench();
+  const item = chosen.node.type === 'item' ? chosen.node : undefined;
+  const [own, setOwn] = useState(false);
   const node =
-    chosen.node.type === 'item' && chosen.parent
-      ? chosen.parent
+    item && chosen.parent
+      ? own
+        ? item
+        : chosen.parent
       : chosen.node.type === 'page'
         ? siteNode(page.document)
         : chosen.node;
@@ -45,7 +49,17 @@ export function Arrange({ length }: { readonly length: number }) {
   }
   return (
     <section aria-label="Arrange" className="flex h-full min-h-0 flex-col">
-      {data.plot && <Sawtooth plot={data.plot} length={length} />}
+      {item && chosen.parent && (
+        <div className="fill-tabs" role="group" aria-label="What to arrange">
+          <button type="button" aria-pressed={!own} onClick={() => setOwn(false)}>
+            {nameOf(chosen.parent)}
+          </button>
+          <button type="button" aria-pressed={own} onClick={() => setOwn(true)}>
+            This item: {nameOf(item)}
+          </button>
+        </div>
+      )}
+      <Plots sheet={data} node={node} length={length} />
       <SheetGrid
         key={node.id}
         sheet={data}
@@ -53,7 +67,8 @@ export function Arrange({ length }: { readonly length: number }) {
         length={length}
         suggested={suggesting ? data.plot?.suggested : undefined}
         foot={
-          data.plot && (
+          data.plot &&
+          data.plot.suggested.length > 0 && (
             <Suggestion
               key={node.id}
               node={node}

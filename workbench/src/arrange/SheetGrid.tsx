@@ -79,8 +79,7 @@ export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
     const shown = own ?? cell.value;
     const kind = kindOf(setting);
     const name = sheet.bands[column]?.name ?? '';
-    const count =
-      setting.id === 'inView' ? suggested?.find((each) => each.band === cell.band) : undefined;
+    const count = suggested?.find((each) => each.setting === setting.id && each.band === cell.band);
     const text = typed(setting, shown);
     return {
       kind,

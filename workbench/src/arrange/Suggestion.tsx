@@ -32,7 +32,7 @@ export function Suggestion({ node, plot, open, onOpen }: Props) {
   if (!open) {
     return (
       <button type="button" className="foot-button" onClick={() => onOpen(true)}>
-        <Lightbulb size={14} aria-hidden /> Suggest counts for cards of {plot.comfortFrom} px
+        <Lightbulb size={14} aria-hidden /> Suggest counts for {plot.comfortFrom} px and more
       </button>
     );
   }

@@ -9,7 +9,7 @@ import { Find } from '../find/Find';
 import { Keys } from '../find/Keys';
 import { PageMap } from '../map/PageMap';
 import { Ship } from '../ship/Ship';
-import { type Bench, BenchContext, STEPS, type Step } from './context';
+import { type Bench, BenchContext, isPiece, STEPS, type Step } from './context';
 import { find, text, walk } from './document';
 import { Ruler } from './Ruler';
 import { Splitter } from './Splitter';
@@ -66,7 +66,7 @@ function Opened({ first, catalogue }: OpenedProps) {
   const asked = search.get('at') ?? '';
   const { document: doc } = page;
   const chosen = find(doc, asked) ??
-    find(doc, firstChoice(page)) ?? {
+    find(doc, firstChoice(page, catalogue)) ?? {
       node: doc.page,
       parent: undefined,
       index: 0,
@@ -138,7 +138,9 @@ function Opened({ first, catalogue }: OpenedProps) {
 }
 
 /** Where work begins when nothing was asked for: the first piece, which is what pages are opened for. */
-function firstChoice(page: PageReply): string {
-  for (const { node } of walk(page.document.page)) if (node.type === 'carousel') return node.id;
+function firstChoice(page: PageReply, catalogue: Catalogue): string {
+  for (const { node } of walk(page.document.page)) {
+    if (isPiece(catalogue, node.type)) return node.id;
+  }
   return page.document.page.id;
 }

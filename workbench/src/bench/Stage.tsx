@@ -1,16 +1,15 @@
-import { ExternalLink } from 'lucide-react';
-import { useEffect, useRef } from 'react';
+import { ExternalLink, RotateCcw } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
 import { useBench } from './context';
 import { find } from './document';
 import { useSize } from './useSize';
 
 /** What the script of the stage tells the bench. */
 interface Told {
-  readonly type: 'ready' | 'swapped' | 'clicked';
+  readonly type: 'ready' | 'swapped' | 'clicked' | 'opened';
   readonly scrollbar?: number;
-  readonly item?: string;
-  readonly block?: string;
-  readonly section?: string;
+  /** The nodes that were clicked, the innermost first; those of a linked piece are elsewhere. */
+  readonly ids?: readonly string[];
 }
 
 /** The compiled page in a frame, shrunk when it is wider than the room for it. */
@@ -24,7 +23,8 @@ export function Stage() {
   const latest = useRef({ document: page.document, choose, wanted });
   latest.current = { document: page.document, choose, wanted };
 
-  const src = `${origin}/api/pages/${page.id}/preview/`;
+  const [assumed, setAssumed] = useState<readonly string[]>([]);
+  const src = `${origin}/api/pages/${page.id}/preview/${assumed.length > 0 ? `?assume=${assumed.join(',')}` : ''}`;
   useEffect(() => {
     const say = (message: unknown) => frame.current?.contentWindow?.postMessage(message, origin);
     const hear = (event: MessageEvent<Told>) => {
@@ -35,18 +35,21 @@ export function Stage() {
         if (shown.current === '') {
           shown.current = latest.current.wanted;
           say({ type: 'show', id: shown.current });
+          say({ type: 'mark', id: shown.current });
         }
-      } else if (told.type === 'clicked') {
+      } else if (told.type === 'clicked' || told.type === 'opened') {
         const { document } = latest.current;
-        const hit = [told.item, told.block, told.section].find((id) => id && find(document, id));
+        const hit = told.ids?.find((id) => find(document, id));
         if (!hit) return;
         shown.current = hit;
-        latest.current.choose(hit);
+        say({ type: 'mark', id: hit });
+        latest.current.choose(hit, told.type === 'opened' ? 'fill' : undefined);
       }
     };
     addEventListener('message', hear);
     const off = session.onSwap((swap) => {
-      if (swap === 'reload') {
+      // What is assumed is compiled in, so patches of the page as it is do not fit.
+      if (swap === 'reload' || assumed.length > 0) {
         if (frame.current) frame.current.src = src;
       } else say({ type: 'swap', ...swap });
     });
@@ -54,11 +57,13 @@ export function Stage() {
       removeEventListener('message', hear);
       off();
     };
-  }, [session, origin, src, setScrollbar]);
+  }, [session, origin, src, setScrollbar, assumed]);
   useEffect(() => {
     if (shown.current === '' || shown.current === wanted) return;
     shown.current = wanted;
-    frame.current?.contentWindow?.postMessage({ type: 'show', id: wanted }, origin);
+    const say = (message: unknown) => frame.current?.contentWindow?.postMessage(message, origin);
+    say({ type: 'show', id: wanted });
+    say({ type: 'mark', id: wanted });
   }, [wanted, origin]);
 
   const scale = room.width > 0 ? Math.min(1, room.width / width) : 1;
@@ -80,11 +85,71 @@ export function Stage() {
         <span>
           {width} px{scale < 1 ? `, shown at ${Math.round(scale * 100)} %` : ''}
         </span>
+        <Assume assumed={assumed} onAssume={setAssumed} />
+        <button
+          type="button"
+          className="stage-again"
+          title="Play again what runs once: counts and turns"
+          onClick={() =>
+            frame.current?.contentWindow?.postMessage({ type: 'replay', id: wanted }, origin)
+          }
+        >
+          <RotateCcw size={13} aria-hidden /> Play again
+        </button>
         <a href={src} target="_blank" rel="noreferrer" title="Open the stage in a tab of its own">
           <ExternalLink size={14} aria-hidden />
           <span className="sr-only">Open the stage in a tab of its own</span>
         </a>
       </div>
     </div>
+  );
+}
+
+const assumptions: readonly (readonly [string, string])[] = [
+  ['touch', 'touch, no hover'],
+  ['reduced-motion', 'less motion'],
+  ['no-script', 'no script'],
+  ['rtl', 'right to left'],
+];
+
+interface AssumeProps {
+  readonly assumed: readonly string[];
+  onAssume(assumed: readonly string[]): void;
+}
+
+/** What the stage takes for granted of the visitor's device; it is compiled as met. */
+function Assume({ assumed, onAssume }: AssumeProps) {
+  return (
+    <details className="assume">
+      <summary>
+        {assumed.length === 0
+          ? 'Assume…'
+          : assumptions
+              .filter(([word]) => assumed.includes(word))
+              .map(([, says]) => says)
+              .join(', ')}
+      </summary>
+      <div className="assume-list">
+        {assumptions.map(([word, says]) => (
+          <label key={word}>
+            <input
+              type="checkbox"
+              className="checkbox checkbox-xs"
+              checked={assumed.includes(word)}
+              onChange={(event) =>
+                onAssume(
+                  assumptions
+                    .map(([each]) => each)
+                    .filter((each) =>
+                      each === word ? event.target.checked : assumed.includes(each),
+                    ),
+                )
+              }
+            />
+            {says}
+          </label>
+        ))}
+      </div>
+    </details>
   );
 }

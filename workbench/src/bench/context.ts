@@ -39,6 +39,10 @@ export function useBench(): Bench {
   return bench;
 }
 
+/** Whether nodes of a type are pieces, which hold items. */
+export const isPiece = (catalogue: Catalogue, type: string) =>
+  catalogue.types.some((each) => each.type === type && each.piece);
+
 /** The settings of a type of node. */
 export const settingsOf = (catalogue: Catalogue, type: string): readonly SettingReply[] =>
   catalogue.types.find((each) => each.type === type)?.settings ?? [];

@@ -13,6 +13,16 @@ export function* walk(node: NodeBody, parent?: NodeBody, index = 0): Generator<F
   for (const [at, child] of (node.children ?? []).entries()) yield* walk(child, node, at);
 }
 
+/** Ids on the way from a node down to another one, both included; none where it is not there. */
+export function pathTo(from: NodeBody, id: string): readonly string[] {
+  if (from.id === id) return [id];
+  for (const child of from.children ?? []) {
+    const rest = pathTo(child, id);
+    if (rest.length > 0) return [from.id, ...rest];
+  }
+  return [];
+}
+
 export const siteNode = (document: DocumentBody): NodeBody => ({
   id: 'site',
   type: 'site',
@@ -31,18 +41,36 @@ export const text = (node: NodeBody, setting: string) => {
   return typeof value === 'string' ? value : '';
 };
 
+/** The words of a text that may be markup. */
+export const plain = (text: string) =>
+  text.includes('<')
+    ? (new DOMParser().parseFromString(text, 'text/html').body.textContent ?? '').trim()
+    : text;
+
+const typeNames: Readonly<Record<string, string>> = {
+  section: 'Section',
+  columns: 'Columns',
+  column: 'Column',
+  picture: 'Picture',
+  item: 'Item',
+  'own-html': 'Own HTML',
+  'flip-boxes': 'Flip boxes',
+  slider: 'Slider',
+  carousel: 'Carousel',
+  tabs: 'Tabs',
+  accordion: 'Accordion',
+  counters: 'Counters',
+};
+
+/** What people call a type of node. */
+export const wordOf = (type: string) => typeNames[type] ?? type;
+
 /** What people call a node. */
 export function nameOf(node: NodeBody): string {
   const words = ['name', 'heading', 'title', 'text', 'label'].map((key) => text(node, key));
   const named = words.find((word) => word.trim() !== '');
-  if (named) return named;
-  const names: Record<string, string> = {
-    columns: 'Columns',
-    column: 'Column',
-    picture: 'Picture',
-    item: 'Item',
-  };
-  return names[node.type] ?? node.type;
+  if (named) return plain(named);
+  return wordOf(node.type);
 }
 
 /** A copy with ids of its own. */

@@ -132,6 +132,7 @@ export class Session {
 
   #add(...jobs: Job[]) {
     this.#queue.push(...jobs);
+    if (this.#save.kind === 'saved') this.#save = { kind: 'saving' };
     this.#kept();
     void this.#send();
   }
@@ -146,8 +147,10 @@ export class Session {
         const change = await this.#post(job);
         this.#queue.shift();
         this.#took(change);
+        // The stage may share our thread: it goes first.
+        await new Promise((next) => setTimeout(next));
+        if (this.#save.kind !== 'refused') this.#save = { kind: 'saved' };
         this.#kept();
-        if (this.#save.kind !== 'refused') this.#set({ kind: 'saved' });
       } catch (problem) {
         if (!(problem instanceof Problem)) throw problem;
         if (!this.#failed(problem, job)) break;

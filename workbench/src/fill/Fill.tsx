@@ -1,16 +1,63 @@
 import { useState } from 'react';
-import { settingsOf, useBench } from '../bench/context';
+import type { NodeBody } from '../api/client';
+import { isPiece, settingsOf, useBench } from '../bench/context';
 import { nameOf } from '../bench/document';
+import { linkedTo } from '../map/stock';
+import { CategoriesButton } from './Categories';
+import { Convert } from './Convert';
 import { Form } from './Form';
-import { ItemTable } from './ItemTable';
+import { fieldsOf, ItemTable } from './ItemTable';
+import { Linked } from './Linked';
 
-/** What a node says: the items of a carousel as a table, everything else as a form. */
+type Part = 'items' | 'item' | 'piece';
+
+/** What a node says: the items of a piece as a table, everything else as a form. */
 export function Fill() {
   const { catalogue, chosen, choose } = useBench();
-  const node = chosen.node.type === 'item' && chosen.parent ? chosen.parent : chosen.node;
-  const once = settingsOf(catalogue, node.type).filter((setting) => !setting.byBand);
-  const carousel = node.type === 'carousel';
-  const [about, setAbout] = useState(false);
+  const item = chosen.node.type === 'item' ? chosen.node : undefined;
+  const node = item && chosen.parent ? chosen.parent : chosen.node;
+  const once = settingsOf(catalogue, node.type).filter(
+    (setting) => !setting.byBand && setting.id !== 'linkedTo',
+  );
+  const [part, setPart] = useState<Part>('items');
+  if (linkedTo(node) !== '') {
+    return (
+      <section aria-label="Fill" className="h-full min-h-0">
+        <Linked key={node.id} node={node} />
+      </section>
+    );
+  }
+  if (isPiece(catalogue, node.type)) {
+    const shown = part === 'item' && !item ? 'items' : part;
+    const parts: readonly (readonly [Part, string])[] = [
+      ['items', 'Items'],
+      ['item', item ? `This item: ${nameOf(item)}` : 'This item'],
+      ['piece', `The ${node.type.replace('-', ' ')} as a whole`],
+    ];
+    return (
+      <section aria-label="Fill" className="flex h-full min-h-0 flex-col">
+        <div className="fill-tabs" role="group" aria-label="What to fill">
+          {parts.map(([each, words]) => (
+            <button
+              key={each}
+              type="button"
+              aria-pressed={shown === each}
+              disabled={each === 'item' && !item}
+              title={each === 'item' && !item ? 'Choose an item first' : undefined}
+              onClick={() => setPart(each)}
+            >
+              {words}
+            </button>
+          ))}
+          {node.type === 'accordion' && <CategoriesButton piece={node} />}
+          <Convert key={node.id} piece={node} />
+        </div>
+        {shown === 'piece' && <Form key={node.id} node={node} settings={once} />}
+        {shown === 'items' && <ItemTable key={node.id} piece={node} />}
+        {shown === 'item' && item && <ItemForm key={item.id} item={item} piece={node} />}
+      </section>
+    );
+  }
   if (once.length === 0) {
     return (
       <p className="faint p-6">
@@ -23,25 +70,15 @@ export function Fill() {
   }
   return (
     <section aria-label="Fill" className="flex h-full min-h-0 flex-col">
-      {carousel ? (
-        <>
-          <div className="fill-tabs" role="group" aria-label="What to fill">
-            <button type="button" aria-pressed={!about} onClick={() => setAbout(false)}>
-              Items
-            </button>
-            <button type="button" aria-pressed={about} onClick={() => setAbout(true)}>
-              The carousel itself
-            </button>
-          </div>
-          {about ? (
-            <Form key={node.id} node={node} settings={once} />
-          ) : (
-            <ItemTable key={node.id} carousel={node} />
-          )}
-        </>
-      ) : (
-        <Form key={node.id} node={node} settings={once} />
-      )}
+      <Form key={node.id} node={node} settings={once} />
     </section>
   );
+}
+
+/** All that one item says, long texts in an editor of their own. */
+function ItemForm({ item, piece }: { readonly item: NodeBody; readonly piece: NodeBody }) {
+  const { catalogue } = useBench();
+  const fields = fieldsOf(catalogue, piece).map(({ setting, label }) => ({ ...setting, label }));
+  const always = settingsOf(catalogue, 'item').filter((each) => catalogue.always.includes(each.id));
+  return <Form node={item} settings={[...fields, ...always]} />;
 }

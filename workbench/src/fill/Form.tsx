@@ -3,26 +3,47 @@ import type { NodeBody, SettingReply } from '../api/client';
 import { useBench } from '../bench/context';
 import { pathOf } from '../bench/session';
 import { sent, typed } from '../grid/values';
+import { FocusField } from './FocusField';
+import { IconField } from './IconPicker';
 import { PictureField } from './PicturePicker';
+import { RichField } from './RichField';
 
 interface Props {
   readonly node: NodeBody;
   readonly settings: readonly SettingReply[];
 }
 
-/** What is said once of a node, at every width. */
+/** What is said once of a node, at every width; what is rarely asked for folds away. */
 export function Form({ node, settings }: Props) {
+  const { catalogue, setting: wanted } = useBench();
+  const rare = new Set(catalogue.rare);
+  const often = settings.filter((setting) => !rare.has(setting.id));
+  const seldom = settings.filter((setting) => rare.has(setting.id));
   return (
-    <div className="form">
-      {settings.map((setting) => (
-        <Field key={setting.id} node={node} setting={setting} />
-      ))}
+    <div className="form-scroll">
+      <div className="form">
+        {often.map((setting) => (
+          <Field key={setting.id} node={node} setting={setting} />
+        ))}
+      </div>
+      {seldom.length > 0 && (
+        <details className="form-more" open={seldom.some((each) => each.id === wanted)}>
+          <summary>Links in detail, conditions, marks for scripts and styles</summary>
+          <div className="form">
+            {seldom.map((setting) => (
+              <Field key={setting.id} node={node} setting={setting} />
+            ))}
+          </div>
+        </details>
+      )}
     </div>
   );
 }
 
 /** After so long without a key what was typed is sent, in ms. */
 const PAUSE = 400;
+
+const LONG = new Set(['rich', 'markup']);
 
 function Field({ node, setting }: { readonly node: NodeBody; readonly setting: SettingReply }) {
   const { session, now, setting: wanted } = useBench();
@@ -59,23 +80,49 @@ function Field({ node, setting }: { readonly node: NodeBody; readonly setting: S
     'aria-describedby': `${id}-note`,
     onBlur: () => draft !== undefined && send(draft),
   } as const;
+  const take = (each: HTMLElement | null) => {
+    field.current = each;
+  };
+  const long = setting.lines || LONG.has(setting.kind);
 
   return (
-    <div className={`field field-${setting.lines ? 'lines' : setting.kind}`}>
-      <label htmlFor={id}>{setting.label}</label>
+    <div className={`field field-${long ? 'lines' : setting.kind}`} data-setting={setting.id}>
+      {setting.kind === 'several' || setting.kind === 'rich' ? (
+        <span id={id} className="field-name">
+          {setting.label}
+        </span>
+      ) : (
+        <label htmlFor={id}>{setting.label}</label>
+      )}
       {setting.kind === 'picture' ? (
-        <PictureField
-          id={id}
-          value={value}
+        <PictureField id={id} value={value} label={setting.label} onPick={send} />
+      ) : setting.kind === 'icon' ? (
+        <IconField id={id} value={value} label={setting.label} onPick={send} />
+      ) : setting.kind === 'point' ? (
+        <FocusField id={id} node={node} value={value} onSet={send} />
+      ) : setting.kind === 'rich' ? (
+        <RichField
+          labelledBy={id}
           label={setting.label}
-          onPick={(picture) => send(picture)}
+          value={value}
+          onChange={change}
+          onLeave={common.onBlur}
+        />
+      ) : setting.kind === 'several' ? (
+        <Several labelledBy={id} words={setting.words} value={value} onSet={send} />
+      ) : setting.kind === 'toggle' ? (
+        <input
+          id={id}
+          ref={take}
+          type="checkbox"
+          className="toggle toggle-sm"
+          checked={value === 'on'}
+          onChange={(event) => send(event.target.checked ? 'on' : 'off')}
         />
       ) : setting.kind === 'pick' ? (
         <select
           {...common}
-          ref={(each) => {
-            field.current = each;
-          }}
+          ref={take}
           className="select w-full"
           onChange={(event) => send(event.target.value)}
         >
@@ -86,27 +133,57 @@ function Field({ node, setting }: { readonly node: NodeBody; readonly setting: S
       ) : setting.lines ? (
         <textarea
           {...common}
-          ref={(each) => {
-            field.current = each;
-          }}
-          rows={5}
-          className="textarea w-full"
+          ref={take}
+          rows={6}
+          className={`textarea w-full ${setting.kind === 'markup' ? 'font-mono' : ''}`}
           onChange={(event) => change(event.target.value)}
         />
       ) : (
         <input
           {...common}
-          ref={(each) => {
-            field.current = each;
-          }}
+          ref={take}
           className="input w-full"
           onChange={(event) => change(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && draft !== undefined && send(draft)}
         />
       )}
-      <p id={`${id}-note`} className={why ? 'text-error' : 'faint field-note'}>
-        {why ?? setting.allowed}
-      </p>
+      {(why || setting.kind !== 'toggle') && (
+        <p id={`${id}-note`} className={why ? 'text-error' : 'faint field-note'}>
+          {why ?? setting.allowed}
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface SeveralProps {
+  readonly labelledBy: string;
+  readonly words: readonly string[];
+  readonly value: string;
+  onSet(value: string): void;
+}
+
+/** Any of a few words. */
+function Several({ labelledBy, words, value, onSet }: SeveralProps) {
+  const on = new Set(value.split(' ').filter((word) => word !== ''));
+  return (
+    <div role="group" aria-labelledby={labelledBy} className="several">
+      {words.map((word) => (
+        <label key={word}>
+          <input
+            type="checkbox"
+            className="checkbox checkbox-xs"
+            checked={on.has(word)}
+            onChange={(event) => {
+              const next = words.filter((each) =>
+                each === word ? event.target.checked : on.has(each),
+              );
+              onSet(next.join(' '));
+            }}
+          />
+          {word}
+        </label>
+      ))}
     </div>
   );
 }

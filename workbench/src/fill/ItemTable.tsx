@@ -14,16 +14,30 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { Copy, Eye, EyeOff, GripVertical, Plus, Trash2 } from 'lucide-react';
-import { type CSSProperties, type KeyboardEvent, type ReactNode, useEffect, useState } from 'react';
-import type { NodeBody } from '../api/client';
+import { Copy, Eye, EyeOff, GripVertical, Plus, SquarePlus, Trash2 } from 'lucide-react';
+import {
+  type CSSProperties,
+  type KeyboardEvent,
+  type ReactNode,
+  useEffect,
+  useId,
+  useRef,
+  useState,
+} from 'react';
+import type { Catalogue, NodeBody, SettingReply } from '../api/client';
 import { columnsOf, settingsOf, useBench } from '../bench/context';
-import { fresh, nameOf, newId, text } from '../bench/document';
+import { fresh, nameOf, newId, plain, text, wordOf } from '../bench/document';
 import { pathOf } from '../bench/session';
 import { Grid, type GridCell, type GridRow, type Place } from '../grid/Grid';
 import { kindOf, sent, typed } from '../grid/values';
+import { Chooser } from '../map/Chooser';
+import type { Gap } from '../map/PageMap';
+import { Dialog, useClose } from '../ui/Dialog';
+import { Tool } from '../ui/Tool';
+import { IconPicker, IconThumb } from './IconPicker';
 import { Thumb, usePicker } from './PicturePicker';
 import { type Field, pasted } from './paste';
+import { RichField } from './RichField';
 
 const shares: Readonly<Record<string, string>> = {
   picture: '92px',
@@ -33,21 +47,36 @@ const shares: Readonly<Record<string, string>> = {
   link: 'minmax(90px,.8fr)',
 };
 
-/** The items of a carousel, edited in place like a spreadsheet. */
-export function ItemTable({ carousel }: { readonly carousel: NodeBody }) {
+/** A field of items as a kind of piece has it. */
+export interface ItemField extends Field {
+  readonly main: boolean;
+}
+
+/** The fields that the items of a piece have, those that it has switched off left out. */
+export function fieldsOf(catalogue: Catalogue, piece: NodeBody): readonly ItemField[] {
+  const settings = settingsOf(catalogue, 'item');
+  const off = new Set(text(piece, 'fieldsOff').split(' '));
+  const ofKind = catalogue.fields.filter((each) => each.type === piece.type);
+  const card = text(piece, 'card') || 'picture';
+  const fields = (ofKind.find((each) => each.card === card) ?? ofKind[0])?.fields ?? [];
+  return fields.flatMap(({ setting: id, label, main }) => {
+    const setting = settings.find((each) => each.id === id);
+    return setting && !off.has(id) ? [{ setting, label, main }] : [];
+  });
+}
+
+/** The items of a piece, edited in place like a spreadsheet. */
+export function ItemTable({ piece }: { readonly piece: NodeBody }) {
   const { session, now, page, catalogue, media, chosen, choose } = useBench();
   const { pick } = usePicker();
-  const items = carousel.children ?? [];
-  const card = text(carousel, 'card') || 'picture';
-  const itemSettings = settingsOf(catalogue, 'item');
-  const fields: Field[] = (
-    catalogue.cards.find((each) => each.card === card)?.fields ?? []
-  ).flatMap((field) => {
-    const setting = itemSettings.find((each) => each.id === field.setting);
-    return setting ? [{ setting, label: field.label }] : [];
-  });
+  const items = piece.children ?? [];
+  const fields = fieldsOf(catalogue, piece).filter((field) => field.main);
   const bands = new Set(columnsOf(page).map((band) => band.id));
   const [says, setSays] = useState('');
+  const [icon, setIcon] = useState<Omit<Parameters<typeof IconPicker>[0], 'onClose'>>();
+  const [long, setLong] = useState<LongText>();
+  const [gap, setGap] = useState<Gap>();
+  const panels = catalogue.panels.includes(piece.type);
   const [at, setAt] = useState<Place>({ row: Math.max(0, chosen.index), column: 0 });
   const chosenItem = chosen.node.type === 'item' ? chosen.node.id : '';
   useEffect(() => {
@@ -67,13 +96,13 @@ export function ItemTable({ carousel }: { readonly carousel: NodeBody }) {
   const move = (from: number, to: number) => {
     const item = items[from];
     if (!item || to < 0 || to >= items.length || from === to) return;
-    session.edit([{ type: 'MoveNode', node: item.id, parent: carousel.id, index: to }]);
+    session.edit([{ type: 'MoveNode', node: item.id, parent: piece.id, index: to }]);
     setAt((now) => ({ ...now, row: to }));
   };
   const add = (index: number, content: NodeBody) => {
-    session.edit([{ type: 'AddNode', parent: carousel.id, index, content }]);
+    session.edit([{ type: 'AddNode', parent: piece.id, index, content }]);
     setAt((now) => ({ ...now, row: index }));
-    choose(carousel.id);
+    choose(piece.id);
   };
   const duplicate = (index: number) => {
     const item = items[index];
@@ -82,7 +111,7 @@ export function ItemTable({ carousel }: { readonly carousel: NodeBody }) {
   const remove = (index: number) => {
     const item = items[index];
     if (!item) return;
-    choose(carousel.id);
+    choose(piece.id);
     session.edit([{ type: 'RemoveNode', node: item.id }]);
     setSays(`“${nameOf(item)}” is deleted; undo brings it back.`);
   };
@@ -105,20 +134,25 @@ export function ItemTable({ carousel }: { readonly carousel: NodeBody }) {
     const value = refused?.value ?? typed(setting, own ?? setting.initial);
     const set = (next: string) => session.set(item.id, setting.id, '', sent(setting, next));
     const name = `${label} of ${nameOf(item)}`;
+    // Markup is no matter for a cell: it opens in the editor of the item.
+    const rich = setting.kind === 'rich' && value.includes('<');
     return {
-      kind: kindOf(setting),
+      kind: rich ? 'own' : kindOf(setting),
       path,
       label: name,
+      words: setting.words,
       value,
       invalid: refused?.why,
       className: 'cell-item',
       show:
         setting.kind === 'picture' ? (
           <Thumb id={value} />
+        ) : setting.kind === 'icon' ? (
+          <IconThumb value={value} />
         ) : value === '' ? (
           <span className="faint">–</span>
         ) : (
-          <span className="cell-words">{value}</span>
+          <span className="cell-words">{plain(value)}</span>
         ),
       set,
       clear: () => {
@@ -129,6 +163,10 @@ export function ItemTable({ carousel }: { readonly carousel: NodeBody }) {
       ...(setting.kind === 'picture'
         ? { open: () => pick({ value, label: name, onPick: set }) }
         : {}),
+      ...(setting.kind === 'icon'
+        ? { open: () => setIcon({ value, label: name, onPick: set }) }
+        : {}),
+      ...(rich ? { open: () => setLong({ item, setting, label: name }) } : {}),
     };
   }
 
@@ -147,6 +185,14 @@ export function ItemTable({ carousel }: { readonly carousel: NodeBody }) {
           >
             {hidden ? <EyeOff size={15} /> : <Eye size={15} />}
           </Tool>
+          {panels && (
+            <Tool
+              label={`Add to the panel of ${nameOf(item)}: ${panelWords(item)}`}
+              onClick={() => setGap({ parent: item, index: item.children?.length ?? 0 })}
+            >
+              <SquarePlus size={15} />
+            </Tool>
+          )}
           <Tool label={`Duplicate ${nameOf(item)}`} onClick={() => duplicate(index)}>
             <Copy size={15} />
           </Tool>
@@ -157,7 +203,7 @@ export function ItemTable({ carousel }: { readonly carousel: NodeBody }) {
       ),
     };
   });
-  const template = `52px ${fields.map((field) => shares[field.setting.id] ?? 'minmax(100px,1fr)').join(' ')} 92px`;
+  const template = `52px ${fields.map((field) => shares[field.setting.id] ?? 'minmax(100px,1fr)').join(' ')} ${panels ? 122 : 92}px`;
   const current = rows[Math.min(at.row, rows.length - 1)]?.cells[at.column];
 
   return (
@@ -177,7 +223,7 @@ export function ItemTable({ carousel }: { readonly carousel: NodeBody }) {
             strategy={verticalListSortingStrategy}
           >
             <Grid
-              label={`Items of ${nameOf(carousel)}`}
+              label={`Items of ${nameOf(piece)}`}
               template={template}
               heads={[
                 <span key="number" className="sr-only">
@@ -193,7 +239,7 @@ export function ItemTable({ carousel }: { readonly carousel: NodeBody }) {
               onAt={here}
               onRowKey={rowKey}
               onPaste={(text, place) => {
-                const result = pasted(text, carousel, fields, media, place);
+                const result = pasted(text, piece, fields, media, place);
                 session.edit(result.edits);
                 setSays(result.says);
               }}
@@ -222,6 +268,9 @@ export function ItemTable({ carousel }: { readonly carousel: NodeBody }) {
           <Plus size={15} aria-hidden /> Add an item
         </button>
       </div>
+      {icon && <IconPicker {...icon} onClose={() => setIcon(undefined)} />}
+      {long && <LongTextDialog {...long} onClose={() => setLong(undefined)} />}
+      {gap && <Chooser gap={gap} onClose={() => setGap(undefined)} />}
       <footer className="foot">
         <p className="min-w-0 flex-1 truncate" aria-live="polite">
           {current?.invalid ? <span className="text-error">{current.invalid}</span> : says}
@@ -235,17 +284,58 @@ export function ItemTable({ carousel }: { readonly carousel: NodeBody }) {
   );
 }
 
-function Tool(props: { readonly label: string; onClick(): void; readonly children: ReactNode }) {
+/** What a panel holds, in words. */
+function panelWords(item: NodeBody): string {
+  const held = (item.children ?? []).map((block) => wordOf(block.type));
+  return held.length === 0 ? 'it holds no blocks yet' : `it holds ${held.join(', ')}`;
+}
+
+interface LongText {
+  readonly item: NodeBody;
+  readonly setting: SettingReply;
+  readonly label: string;
+}
+
+/** The editor of one long text of an item. */
+function LongTextDialog({ item, setting, label, onClose }: LongText & { onClose(): void }) {
+  const { session } = useBench();
+  const title = useId();
+  const draft = useRef<string>(undefined);
+  const value = String((item.values as Record<string, unknown>)[setting.id] ?? '');
   return (
-    <button
-      type="button"
-      className="tool"
-      aria-label={props.label}
-      title={props.label}
-      onClick={props.onClick}
+    <Dialog
+      labelledBy={title}
+      className="long-text"
+      onClose={() => {
+        const text = draft.current;
+        if (text !== undefined && text !== value) session.set(item.id, setting.id, '', text);
+        onClose();
+      }}
     >
-      {props.children}
-    </button>
+      <h2 id={title} className="font-serif text-xl">
+        {label}
+      </h2>
+      <RichField
+        labelledBy={title}
+        label={label}
+        value={value}
+        onChange={(text) => {
+          draft.current = text;
+        }}
+      />
+      <Done />
+    </Dialog>
+  );
+}
+
+function Done() {
+  const close = useClose();
+  return (
+    <div className="flex justify-end">
+      <button type="button" className="btn btn-primary" onClick={close}>
+        Done
+      </button>
+    </div>
   );
 }
 

@@ -20,7 +20,7 @@ export interface Pasted {
  */
 export function pasted(
   text: string,
-  carousel: NodeBody,
+  piece: NodeBody,
   fields: readonly Field[],
   media: readonly Media[],
   at: { readonly row: number; readonly column: number },
@@ -35,7 +35,7 @@ export function pasted(
     ? first.map((each) => names.indexOf(each.trim().toLowerCase()))
     : first.map((_, index) => at.column + index);
   const rows = headed ? lines.slice(1) : lines;
-  const items = carousel.children ?? [];
+  const items = piece.children ?? [];
   const edits: EditBody[] = [];
   const left: string[] = [];
   let added = 0;
@@ -67,7 +67,7 @@ export function pasted(
       }
     } else {
       const content = { id: newId('item'), type: 'item', values } as NodeBody;
-      edits.push({ type: 'AddNode', parent: carousel.id, index: items.length + added, content });
+      edits.push({ type: 'AddNode', parent: piece.id, index: items.length + added, content });
       added += 1;
     }
   });

@@ -1,20 +1,27 @@
 import { useQuery } from '@tanstack/react-query';
 import { Command } from 'cmdk';
-import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask } from '../api/client';
 import { settingsOf, useBench } from '../bench/context';
 import { nameOf, siteNode, walk } from '../bench/document';
+import { Dialog, useClose } from '../ui/Dialog';
 
 /** Finds any setting of what is chosen, any piece of the page, any page. */
 export function Find({ onClose }: { onClose(): void }) {
+  return (
+    <Dialog label="Find" className="finder" onClose={onClose}>
+      <Finder />
+    </Dialog>
+  );
+}
+
+function Finder() {
   const { page, catalogue, chosen, choose } = useBench();
-  const dialog = useRef<HTMLDialogElement>(null);
   const navigate = useNavigate();
-  useEffect(() => dialog.current?.showModal(), []);
+  const close = useClose();
   const shelf = useQuery({ queryKey: ['shelf'], queryFn: () => ask(api.GET('/api/shelf')) });
   const go = (then: () => void) => () => {
-    dialog.current?.close();
+    close();
     then();
   };
   const nodes = [
@@ -23,65 +30,56 @@ export function Find({ onClose }: { onClose(): void }) {
   ];
   const pieces = [...walk(page.document.page)].filter(({ node }) => node.type !== 'column');
   return (
-    <dialog ref={dialog} className="modal" aria-label="Find" onClose={onClose}>
-      <div className="modal-box finder">
-        <Command label="Find a setting, a piece or a page">
-          <Command.Input autoFocus placeholder="Find a setting, a piece or a page" />
-          <Command.List>
-            <Command.Empty>Nothing is called that.</Command.Empty>
-            {nodes.map((node) => (
-              <Command.Group
-                key={node.id}
-                heading={`Settings of ${node.id === 'site' ? 'the site' : nameOf(node)}`}
+    <Command label="Find a setting, a piece or a page">
+      <Command.Input autoFocus placeholder="Find a setting, a piece or a page" />
+      <Command.List>
+        <Command.Empty>Nothing is called that.</Command.Empty>
+        {nodes.map((node) => (
+          <Command.Group
+            key={node.id}
+            heading={`Settings of ${node.id === 'site' ? 'the site' : nameOf(node)}`}
+          >
+            {settingsOf(catalogue, node.type).map((setting) => (
+              <Command.Item
+                key={setting.id}
+                value={`${setting.label} ${setting.id} ${node.id}`}
+                onSelect={go(() =>
+                  choose(node.id, setting.byBand ? 'arrange' : 'fill', setting.id),
+                )}
               >
-                {settingsOf(catalogue, node.type).map((setting) => (
-                  <Command.Item
-                    key={setting.id}
-                    value={`${setting.label} ${setting.id} ${node.id}`}
-                    onSelect={go(() =>
-                      choose(node.id, setting.byBand ? 'arrange' : 'fill', setting.id),
-                    )}
-                  >
-                    {setting.label}
-                    <span className="faint">{setting.byBand ? 'Arrange' : 'Fill'}</span>
-                  </Command.Item>
-                ))}
-              </Command.Group>
+                {setting.label}
+                <span className="faint">{setting.byBand ? 'Arrange' : 'Fill'}</span>
+              </Command.Item>
             ))}
-            <Command.Group heading="On this page">
-              {pieces.map(({ node }) => (
-                <Command.Item
-                  key={node.id}
-                  value={`${nameOf(node)} ${node.type} ${node.id}`}
-                  onSelect={go(() => choose(node.id))}
-                >
-                  <span className="truncate">{nameOf(node)}</span>
-                  <span className="faint">{node.type}</span>
-                </Command.Item>
-              ))}
-            </Command.Group>
-            <Command.Group heading="Pages">
-              {shelf.data?.sites.flatMap((site) =>
-                site.pages.map((each) => (
-                  <Command.Item
-                    key={each.id}
-                    value={`${each.title} ${site.name} page ${each.id}`}
-                    onSelect={go(() => navigate(`/pages/${each.id}/arrange`))}
-                  >
-                    {each.title || 'Untitled'}
-                    <span className="faint">{site.name}</span>
-                  </Command.Item>
-                )),
-              )}
-            </Command.Group>
-          </Command.List>
-        </Command>
-      </div>
-      <form method="dialog" className="modal-backdrop">
-        <button type="submit" tabIndex={-1}>
-          Close
-        </button>
-      </form>
-    </dialog>
+          </Command.Group>
+        ))}
+        <Command.Group heading="On this page">
+          {pieces.map(({ node }) => (
+            <Command.Item
+              key={node.id}
+              value={`${nameOf(node)} ${node.type} ${node.id}`}
+              onSelect={go(() => choose(node.id))}
+            >
+              <span className="truncate">{nameOf(node)}</span>
+              <span className="faint">{node.type}</span>
+            </Command.Item>
+          ))}
+        </Command.Group>
+        <Command.Group heading="Pages">
+          {shelf.data?.sites.flatMap((site) =>
+            site.pages.map((each) => (
+              <Command.Item
+                key={each.id}
+                value={`${each.title} ${site.name} page ${each.id}`}
+                onSelect={go(() => navigate(`/pages/${each.id}/arrange`))}
+              >
+                {each.title || 'Untitled'}
+                <span className="faint">{site.name}</span>
+              </Command.Item>
+            )),
+          )}
+        </Command.Group>
+      </Command.List>
+    </Command>
   );
 }

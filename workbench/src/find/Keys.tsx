@@ -13,6 +13,7 @@ const keys: readonly (readonly [string, string])[] = [
   ['Ctrl D', 'duplicates the item'],
   ['Ctrl Enter', 'a new item below'],
   ['Ctrl Backspace', 'deletes the item'],
+  ['Ctrl C, Ctrl V', 'in the page map: copies what is chosen, also to another page'],
   ['Ctrl V', 'in Fill: rows from a spreadsheet, from this cell on'],
 ];
 

@@ -5,8 +5,8 @@ import type { CellKind } from './Grid';
 export function kindOf(setting: SettingReply): CellKind {
   if (setting.kind === 'toggle') return 'toggle';
   if (setting.kind === 'pick') return 'pick';
-  if (setting.kind === 'picture') return 'own';
-  return setting.lines ? 'lines' : 'line';
+  if (setting.kind === 'picture' || setting.kind === 'icon') return 'own';
+  return setting.lines || setting.kind === 'rich' ? 'lines' : 'line';
 }
 
 /** A value as it is typed. */
@@ -19,8 +19,11 @@ export function typed(setting: SettingReply, value: unknown): string {
 export function sent(setting: SettingReply, text: string): unknown {
   const trimmed = text.trim();
   if (setting.kind === 'toggle') return trimmed === 'on';
-  if ((setting.kind === 'whole' || setting.kind === 'advance') && /^-?\d+(\.\d+)?$/.test(trimmed)) {
+  if (
+    (setting.kind === 'whole' || setting.kind === 'advance' || setting.kind === 'decimal') &&
+    /^-?\d+(\.\d+)?$/.test(trimmed)
+  ) {
     return Number(trimmed);
   }
-  return setting.kind === 'words' ? text : trimmed;
+  return setting.kind === 'words' || setting.kind === 'rich' ? text : trimmed;
 }

@@ -1,26 +1,43 @@
-import { useEffect, useId, useRef } from 'react';
+import { useId } from 'react';
 import type { NodeBody, Starter } from '../api/client';
-import { columnsOf, useBench } from '../bench/context';
-import { fresh, nameOf, newId } from '../bench/document';
+import { columnsOf, isPiece, useBench } from '../bench/context';
+import { fresh, nameOf, newId, wordOf } from '../bench/document';
+import { Dialog, useClose } from '../ui/Dialog';
 import { icons } from './icons';
+import { Moving } from './Moving';
 import type { Gap } from './PageMap';
+import { linkTo, useStock } from './stock';
 
 /** What can be put into a gap. Between two sections it gets a section of its own. */
 export function Chooser({ gap, onClose }: { readonly gap: Gap; onClose(): void }) {
-  const { session, page, catalogue, choose } = useBench();
-  const dialog = useRef<HTMLDialogElement>(null);
   const title = useId();
-  useEffect(() => dialog.current?.showModal(), []);
+  const between = gap.parent.type === 'page';
+  return (
+    <Dialog labelledBy={title} className="chooser" onClose={onClose}>
+      <h2 id={title} className="font-serif text-xl">
+        Add {between ? 'between two sections' : `in ${nameOf(gap.parent)}`}
+      </h2>
+      <Choices gap={gap} />
+    </Dialog>
+  );
+}
+
+function Choices({ gap }: { readonly gap: Gap }) {
+  const { session, page, catalogue, choose } = useBench();
+  const close = useClose();
   const bands = new Set(columnsOf(page).map((band) => band.id));
   const between = gap.parent.type === 'page';
-  const place = between ? 'between two sections' : `in ${nameOf(gap.parent)}`;
+  const type = (starter: Starter) => (starter.node as NodeBody).type;
+  const pieces = catalogue.starters.filter((each) => isPiece(catalogue, type(each)));
+  const blocks = catalogue.starters.filter((each) => !isPiece(catalogue, type(each)));
 
-  function take(starter: Starter) {
-    const node = fresh(starter.node, bands);
+  const take = (starter: Starter) => put(fresh(starter.node, bands));
+
+  function put(node: NodeBody, name = nameOf(node)) {
     const section: NodeBody = {
       id: newId('section'),
       type: 'section',
-      values: { name: nameOf(node) },
+      values: { name },
       children: [node],
     };
     session.edit([
@@ -28,46 +45,104 @@ export function Chooser({ gap, onClose }: { readonly gap: Gap; onClose(): void }
         type: 'AddNode',
         parent: gap.parent.id,
         index: gap.index,
-        content: between ? section : node,
+        content: between && node.type !== 'section' ? section : node,
       },
     ]);
-    dialog.current?.close();
+    close();
     choose(node.id, 'fill');
   }
 
   return (
-    <dialog ref={dialog} className="modal" aria-labelledby={title} onClose={onClose}>
-      <div className="modal-box chooser">
-        <h2 id={title} className="font-serif text-xl">
-          Add {place}
-        </h2>
-        <ul className="chooser-list">
-          {catalogue.starters.map((starter) => {
-            const Icon = icons[(starter.node as NodeBody).type];
-            return (
-              <li key={starter.id}>
-                <button type="button" className="chooser-one" onClick={() => take(starter)}>
-                  {Icon && <Icon size={22} aria-hidden />}
-                  <span>
-                    <b>{starter.label}</b>
-                    <span className="faint block">{starter.says}</span>
-                  </span>
-                </button>
-              </li>
-            );
-          })}
-        </ul>
-        <div className="flex justify-end">
-          <button type="button" className="btn btn-ghost" onClick={() => dialog.current?.close()}>
-            Cancel
-          </button>
-        </div>
-      </div>
-      <form method="dialog" className="modal-backdrop">
-        <button type="submit" tabIndex={-1}>
-          Close
+    <>
+      <ul className="chooser-list">
+        {pieces.map((starter) => (
+          <li key={starter.id}>
+            <button type="button" className="chooser-one" onClick={() => take(starter)}>
+              <Moving kind={type(starter)} />
+              <b>{starter.label}</b>
+              <span className="faint">{starter.says}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <ul className="chooser-blocks">
+        {blocks.map((starter) => {
+          const Icon = icons[type(starter)];
+          return (
+            <li key={starter.id}>
+              <button
+                type="button"
+                className="chooser-block"
+                title={starter.says}
+                onClick={() => take(starter)}
+              >
+                {Icon && <Icon size={18} aria-hidden />}
+                {starter.label}
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+      <FromStock gap={gap} between={between} onTake={put} />
+      <div className="flex justify-end">
+        <button type="button" className="btn btn-ghost" onClick={close}>
+          Cancel
         </button>
-      </form>
-    </dialog>
+      </div>
+    </>
+  );
+}
+
+interface FromStockProps {
+  readonly gap: Gap;
+  readonly between: boolean;
+  onTake(node: NodeBody, name: string): void;
+}
+
+/** What is kept on the site and may stand here, to be put in linked or as a copy. */
+function FromStock({ gap, between, onTake }: FromStockProps) {
+  const { page, catalogue } = useBench();
+  const stock = useStock();
+  const bands = new Set(columnsOf(page).map((band) => band.id));
+  const holds = catalogue.types.find((each) => each.type === gap.parent.type)?.holds ?? [];
+  const fits = (stock.data ?? []).filter((kept) => {
+    const { type } = kept.node as NodeBody;
+    return holds.includes(type) || (between && isPiece(catalogue, type));
+  });
+  if (fits.length === 0) return null;
+  return (
+    <section aria-label="Kept on the site">
+      <h3 className="chooser-head">Kept on the site</h3>
+      <ul className="chooser-stock">
+        {fits.map((kept) => {
+          const node = kept.node as NodeBody;
+          const Icon = icons[node.type];
+          return (
+            <li key={kept.id}>
+              {Icon && <Icon size={18} aria-hidden />}
+              <span className="min-w-0 flex-1 truncate">
+                {kept.name} <span className="faint">{wordOf(node.type)}</span>
+              </span>
+              <button
+                type="button"
+                className="btn btn-sm"
+                title="Follows what it is linked to"
+                onClick={() => onTake(linkTo(kept, newId(node.type)), kept.name)}
+              >
+                Linked<span className="sr-only"> {kept.name}</span>
+              </button>
+              <button
+                type="button"
+                className="btn btn-ghost btn-sm"
+                title="Has its own content from now on"
+                onClick={() => onTake(fresh(node, bands), kept.name)}
+              >
+                Copy<span className="sr-only"> of {kept.name}</span>
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
   );
 }

@@ -1,10 +1,28 @@
-import { ChevronDown, ChevronUp, Copy, Plus, Trash2 } from 'lucide-react';
-import { type KeyboardEvent, type ReactNode, useState } from 'react';
+import { Bookmark, ChevronDown, ChevronUp, Copy, Link2, Plus, Trash2 } from 'lucide-react';
+import {
+  type ClipboardEvent,
+  createContext,
+  type KeyboardEvent,
+  type ReactNode,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import type { NodeBody } from '../api/client';
-import { columnsOf, useBench } from '../bench/context';
-import { find, fresh, nameOf, siteNode } from '../bench/document';
+import { columnsOf, isPiece, useBench } from '../bench/context';
+import { find, fresh, nameOf, pathTo, siteNode } from '../bench/document';
+import { Tool } from '../ui/Tool';
 import { Chooser } from './Chooser';
+import { copied, pasted, placeFor } from './clipboard';
 import { icons } from './icons';
+import { Keep } from './Keep';
+import { useSnags } from './snags';
+import { linkedTo } from './stock';
+
+/** What was found, by node: looked up once for all rows. */
+const Found = createContext<ReadonlyMap<string, string[]>>(new Map());
 
 /** Items of a piece that are named in the map. */
 const MOST = 12;
@@ -17,12 +35,15 @@ export interface Gap {
 
 /** Sections, blocks and pieces in page order; a plus in each gap. */
 export function PageMap() {
-  const { session, page, chosen, choose } = useBench();
+  const { session, page, catalogue, chosen, choose } = useBench();
   const [gap, setGap] = useState<Gap>();
   const root = page.document.page;
   const bands = new Set(columnsOf(page).map((band) => band.id));
   const { node, parent, index } = chosen;
   const movable = parent !== undefined && node.type !== 'column';
+  const keepable =
+    (isPiece(catalogue, node.type) || node.type === 'section') && linkedTo(node) === '';
+  const [keeping, setKeeping] = useState(false);
   const last = (parent?.children?.length ?? 0) - 1;
 
   const move = (by: number) => {
@@ -52,46 +73,67 @@ export function PageMap() {
     event.preventDefault();
   }
 
+  function copy(event: ClipboardEvent) {
+    if (!movable) return;
+    event.preventDefault();
+    event.clipboardData.setData('text/plain', copied(node));
+  }
+  function paste(event: ClipboardEvent) {
+    const content = pasted(event.clipboardData.getData('text/plain'), bands);
+    if (!content) return;
+    event.preventDefault();
+    const place = placeFor(catalogue, content.type, chosen, page.document);
+    if (!place) return;
+    session.edit([{ type: 'AddNode', parent: place.parent.id, index: place.index, content }]);
+    choose(content.id);
+  }
+
   return (
-    <nav aria-label="Page map" className="map">
-      {/* biome-ignore lint/a11y/noStaticElementInteractions: keys of the rows within */}
-      <div className="map-rows" onKeyDown={key}>
-        <Row node={siteNode(page.document)} depth={0} className="map-page" />
-        <Row node={root} depth={0} className="map-page" />
-        <GapLine at={{ parent: root, index: 0 }} onAdd={setGap} />
-        {(root.children ?? []).map((section, at) => (
-          <div key={section.id}>
-            <Row node={section} depth={0} className="map-section">
-              <Add
-                at={{ parent: section, index: 0 }}
-                label={`Add at the start of ${nameOf(section)}`}
-                onAdd={setGap}
-              />
-            </Row>
-            <Blocks parent={section} depth={1} onAdd={setGap} />
-            <GapLine at={{ parent: root, index: at + 1 }} onAdd={setGap} />
-          </div>
-        ))}
-      </div>
-      <div className="map-tools" role="toolbar" aria-label={`What to do with ${nameOf(node)}`}>
-        <span className="faint flex-1 truncate">{nameOf(node)}</span>
-        <Tool label="Move up" off={!movable || index === 0} onClick={() => move(-1)}>
-          <ChevronUp size={16} />
-        </Tool>
-        <Tool label="Move down" off={!movable || index === last} onClick={() => move(1)}>
-          <ChevronDown size={16} />
-        </Tool>
-        <Tool label="Duplicate" off={!movable} onClick={duplicate}>
-          <Copy size={15} />
-        </Tool>
-        <Tool label="Delete" off={!movable} onClick={remove}>
-          <Trash2 size={15} />
-        </Tool>
-      </div>
-      {gap && find(page.document, gap.parent.id) && (
-        <Chooser gap={gap} onClose={() => setGap(undefined)} />
-      )}
-    </nav>
+    <Found value={useSnags()}>
+      <nav aria-label="Page map" className="map">
+        {/* biome-ignore lint/a11y/noStaticElementInteractions: keys of the rows within */}
+        <div className="map-rows" onKeyDown={key} onCopy={copy} onPaste={paste}>
+          <Row node={siteNode(page.document)} depth={0} className="map-page" />
+          <Row node={root} depth={0} className="map-page" />
+          <GapLine at={{ parent: root, index: 0 }} onAdd={setGap} />
+          {(root.children ?? []).map((section, at) => (
+            <div key={section.id}>
+              <Row node={section} depth={0} className="map-section">
+                <Add
+                  at={{ parent: section, index: 0 }}
+                  label={`Add at the start of ${nameOf(section)}`}
+                  onAdd={setGap}
+                />
+              </Row>
+              <Blocks parent={section} depth={1} onAdd={setGap} />
+              <GapLine at={{ parent: root, index: at + 1 }} onAdd={setGap} />
+            </div>
+          ))}
+        </div>
+        <div className="map-tools" role="toolbar" aria-label={`What to do with ${nameOf(node)}`}>
+          <span className="faint flex-1 truncate">{nameOf(node)}</span>
+          <Tool label="Move up" off={!movable || index === 0} onClick={() => move(-1)}>
+            <ChevronUp size={16} />
+          </Tool>
+          <Tool label="Move down" off={!movable || index === last} onClick={() => move(1)}>
+            <ChevronDown size={16} />
+          </Tool>
+          <Tool label="Duplicate" off={!movable} onClick={duplicate}>
+            <Copy size={15} />
+          </Tool>
+          <Tool label="Keep on the site" off={!keepable} onClick={() => setKeeping(true)}>
+            <Bookmark size={15} />
+          </Tool>
+          <Tool label="Delete" off={!movable} onClick={remove}>
+            <Trash2 size={15} />
+          </Tool>
+        </div>
+        {keeping && keepable && <Keep node={node} onClose={() => setKeeping(false)} />}
+        {gap && find(page.document, gap.parent.id) && (
+          <Chooser gap={gap} onClose={() => setGap(undefined)} />
+        )}
+      </nav>
+    </Found>
   );
 }
 
@@ -102,42 +144,65 @@ interface BlocksProps {
 }
 
 function Blocks({ parent, depth, onAdd }: BlocksProps) {
-  const { chosen } = useBench();
-  return (parent.children ?? []).map((node, at) => {
-    const open = chosen.node.id === node.id || chosen.parent?.id === node.id;
-    const items = node.children ?? [];
-    return (
-      <div key={node.id}>
-        <Row node={node} depth={depth}>
-          {node.type === 'column' ? (
-            <Add
-              at={{ parent: node, index: 0 }}
-              label={`Add at the start of ${nameOf(node)} ${at + 1}`}
-              onAdd={onAdd}
-            />
-          ) : (
-            <Add at={{ parent, index: at + 1 }} label={`Add after ${nameOf(node)}`} onAdd={onAdd} />
-          )}
-        </Row>
-        {node.type === 'carousel' ? (
-          open && (
-            <>
-              {items.slice(0, MOST).map((item) => (
-                <Row key={item.id} node={item} depth={depth + 1} className="map-item" />
-              ))}
-              {items.length > MOST && (
-                <p className="map-more faint" style={{ paddingLeft: 16 + (depth + 1) * 14 }}>
-                  {items.length - MOST} more
-                </p>
-              )}
-            </>
-          )
+  const { page, catalogue, chosen } = useBench();
+  const path = useMemo(
+    () => new Set(pathTo(page.document.page, chosen.node.id)),
+    [page.document.page, chosen.node.id],
+  );
+  return (parent.children ?? []).map((node, at) => (
+    <div key={node.id}>
+      <Row node={node} depth={depth}>
+        {node.type === 'column' ? (
+          <Add
+            at={{ parent: node, index: 0 }}
+            label={`Add at the start of ${nameOf(node)} ${at + 1}`}
+            onAdd={onAdd}
+          />
         ) : (
-          <Blocks parent={node} depth={depth + 1} onAdd={onAdd} />
+          <Add at={{ parent, index: at + 1 }} label={`Add after ${nameOf(node)}`} onAdd={onAdd} />
         )}
-      </div>
-    );
-  });
+      </Row>
+      {isPiece(catalogue, node.type) ? (
+        path.has(node.id) && <Items piece={node} depth={depth + 1} onAdd={onAdd} />
+      ) : (
+        <Blocks parent={node} depth={depth + 1} onAdd={onAdd} />
+      )}
+    </div>
+  ));
+}
+
+/** The items of a piece that is worked on, and what the panels of these hold. */
+function Items({
+  piece,
+  depth,
+  onAdd,
+}: { readonly piece: NodeBody } & Omit<BlocksProps, 'parent'>) {
+  const { catalogue } = useBench();
+  const panels = catalogue.panels.includes(piece.type);
+  const items = piece.children ?? [];
+  return (
+    <>
+      {items.slice(0, MOST).map((item) => (
+        <div key={item.id}>
+          <Row node={item} depth={depth} className="map-item">
+            {panels && (
+              <Add
+                at={{ parent: item, index: 0 }}
+                label={`Add to the panel of ${nameOf(item)}`}
+                onAdd={onAdd}
+              />
+            )}
+          </Row>
+          {panels && <Blocks parent={item} depth={depth + 1} onAdd={onAdd} />}
+        </div>
+      ))}
+      {items.length > MOST && (
+        <p className="map-more faint" style={{ paddingLeft: 16 + depth * 14 }}>
+          {items.length - MOST} more
+        </p>
+      )}
+    </>
+  );
 }
 
 interface RowProps {
@@ -151,19 +216,40 @@ function Row({ node, depth, className = '', children }: RowProps) {
   const { chosen, choose } = useBench();
   const Icon = icons[node.type];
   const hidden = (node.values as Record<string, unknown>).hidden === true;
+  const row = useRef<HTMLButtonElement>(null);
+  const here = chosen.node.id === node.id;
+  const snags = useContext(Found).get(node.id);
+  useEffect(() => {
+    if (here) row.current?.scrollIntoView({ block: 'nearest' });
+  }, [here]);
   return (
     <div className="map-line">
       <button
+        ref={row}
         type="button"
         className={`map-row ${className} ${hidden ? 'map-hidden' : ''}`}
         style={{ paddingLeft: 14 + depth * 14 }}
-        aria-current={chosen.node.id === node.id ? 'true' : undefined}
+        aria-current={here ? 'true' : undefined}
         data-node={node.id}
         onClick={() => choose(node.id)}
       >
-        {Icon && node.type !== 'item' && <Icon size={15} className="shrink-0" aria-hidden />}
+        {Icon && node.type !== 'item' && node.type !== 'section' && (
+          <Icon size={15} className="shrink-0" aria-hidden />
+        )}
         <span className="truncate">{nameOf(node)}</span>
+        {linkedTo(node) !== '' && (
+          <>
+            <Link2 size={13} className="shrink-0 opacity-70" aria-hidden />
+            <span className="sr-only">, linked</span>
+          </>
+        )}
         {hidden && <span className="sr-only">, hidden</span>}
+        {snags && (
+          <span className="map-snags" title={snags.join('\n')}>
+            {snags.length}
+            <span className="sr-only"> found</span>
+          </span>
+        )}
       </button>
       {children}
     </div>
@@ -203,28 +289,6 @@ function GapLine({ at, onAdd }: { readonly at: Gap; onAdd(gap: Gap): void }) {
       onClick={() => onAdd(at)}
     >
       <Plus size={13} aria-hidden />
-    </button>
-  );
-}
-
-interface ToolProps {
-  readonly label: string;
-  readonly off: boolean;
-  onClick(): void;
-  readonly children: ReactNode;
-}
-
-function Tool({ label, off, onClick, children }: ToolProps) {
-  return (
-    <button
-      type="button"
-      className="tool"
-      aria-label={label}
-      title={label}
-      disabled={off}
-      onClick={onClick}
-    >
-      {children}
     </button>
   );
 }

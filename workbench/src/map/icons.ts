@@ -1,22 +1,31 @@
 import {
+  Code,
   Columns2,
   Heading,
   Image,
   type LucideIcon,
   RectangleHorizontal,
   RectangleVertical,
+  SquareStack,
   TextQuote,
   Type,
 } from 'lucide-react';
-import { CarouselSign } from './CarouselSign';
+import { kindSign } from './KindSign';
 
-/** The sign of each type of node; sections and the page have none. */
-export const icons: Readonly<Record<string, LucideIcon | typeof CarouselSign>> = {
-  carousel: CarouselSign,
+/** The sign of each type of node; the page has none. */
+export const icons: Readonly<Record<string, LucideIcon | ReturnType<typeof kindSign>>> = {
+  slider: kindSign('slider'),
+  carousel: kindSign('carousel'),
+  tabs: kindSign('tabs'),
+  accordion: kindSign('accordion'),
+  'flip-boxes': kindSign('flip-boxes'),
+  counters: kindSign('counters'),
+  section: SquareStack,
   heading: Heading,
   text: Type,
   picture: Image,
   button: RectangleHorizontal,
+  'own-html': Code,
   columns: Columns2,
   column: RectangleVertical,
   item: TextQuote,

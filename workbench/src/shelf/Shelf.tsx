@@ -76,7 +76,7 @@ function PageCard({ page, stage }: { readonly page: Page; readonly stage: string
           <span className="faint">{page.pieces === 1 ? '1 piece' : `${page.pieces} pieces`}</span>
           {page.snags > 0 ? (
             <span className="text-error">
-              {page.snags === 1 ? '1 range too narrow' : `${page.snags} ranges too narrow`}
+              {page.snags === 1 ? '1 snag' : `${page.snags} snags`}
             </span>
           ) : (
             <span className="text-success">nothing too narrow</span>

@@ -1,15 +1,21 @@
 package giostra.bench;
 
-import giostra.core.output.Compiled;
+import giostra.core.band.Bands;
+import giostra.core.band.Values;
 import giostra.core.output.Compiler;
 import giostra.core.output.Shipped;
+import giostra.core.page.Block;
 import giostra.core.page.Document;
+import giostra.core.page.Page;
+import giostra.core.page.Piece;
+import giostra.core.page.Section;
+import giostra.core.page.Site;
+import giostra.core.page.Starters;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Optional;
 import java.util.zip.GZIPOutputStream;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
@@ -39,24 +45,47 @@ public final class Measure {
         .run();
   }
 
+  private static final List<String> SCRIPTS =
+      List.of("page", "track", "tabs", "accordion", "flip-boxes", "counters");
+
   private static void sizes() throws IOException {
-    try (InputStream script = Measure.class.getResourceAsStream("/giostra/runtime/giostra.js")) {
+    var all = new ByteArrayOutputStream();
+    for (String name : SCRIPTS) {
+      byte[] script = script(name + ".js");
+      all.write(script);
+      System.out.printf("script %s: %d bytes gzip%n", name, gzip(script));
+    }
+    System.out.printf("all scripts: %d bytes gzip (budget 9000)%n", gzip(all.toByteArray()));
+    String bare = css(new Block.Heading("heading", Values.NONE));
+    for (Starters.Starter starter : Starters.ALL) {
+      if (starter.node() instanceof Piece piece) {
+        String css = css(piece);
+        int shared = 0;
+        while (css.charAt(shared) == bare.charAt(shared)) {
+          shared++;
+        }
+        System.out.printf(
+            "CSS of %s, kind and piece: %d bytes gzip (budget 1500)%n",
+            starter.id(), gzip(css.substring(shared).getBytes(StandardCharsets.UTF_8)));
+      }
+    }
+  }
+
+  private static byte[] script(String name) throws IOException {
+    try (InputStream script = Measure.class.getResourceAsStream("/giostra/runtime/" + name)) {
       if (script == null) {
         throw new IllegalStateException("the runtime was not built");
       }
-      System.out.printf("page script: %d bytes gzip (budget 9000)%n", gzip(script.readAllBytes()));
+      return script.readAllBytes();
     }
-    Shipped shipped = new Shipped("giostra.js", List.of(), id -> Optional.empty());
-    Document page = LargePage.document();
-    Compiled compiled = Compiler.compile(page, shipped);
-    int start = compiled.css().indexOf(".g-carousel");
-    int end = compiled.css().indexOf("#g-section-0");
-    int own = compiled.css().indexOf("#g-carousel-0");
-    int next = compiled.css().indexOf("#g-section-1");
-    String piece = compiled.css().substring(start, end) + compiled.css().substring(own, next);
-    System.out.printf(
-        "CSS of a carousel, kind and piece: %d bytes gzip (budget 1500)%n",
-        gzip(piece.getBytes(StandardCharsets.UTF_8)));
+  }
+
+  private static String css(Block block) {
+    var section = new Section("section", Values.NONE, List.of(block));
+    var page = new Page("page", Values.NONE, List.of(section));
+    return Compiler.compile(
+            new Document(new Site(Bands.INITIAL, Values.NONE), page), Shipped.scriptsOnly())
+        .css();
   }
 
   private static int gzip(byte[] bytes) throws IOException {

@@ -77,6 +77,35 @@ class AccessJourney {
     assertThat(found(page, "iframe")).as("the chooser").isEmpty();
   }
 
+  /** All kinds, nested, in both writing directions and in each form of the bands. */
+  @ParameterizedTest
+  @ValueSource(strings = {"ltr", "rtl"})
+  void allKindsNestedPassAxeAndTheNuChecker(String direction, Api api, Chromium.Open chromium)
+      throws Exception {
+    String id = api.newPage("velluta", Nested.document(direction));
+    String address = api.publish(id);
+    for (int width : List.of(1280, 800, 390)) {
+      Page page = chromium.page(width, 900);
+      page.navigate(address);
+      page.waitForFunction(
+          "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
+      page.waitForTimeout(600);
+      assertThat(found(page)).as(direction + " at " + width).isEmpty();
+      assertThat(
+              (Boolean)
+                  page.evaluate(
+                      "() => document.documentElement.scrollWidth <= document.documentElement.clientWidth"))
+          .as("no sideways scroll at " + width)
+          .isTrue();
+    }
+    var validator = new EmbeddedValidator();
+    validator.setOutputFormat(EmbeddedValidator.OutputFormat.TEXT);
+    byte[] html = api.get(address.replace(api.at(""), "")).text().getBytes(StandardCharsets.UTF_8);
+    assertThat(validator.validate(new ByteArrayInputStream(html)))
+        .doesNotContainIgnoringCase("error:")
+        .doesNotContainIgnoringCase("warning:");
+  }
+
   @Test
   void theNuCheckerFindsNothingOnTheLivePage(Api api) throws Exception {
     // Source: the Nu HTML checker, for the HTML standard.

@@ -64,6 +64,11 @@ final class Bench {
     }
   }
 
+  /** Goes to a step. */
+  void step(String name) {
+    page.locator(".verb").filter(new Locator.FilterOptions().setHasText(name)).click();
+  }
+
   /** Takes a picture in the open picker. */
   void pick(String name) {
     page.locator("dialog[open] .picker-one")

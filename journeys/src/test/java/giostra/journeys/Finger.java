@@ -7,13 +7,18 @@ import com.microsoft.playwright.Page;
 
 /**
  * A finger, or two, through the browser's own input protocol (Chrome DevTools Protocol,
- * "Input.dispatchTouchEvent"): what it does goes the whole way of a real touch.
+ * "Input.dispatchTouchEvent"): what it does goes the whole way of a real touch. Its beat is in the
+ * times of its events, so that a machine that is held up does not change how fast it was.
  */
 final class Finger {
   private final CDPSession session;
   private final Page page;
   private double x;
   private double y;
+  private double atMs;
+
+  /** The least time between two events, ms: about what one takes to go there and come back. */
+  private static final double BEAT = 32;
 
   Finger(Page page) {
     this.page = page;
@@ -21,6 +26,7 @@ final class Finger {
   }
 
   Finger down(double x, double y) {
+    atMs = System.currentTimeMillis();
     return send("touchStart", x, y);
   }
 
@@ -29,6 +35,7 @@ final class Finger {
     double fromX = x;
     double fromY = y;
     for (int step = 1; step <= steps; step++) {
+      pass(everyMs);
       send("touchMove", fromX + dx * step / steps, fromY + dy * step / steps);
       page.waitForTimeout(everyMs);
     }
@@ -37,10 +44,12 @@ final class Finger {
 
   Finger rest(int ms) {
     page.waitForTimeout(ms);
+    atMs += ms;
     return this;
   }
 
   Finger up() {
+    pass(0);
     return dispatch("touchEnd", new JsonArray());
   }
 
@@ -48,6 +57,7 @@ final class Finger {
   Finger second(double x2, double y2) {
     JsonArray both = points(x, y);
     both.add(point(x2, y2, 1));
+    pass(0);
     return dispatch("touchStart", both);
   }
 
@@ -56,10 +66,15 @@ final class Finger {
     for (int step = 1; step <= steps; step++) {
       JsonArray both = points(x - by * step / steps, y);
       both.add(point(x2 + by * step / steps, y2, 1));
+      pass(16);
       dispatch("touchMove", both);
       page.waitForTimeout(16);
     }
     return this;
+  }
+
+  private void pass(double ms) {
+    atMs += Math.max(BEAT, ms);
   }
 
   private Finger send(String type, double toX, double toY) {
@@ -72,6 +87,7 @@ final class Finger {
     var event = new JsonObject();
     event.addProperty("type", type);
     event.add("touchPoints", points);
+    event.addProperty("timestamp", atMs / 1000);
     session.send("Input.dispatchTouchEvent", event);
     return this;
   }

@@ -8,8 +8,6 @@ import com.microsoft.playwright.Page;
 import giostra.core.band.Bands;
 import giostra.core.band.Length;
 import giostra.core.band.Values;
-import giostra.core.page.CarouselSettings;
-import giostra.core.page.CarouselSettings.Arrows;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
@@ -19,6 +17,8 @@ import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
+import giostra.core.page.TrackSettings;
+import giostra.core.page.TrackSettings.Arrows;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
@@ -341,10 +341,10 @@ class GestureJourney {
   private static Document document(Direction direction, boolean endless) {
     Values values =
         Values.NONE
-            .with(CarouselSettings.IN_VIEW, "desktop", 1)
-            .with(CarouselSettings.GAP, "desktop", Length.px(12))
-            .with(CarouselSettings.ENDLESS, "desktop", endless)
-            .with(CarouselSettings.ARROWS, "desktop", Arrows.BELOW);
+            .with(TrackSettings.IN_VIEW, "desktop", 1)
+            .with(TrackSettings.GAP, "desktop", Length.px(12))
+            .with(TrackSettings.ENDLESS, "desktop", endless)
+            .with(TrackSettings.ARROWS, "desktop", Arrows.BELOW);
     // A track of 338: the room of 350 less what pads the section is what the card is wide.
     List<Item> items =
         IntStream.range(0, ITEMS)

@@ -28,6 +28,15 @@ final class Js {
     return ask(page, function, argument).asDouble();
   }
 
+  /** A function that lies in the resources. */
+  static String file(String name) {
+    try (java.io.InputStream in = Js.class.getResourceAsStream("/giostra/journeys/" + name)) {
+      return new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+    } catch (java.io.IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
   /** Waits until every carousel of a page rests at the stop that it says it is at. */
   static void rested(Page page) {
     page.waitForFunction(

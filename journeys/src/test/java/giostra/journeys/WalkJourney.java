@@ -182,10 +182,10 @@ class WalkJourney {
     assertThat(page.locator(".tooth-post").nth(1).getAttribute("x1")).isNotEqualTo(before);
 
     // Counts that keep the cards comfortable.
-    page.getByText("Suggest counts for cards").click();
+    page.getByText("Suggest counts").click();
     page.getByText("Take these").click();
     bench.saved();
-    assertThat(page.getByText("Suggest counts for cards")).isVisible();
+    assertThat(page.getByText("Suggest counts")).isVisible();
   }
 
   private static void width(Page page, Locator carriage, int px) {

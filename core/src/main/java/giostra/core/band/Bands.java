@@ -12,9 +12,9 @@ import java.util.List;
  */
 public record Bands(List<Band> all) {
   /** The narrowest and the widest viewport that the bench looks at, in px. */
-  public static final double NARROWEST = 280;
+  public static final int NARROWEST = 280;
 
-  public static final double WIDEST = 2560;
+  public static final int WIDEST = 2560;
 
   /** Phone below 768, tablet below 1024, desktop from there. Common practice, no source. */
   public static final Bands INITIAL =

@@ -1,9 +1,11 @@
 package giostra.core.band;
 
+import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
@@ -308,6 +310,241 @@ public sealed interface Kind<T> {
     @Override
     public String allowed() {
       return NUMBER.allowed() + ", or view";
+    }
+  }
+
+  /** A number, both ends allowed. */
+  record Decimal(double least, double most) implements Kind<Double> {
+    @Override
+    public Double read(String what, Object raw) {
+      double number;
+      try {
+        number =
+            raw instanceof Number n
+                ? n.doubleValue()
+                : Double.parseDouble(raw.toString().strip().replace(',', '.'));
+      } catch (NumberFormatException e) {
+        throw new Refused(what, raw.toString(), allowed());
+      }
+      if (!(number >= least && number <= most)) {
+        throw new Refused(what, Require.number(number), allowed());
+      }
+      return number;
+    }
+
+    @Override
+    public Object write(Double value) {
+      return value;
+    }
+
+    @Override
+    public String allowed() {
+      return "a number from %s to %s".formatted(Require.number(least), Require.number(most));
+    }
+  }
+
+  /** A span of time; read as seconds where no unit is given, since seconds say more than ms. */
+  record Time(Duration least, Duration most) implements Kind<Duration> {
+    private static final Pattern WRITTEN = Pattern.compile("(\\d+(?:[.,]\\d+)?)\\s*(ms|s)?");
+
+    /** A span between two in ms, both allowed. */
+    public static Time ms(long least, long most) {
+      return new Time(Duration.ofMillis(least), Duration.ofMillis(most));
+    }
+
+    @Override
+    public Duration read(String what, Object raw) {
+      var match = WRITTEN.matcher(raw.toString().strip().toLowerCase(Locale.ROOT));
+      if (!match.matches()) {
+        throw new Refused(what, raw.toString(), allowed());
+      }
+      double amount = Double.parseDouble(match.group(1).replace(',', '.'));
+      double ms = "ms".equals(match.group(2)) ? amount : amount * 1000;
+      if (!(ms >= least.toMillis() && ms <= most.toMillis())) {
+        throw new Refused(what, raw.toString(), allowed());
+      }
+      return Duration.ofMillis(Math.round(ms));
+    }
+
+    @Override
+    public Object write(Duration value) {
+      return seconds(value);
+    }
+
+    @Override
+    public String allowed() {
+      return "a time from %s to %s".formatted(seconds(least), seconds(most));
+    }
+
+    /** As people and CSS write it: {@code 1.5s}. */
+    public static String seconds(Duration value) {
+      return Require.number(value.toMillis() / 1000.0) + "s";
+    }
+  }
+
+  /** Any of a closed set of words, or none; written with spaces between, in the set's order. */
+  record Several(List<String> words) implements Kind<List<String>> {
+    public Several {
+      words = List.copyOf(words);
+    }
+
+    @Override
+    public List<String> read(String what, Object raw) {
+      String text = raw.toString().strip();
+      Set<String> found =
+          text.isEmpty() ? Set.of() : Set.copyOf(Arrays.asList(text.split("[\\s,]+")));
+      for (String word : found) {
+        if (!words.contains(word)) {
+          throw new Refused(what, word, allowed());
+        }
+      }
+      return words.stream().filter(found::contains).toList();
+    }
+
+    @Override
+    public Object write(List<String> value) {
+      return String.join(" ", value);
+    }
+
+    @Override
+    public String allowed() {
+      return "any of " + String.join(", ", words) + ", or none";
+    }
+  }
+
+  /** A point of a picture, as two percentages from its left and top edge. */
+  record Point() implements Kind<Focus> {
+    @Override
+    public Focus read(String what, Object raw) {
+      try {
+        return Focus.parse(raw.toString());
+      } catch (Refused e) {
+        throw new Refused(what, raw.toString(), allowed());
+      }
+    }
+
+    @Override
+    public Object write(Focus value) {
+      return value.css();
+    }
+
+    @Override
+    public String allowed() {
+      return "two percentages from the left and the top, such as 50% 30%";
+    }
+  }
+
+  /** How high something is: see {@link Height}. */
+  record Tall(double leastPx, double mostPx) implements Kind<Height> {
+    @Override
+    public Height read(String what, Object raw) {
+      Height height;
+      try {
+        height = Height.parse(raw.toString());
+      } catch (Refused e) {
+        throw new Refused(what, raw.toString(), allowed());
+      }
+      if (height instanceof Height.Fixed(var px)
+          && !(px.constantPx() >= leastPx && px.constantPx() <= mostPx)) {
+        throw new Refused(what, raw.toString(), allowed());
+      }
+      return height;
+    }
+
+    @Override
+    public Object write(Height value) {
+      return value.written();
+    }
+
+    @Override
+    public String allowed() {
+      return "auto, a length from %s to %s px, a ratio such as 16:9, or a share of the screen's height such as 60svh"
+          .formatted(Require.number(leastPx), Require.number(mostPx));
+    }
+  }
+
+  /** An icon: the name of one of the set, or a vector picture of one's own as clean SVG markup. */
+  record Icon() implements Kind<String> {
+    @Override
+    public String read(String what, Object raw) {
+      String text = raw.toString().strip();
+      if (text.matches("[a-z0-9-]{0,60}")) {
+        return text;
+      }
+      try {
+        return OwnIcon.clean(text);
+      } catch (Refused e) {
+        throw new Refused(what, e.found(), e.allowed());
+      }
+    }
+
+    @Override
+    public Object write(String value) {
+      return value;
+    }
+
+    @Override
+    public String allowed() {
+      return "the name of an icon, or SVG markup or path data of your own";
+    }
+  }
+
+  /** Long text: plain, with blank lines between paragraphs, or clean HTML. */
+  record Rich(int most) implements Kind<String> {
+    @Override
+    public String read(String what, Object raw) {
+      String plain = new Words(most, true).read(what, raw);
+      return RichText.isMarkup(plain) ? RichText.clean(plain) : plain;
+    }
+
+    @Override
+    public Object write(String value) {
+      return value;
+    }
+
+    @Override
+    public String allowed() {
+      return "text of at most %d characters".formatted(most);
+    }
+  }
+
+  /** Markup of one's own, cleaned by a wider list that includes form fields. */
+  record Markup(int most) implements Kind<String> {
+    @Override
+    public String read(String what, Object raw) {
+      return RichText.cleanOwn(new Words(most, true).read(what, raw));
+    }
+
+    @Override
+    public Object write(String value) {
+      return value;
+    }
+
+    @Override
+    public String allowed() {
+      return "HTML of at most %d characters".formatted(most);
+    }
+  }
+
+  /** A short text that must match a pattern; empty is none. */
+  record Token(String pattern, String means) implements Kind<String> {
+    @Override
+    public String read(String what, Object raw) {
+      String text = raw.toString().strip();
+      if (!text.isEmpty() && !text.matches(pattern)) {
+        throw new Refused(what, text, allowed());
+      }
+      return text;
+    }
+
+    @Override
+    public Object write(String value) {
+      return value;
+    }
+
+    @Override
+    public String allowed() {
+      return means;
     }
   }
 }

@@ -99,6 +99,19 @@ public final class PageSchema {
           case Kind.Toggle _ -> MAKE.objectNode().put("type", "boolean");
           case Kind.Words words ->
               MAKE.objectNode().put("type", "string").put("maxLength", words.most());
+          case Kind.Decimal(double least, double most) ->
+              MAKE.objectNode().put("type", "number").put("minimum", least).put("maximum", most);
+          case Kind.Time _ -> text("^\\d+(\\.\\d+)?s$");
+          case Kind.Several several -> text("^(%s)?$".formatted(any(several.words())));
+          case Kind.Point _ -> text("^\\d+(\\.\\d+)?% \\d+(\\.\\d+)?%$");
+          case Kind.Tall _ ->
+              text("^(auto|\\d+(\\.\\d+)?(px|rem|em|svh)|\\d+(\\.\\d+)?:\\d+(\\.\\d+)?)$");
+          case Kind.Icon _ -> MAKE.objectNode().put("type", "string");
+          case Kind.Rich(int most) ->
+              MAKE.objectNode().put("type", "string").put("maxLength", most);
+          case Kind.Markup(int most) ->
+              MAKE.objectNode().put("type", "string").put("maxLength", most);
+          case Kind.Token(String pattern, _) -> text("^(" + pattern + ")?$");
           case Kind.Address _ -> MAKE.objectNode().put("type", "string").put("maxLength", 2000);
           case Kind.Picture _ -> text("^[a-z0-9-]{0,80}$");
           case Kind.Language _ -> text("^[A-Za-z]{2,3}(-[A-Za-z0-9]{2,8})*$");
@@ -110,6 +123,11 @@ public final class PageSchema {
           }
         };
     return made.put("description", kind.allowed());
+  }
+
+  /** Any of the words, each once at the most, in their order. */
+  private static String any(List<String> words) {
+    return "(%s)( (%s))*".formatted(String.join("|", words), String.join("|", words));
   }
 
   private static ObjectNode whole(int least, int most) {

@@ -6,11 +6,15 @@ import giostra.core.band.Length;
 import giostra.core.band.Shares;
 import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
+import giostra.core.page.AccordionSettings;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.Column;
 import giostra.core.page.Document;
 import giostra.core.page.Node;
+import giostra.core.page.PanelSettings;
+import giostra.core.page.Piece;
+import giostra.core.page.PieceSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.SectionSettings.Extent;
@@ -53,10 +57,49 @@ public final class Containers {
       switch (path.get(i)) {
         case Section section -> room = whole ? screen : content(document, section, band, screen);
         case Block.Columns columns -> room = column(document, columns, child, band, room);
+        case Piece piece -> room = panel(document, piece, band, room);
         case Node _ -> {}
       }
     }
     return room;
+  }
+
+  /** The width of a piece. */
+  public static Piecewise outer(Document document, Piece piece, Band band, double scrollbar) {
+    Extent extent =
+        inSection(document, piece.id())
+            ? Resolution.value(document, piece, PieceSettings.EXTENT, band)
+            : Extent.MEASURE;
+    return narrowed(
+        room(document, piece.id(), extent, band, scrollbar),
+        Resolution.value(document, piece, PieceSettings.WIDTH, band));
+  }
+
+  /** What a width leaves of a room: never more than there is. */
+  public static Piecewise narrowed(Piecewise room, Length width) {
+    return room.min(room.through(Line.of(width)));
+  }
+
+  /** The room in a panel of tabs or of an accordion; other pieces have no panels. */
+  private static Piecewise panel(Document document, Piece piece, Band band, Piecewise room) {
+    Piecewise outer = narrowed(room, Resolution.value(document, piece, PieceSettings.WIDTH, band));
+    return switch (piece) {
+      case Piece.Tabs tabs -> {
+        Piecewise beside = TabsBand.beside(document, tabs, band, outer);
+        yield padded(document, piece, band, beside);
+      }
+      case Piece.Accordion accordion ->
+          narrowed(
+              padded(document, piece, band, outer),
+              Resolution.value(document, accordion, AccordionSettings.INNER, band));
+      case Piece.Tracked _, Piece.FlipBoxes _, Piece.Counters _ -> outer;
+    };
+  }
+
+  private static Piecewise padded(Document document, Piece piece, Band band, Piecewise room) {
+    double padding =
+        Resolution.value(document, piece, PanelSettings.PANEL_PADDING, band).constantPx();
+    return room.through(new Line(1, -2 * padding)).atLeast(0);
   }
 
   /** Whether a block stands in a section by itself, so that it may reach the edges. */

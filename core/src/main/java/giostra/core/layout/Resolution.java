@@ -42,7 +42,20 @@ public final class Resolution {
       case PAGE -> Layer.PAGE;
       case SECTION -> Layer.SECTION;
       case ITEM -> Layer.ITEM;
-      case HEADING, TEXT, PICTURE, BUTTON, COLUMNS, COLUMN, CAROUSEL -> Layer.PIECE;
+      case HEADING,
+          TEXT,
+          PICTURE,
+          BUTTON,
+          OWN_HTML,
+          COLUMNS,
+          COLUMN,
+          SLIDER,
+          CAROUSEL,
+          TABS,
+          ACCORDION,
+          FLIP_BOXES,
+          COUNTERS ->
+          Layer.PIECE;
     };
   }
 }

@@ -10,9 +10,9 @@ import java.util.Set;
  * @param html the whole document
  * @param css the whole stylesheet
  * @param cssPath its path relative to the page; it names the content
- * @param pictures ids of the pictures it shows
+ * @param pictures paths of the picture files that it asks for, each in all its sizes
  * @param blocks markup of each block of a section, by id, in page order: what a stage can swap
- * @param scripted whether it needs the page script
+ * @param scripts paths of the scripts it needs, in the order in which they run
  * @param missing ids of pictures that were asked for and are not there
  */
 public record Compiled(
@@ -21,5 +21,5 @@ public record Compiled(
     String cssPath,
     Set<String> pictures,
     Map<String, String> blocks,
-    boolean scripted,
+    List<String> scripts,
     List<String> missing) {}

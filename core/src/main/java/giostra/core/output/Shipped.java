@@ -1,16 +1,26 @@
 package giostra.core.output;
 
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What a page needs besides its document; handed in, so that the compiler does no I/O.
  *
- * @param script path of the page script, relative to the page
+ * @param scripts paths of the page scripts, relative to the page, by the name of what each brings
+ *     to life: {@code page} for what all kinds share, then one for each kind
  * @param fonts the fonts that ship with the page
  * @param media finds a picture by id
+ * @param icons finds an icon by name
  */
-public record Shipped(String script, List<Font> fonts, Media media) {
+public record Shipped(Map<String, String> scripts, List<Font> fonts, Media media, IconSet icons) {
+  /** The name of the script that all kinds share. */
+  public static final String PAGE = "page";
 
   /** A variable font file. */
   public record Font(String family, String path, String weights, String unicodeRange) {}
@@ -22,8 +32,23 @@ public record Shipped(String script, List<Font> fonts, Media media) {
    * @param width in px, before any cropping
    * @param height in px
    * @param alt its own text alternative, used where the document gives none
+   * @param smaller the same picture in fewer px, narrowest first
    */
-  public record Picture(String id, String path, String type, int width, int height, String alt) {}
+  public record Picture(
+      String id,
+      String path,
+      String type,
+      int width,
+      int height,
+      String alt,
+      List<Rendition> smaller) {
+    public Picture {
+      smaller = List.copyOf(smaller);
+    }
+  }
+
+  /** A picture in so many px across. */
+  public record Rendition(int width, String path) {}
 
   /** Where pictures are looked up. */
   @FunctionalInterface
@@ -32,7 +57,49 @@ public record Shipped(String script, List<Font> fonts, Media media) {
     Optional<Picture> find(String id);
   }
 
+  /** Where icons are looked up. */
+  @FunctionalInterface
+  public interface IconSet {
+    /** What is drawn in a view box of 24 by 24, as SVG elements. */
+    Optional<String> find(String name);
+  }
+
   public Shipped {
+    scripts = Map.copyOf(scripts);
     fonts = List.copyOf(fonts);
+  }
+
+  /** Scripts under their plain names, and nothing else: for looking at what a page says alone. */
+  public static Shipped scriptsOnly() {
+    return new Shipped(
+        Stream.of(PAGE, "track", "tabs", "accordion", "flip-boxes", "counters")
+            .collect(Collectors.toMap(Function.identity(), name -> name + ".js")),
+        List.of(),
+        _ -> Optional.empty(),
+        _ -> Optional.empty());
+  }
+
+  /** The scripts of a page that uses such kinds, in the order in which they run; none for none. */
+  List<String> scripts(Collection<String> kinds) {
+    if (kinds.isEmpty()) {
+      return List.of();
+    }
+    var all = new ArrayList<String>();
+    all.add(script(PAGE));
+    kinds.stream().map(Shipped::scriptOf).distinct().forEach(name -> all.add(script(name)));
+    return all;
+  }
+
+  /** Sliders and carousels share what runs a track. */
+  private static String scriptOf(String kind) {
+    return kind.equals("slider") || kind.equals("carousel") ? "track" : kind;
+  }
+
+  private String script(String name) {
+    String path = scripts.get(name);
+    if (path == null) {
+      throw new IllegalStateException("no script for " + name);
+    }
+    return path;
   }
 }

@@ -4,12 +4,26 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The fixed part of a page's CSS: for every page, and for each kind of piece it uses. */
 final class Stylesheet {
   private static final String BASE = load("base.css");
-  private static final String CAROUSEL = load("carousel.css");
+  private static final Map<String, String> KINDS =
+      Stream.of("carousel", "slider", "tabs", "accordion", "flip-boxes", "counters")
+          .collect(Collectors.toMap(Function.identity(), kind -> load(kind + ".css")));
+  private static final String TRACK = load("track.css");
+  private static final Map<String, String> PARTS =
+      Stream.of("marks", "quotation")
+          .collect(Collectors.toMap(Function.identity(), part -> load(part + ".css")));
+  private static final String FOLD = load("fold.css");
+  private static final String GRID = load("grid.css");
 
   private Stylesheet() {}
 
@@ -17,8 +31,36 @@ final class Stylesheet {
     return BASE;
   }
 
-  static String carousel() {
-    return CAROUSEL;
+  /**
+   * The rules of a kind; what several kinds share goes with the first of them.
+   *
+   * @param all the kinds of a page, in the order in which their rules are asked for
+   */
+  static String of(String kind, Collection<String> all) {
+    String own = KINDS.getOrDefault(kind, "");
+    return shared(kind)
+        .filter(sheet ->
+            all.stream()
+                .filter(k -> shared(k).equals(shared(kind)))
+                .findFirst()
+                .orElse(kind)
+                .equals(kind))
+        .map(sheet -> sheet + own)
+        .orElse(own);
+  }
+
+  /** The rules of a part that only some pieces of a kind have. */
+  static String part(String name) {
+    return PARTS.getOrDefault(name, "");
+  }
+
+  private static Optional<String> shared(String kind) {
+    return switch (kind) {
+      case "carousel", "slider" -> Optional.of(TRACK);
+      case "tabs", "accordion" -> Optional.of(FOLD);
+      case "flip-boxes", "counters" -> Optional.of(GRID);
+      default -> Optional.empty();
+    };
   }
 
   /** The faces of the fonts. {@code optional}: a font that comes late must not move anything. */

@@ -5,7 +5,13 @@ import java.util.List;
 
 /** Plain content, or a piece: what stands in a section or a column. */
 public sealed interface Block extends Node
-    permits Block.Heading, Block.Text, Block.Picture, Block.Button, Block.Columns, Piece {
+    permits Block.Heading,
+        Block.Text,
+        Block.Picture,
+        Block.Button,
+        Block.OwnHtml,
+        Block.Columns,
+        Piece {
 
   /** A heading. */
   record Heading(String id, Values values) implements Block {
@@ -95,6 +101,29 @@ public sealed interface Block extends Node
 
     @Override
     public Button holding(List<? extends Node> children) {
+      return NodeType.leaf(this, children);
+    }
+  }
+
+  /** Markup of one's own. */
+  record OwnHtml(String id, Values values) implements Block {
+    @Override
+    public List<Node> children() {
+      return List.of();
+    }
+
+    @Override
+    public NodeType type() {
+      return NodeType.OWN_HTML;
+    }
+
+    @Override
+    public OwnHtml with(Values values) {
+      return new OwnHtml(id, values);
+    }
+
+    @Override
+    public OwnHtml holding(List<? extends Node> children) {
       return NodeType.leaf(this, children);
     }
   }

@@ -1,5 +1,6 @@
 package giostra.core.page;
 
+import giostra.core.band.Focus;
 import giostra.core.band.Kind;
 import giostra.core.band.Length;
 import giostra.core.band.Setting;
@@ -30,7 +31,7 @@ public final class BlockSettings {
   public static final Setting<Side> ALIGN =
       Setting.byBand("align", "Alignment", new Kind.Pick<>(Side.class), Side.START);
   public static final Setting<String> PARAGRAPHS =
-      Setting.once("text", "Text", new Kind.Words(20_000, true), "");
+      Setting.once("text", "Text", new Kind.Rich(40_000), "");
 
   /** Lines longer than about 75 characters are tiring; common practice, no source. */
   public static final Setting<Length> LINE_MEASURE =
@@ -44,17 +45,31 @@ public final class BlockSettings {
       Setting.byBand("shape", "Shape", new Kind.Pick<>(Shape.class), Shape.AS_IS);
   public static final Setting<String> LABEL =
       Setting.once("label", "Label", new Kind.Words(120, false), "");
-  public static final Setting<String> LINK = Setting.once("link", "Link", new Kind.Address(), "");
+  public static final LinkSettings LINK = LinkSettings.of("link", "Link");
+  public static final Setting<String> MARKUP =
+      Setting.once("markup", "HTML", new Kind.Markup(40_000), "");
+  public static final Setting<Focus> FOCUS =
+      Setting.once("focus", "Focal point", new Kind.Point(), Focus.CENTER);
   public static final Setting<Shares> RATIO =
       Setting.byBand("ratio", "Columns", new Kind.Ratio(), new Shares(List.of(1, 1)));
   public static final Setting<Length> GAP =
       Setting.byBand("gap", "Gap", new Kind.Size(0, 400), Length.px(32));
 
+  /** Places of the columns in a band, from 1: {@code 2 1} puts the second first. */
+  public static final Setting<String> ORDER =
+      Setting.byBand(
+          "order",
+          "Order",
+          new Kind.Token("[1-6]( [1-6]){0,5}", "places of the columns such as 2 1, or empty"),
+          "");
+
   static final List<Setting<?>> HEADING = List.of(HEADING_TEXT, LEVEL, ALIGN);
   static final List<Setting<?>> TEXT = List.of(PARAGRAPHS, ALIGN, LINE_MEASURE);
-  static final List<Setting<?>> PICTURE = List.of(SOURCE, ALT, SHAPE);
-  static final List<Setting<?>> BUTTON = List.of(LABEL, LINK, ALIGN);
-  static final List<Setting<?>> COLUMNS = List.of(RATIO, GAP);
+  static final List<Setting<?>> PICTURE = List.of(SOURCE, ALT, FOCUS, SHAPE);
+  static final List<Setting<?>> BUTTON =
+      ItemSettings.joined(List.of(LABEL), LINK.all(), List.of(ALIGN));
+  static final List<Setting<?>> OWN_HTML = List.of(MARKUP);
+  static final List<Setting<?>> COLUMNS = List.of(RATIO, GAP, ORDER);
 
   private BlockSettings() {}
 }

@@ -2,34 +2,72 @@ package giostra.core.page;
 
 import giostra.core.band.Bands;
 import giostra.core.band.Refused;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.HashSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One page with what it shares with its site: all that a compile needs but the pictures' bytes.
  *
  * <p>Ids are unique over the whole document; a Refused names the one that is not.
  */
-public record Document(Site site, Page page) {
+public final class Document {
   /** Nodes a document may have at the most. */
   public static final int MOST_NODES = 20_000;
 
-  public Document {
-    var ids = new HashSet<String>();
-    ids.add(Site.ID);
-    walk(page)
-        .forEach(node -> {
-          if (!ids.add(node.id())) {
-            throw new Refused("id", node.id(), "unique in the document").at(node.id());
-          }
-        });
-    if (ids.size() > MOST_NODES) {
-      throw new Refused("document", ids.size() + " nodes large", "of at most " + MOST_NODES);
+  /** A node and what holds it. */
+  private record Place(Node node, @Nullable Node parent) {}
+
+  private final Site site;
+  private final Page page;
+  private final Map<String, Place> places = new HashMap<>();
+
+  public Document(Site site, Page page) {
+    this.site = site;
+    this.page = page;
+    places.put(Site.ID, new Place(site, null));
+    note(page, null);
+    if (places.size() > MOST_NODES) {
+      throw new Refused("document", places.size() + " nodes large", "of at most " + MOST_NODES);
     }
+  }
+
+  private void note(Node node, @Nullable Node parent) {
+    if (places.put(node.id(), new Place(node, parent)) != null) {
+      throw new Refused("id", node.id(), "unique in the document").at(node.id());
+    }
+    node.children().forEach(child -> note(child, node));
+  }
+
+  /** What all pages of the site share. */
+  public Site site() {
+    return site;
+  }
+
+  /** The page itself. */
+  public Page page() {
+    return page;
+  }
+
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof Document that && site.equals(that.site) && page.equals(that.page);
+  }
+
+  @Override
+  public int hashCode() {
+    return 31 * site.hashCode() + page.hashCode();
+  }
+
+  @Override
+  public String toString() {
+    return "Document[" + page.id() + ", " + places.size() + " nodes]";
   }
 
   /** The bands of the site. */
@@ -49,7 +87,7 @@ public record Document(Site site, Page page) {
 
   /** The node with that id. */
   public Optional<Node> find(String id) {
-    return nodes().filter(node -> node.id().equals(id)).findFirst();
+    return Optional.ofNullable(places.get(id)).map(Place::node);
   }
 
   /**
@@ -67,9 +105,9 @@ public record Document(Site site, Page page) {
    * @throws Refused naming the pieces there are
    */
   public Piece piece(String id) {
-    return pieces().stream()
-        .filter(piece -> piece.id().equals(id))
-        .findFirst()
+    return find(id)
+        .filter(Piece.class::isInstance)
+        .map(Piece.class::cast)
         .orElseThrow(() ->
             new Refused(
                 "piece",
@@ -84,22 +122,14 @@ public record Document(Site site, Page page) {
 
   /** The way from the page to a node, both included; empty for the site or an unknown id. */
   public List<Node> path(String id) {
-    var path = new ArrayList<Node>();
-    return descend(page, id, path) ? path : List.of();
-  }
-
-  private static boolean descend(Node at, String id, List<Node> path) {
-    path.add(at);
-    if (at.id().equals(id)) {
-      return true;
+    var path = new ArrayDeque<Node>();
+    Place at = id.equals(Site.ID) ? null : places.get(id);
+    while (at != null) {
+      path.addFirst(at.node());
+      Node parent = at.parent();
+      at = parent == null ? null : places.get(parent.id());
     }
-    for (Node child : at.children()) {
-      if (descend(child, id, path)) {
-        return true;
-      }
-    }
-    path.removeLast();
-    return false;
+    return List.copyOf(path);
   }
 
   /**
@@ -112,7 +142,7 @@ public record Document(Site site, Page page) {
       return new Document((Site) change.apply(site), page);
     }
     node(id);
-    return new Document(site, (Page) change(page, id, change));
+    return new Document(site, (Page) change(path(id), change));
   }
 
   /** The document with every node changed, children first. */
@@ -120,18 +150,17 @@ public record Document(Site site, Page page) {
     return new Document((Site) change.apply(site), (Page) changeAll(page, change));
   }
 
-  private static Node change(Node at, String id, UnaryOperator<Node> change) {
-    if (at.id().equals(id)) {
-      return change.apply(at);
+  /** Only what lies on the way to the node is made anew. */
+  private static Node change(List<Node> way, UnaryOperator<Node> change) {
+    Node last = way.getLast();
+    Node changed = change.apply(last);
+    for (int i = way.size() - 2; i >= 0; i--) {
+      Node parent = way.get(i);
+      var children = new ArrayList<Node>(parent.children());
+      children.set(children.indexOf(way.get(i + 1)), changed);
+      changed = parent.holding(children);
     }
-    var children = new ArrayList<Node>();
-    boolean touched = false;
-    for (Node child : at.children()) {
-      Node changed = change(child, id, change);
-      touched |= changed != child;
-      children.add(changed);
-    }
-    return touched ? at.holding(children) : at;
+    return changed;
   }
 
   private static Node changeAll(Node at, UnaryOperator<Node> change) {

@@ -1,13 +1,28 @@
 package giostra.core.page;
 
+import giostra.core.band.Band;
+import giostra.core.band.Bands;
 import giostra.core.band.Values;
 import java.util.List;
 
-/** One slide, card, tab, question, box, figure or clip of a piece; its fields are its values. */
-public record Item(String id, Values values) implements Node {
+/**
+ * One slide, card, tab, question, box, figure or clip of a piece; its fields are its values.
+ *
+ * @param blocks what its panel holds, where it has one; kept where its piece has none
+ */
+public record Item(String id, Values values, List<Block> blocks) implements Node {
+  public Item {
+    blocks = List.copyOf(blocks);
+  }
+
+  /** An item without blocks. */
+  public Item(String id, Values values) {
+    this(id, values, List.of());
+  }
+
   @Override
-  public List<Node> children() {
-    return List.of();
+  public List<Block> children() {
+    return blocks;
   }
 
   @Override
@@ -17,16 +32,21 @@ public record Item(String id, Values values) implements Node {
 
   @Override
   public Item with(Values values) {
-    return new Item(id, values);
+    return new Item(id, values, blocks);
   }
 
   @Override
   public Item holding(List<? extends Node> children) {
-    return NodeType.leaf(this, children);
+    return new Item(id, values, NodeType.checked(this, children, Block.class));
   }
 
-  /** Whether visitors see it. */
+  /** Whether visitors see it in some band. */
   public boolean onShow() {
     return !values.get(ItemSettings.HIDDEN);
+  }
+
+  /** Whether visitors see it in a band. */
+  public boolean onShow(Bands bands, Band band) {
+    return onShow() && values.at(ItemSettings.SHOWN, bands, band);
   }
 }

@@ -1,31 +1,165 @@
 package giostra.core.page;
 
+import giostra.core.band.Focus;
 import giostra.core.band.Kind;
 import giostra.core.band.Setting;
 import java.util.List;
+import java.util.stream.Stream;
 
-/** The fields of items: one vocabulary for all kinds; a piece says which it uses. */
+/** The fields of items: one vocabulary for all kinds; {@link Fields} says which a piece uses. */
 public final class ItemSettings {
+  /**
+   * The way a flip box turns, or a slide's picture stands, where an item departs from its piece.
+   */
+  public enum Turn {
+    AS_PIECE,
+    LEFT,
+    RIGHT,
+    UP,
+    DOWN
+  }
+
+  /** On which side of its text a slide's picture stands. */
+  public enum Beside {
+    AS_PIECE,
+    START,
+    END
+  }
+
+  /** The ground of a slide that has no picture for one. */
+  public enum Ground {
+    NONE,
+    CARD,
+    PAPER,
+    LEAF,
+    DUSK
+  }
+
+  /** What happens on the page when an item becomes the current one. */
+  public enum Action {
+    NONE,
+    MESSAGE,
+    OPEN,
+    GO
+  }
+
+  public static final Setting<String> KICKER = words("kicker", "Kicker", 120);
+  public static final Setting<String> ICON = Setting.once("icon", "Icon", new Kind.Icon(), "");
+  public static final Setting<Boolean> ICON_COLOURS =
+      Setting.once("iconColours", "Icon in its own colours", new Kind.Toggle(), false);
   public static final Setting<String> PICTURE =
       Setting.once("picture", "Picture", new Kind.Picture(), "");
-  public static final Setting<String> ALT =
-      Setting.once("alt", "Text alternative", new Kind.Words(400, false), "");
-  public static final Setting<String> HEADING =
-      Setting.once("heading", "Heading", new Kind.Words(300, false), "");
+  public static final Setting<String> ALT = words("alt", "Text alternative", 400);
+  public static final Setting<Focus> FOCUS =
+      Setting.once("focus", "Focal point", new Kind.Point(), Focus.CENTER);
+  public static final Setting<String> HEADING = words("heading", "Heading", 300);
+  public static final Setting<String> SUBHEADING = words("subheading", "Subheading", 300);
   public static final Setting<String> TEXT =
-      Setting.once("text", "Text", new Kind.Words(4000, true), "");
-  public static final Setting<String> NAME =
-      Setting.once("name", "Name", new Kind.Words(120, false), "");
-  public static final Setting<String> ROLE =
-      Setting.once("role", "Role", new Kind.Words(120, false), "");
-  public static final Setting<String> BUTTON =
-      Setting.once("button", "Button", new Kind.Words(120, false), "");
-  public static final Setting<String> LINK = Setting.once("link", "Link", new Kind.Address(), "");
+      Setting.once("text", "Text", new Kind.Rich(20_000), "");
+  public static final Setting<String> NAME = words("name", "Name", 120);
+  public static final Setting<String> ROLE = words("role", "Role", 120);
+  public static final Setting<String> BUTTON = words("button", "Button", 120);
+  public static final LinkSettings BUTTON_LINK = LinkSettings.of("buttonLink", "Button’s link");
+  public static final Setting<String> BUTTON_2 = words("button2", "Second button", 120);
+  public static final LinkSettings BUTTON_2_LINK =
+      LinkSettings.of("button2Link", "Second button’s link");
+  public static final LinkSettings LINK = LinkSettings.of("link", "Link");
+  public static final Setting<String> THUMBNAIL =
+      Setting.once("thumbnail", "Thumbnail", new Kind.Picture(), "");
+  public static final Setting<String> NOTE = words("note", "Note for the team", 1000);
+  public static final Setting<String> CATEGORY = words("category", "Category", 80);
+  public static final Setting<Boolean> OPEN =
+      Setting.once("open", "Open at first", new Kind.Toggle(), false);
+  public static final Setting<Beside> BESIDE =
+      Setting.once("beside", "Picture’s side", new Kind.Pick<>(Beside.class), Beside.AS_PIECE);
+  public static final Setting<Ground> GROUND =
+      Setting.once("ground", "Ground", new Kind.Pick<>(Ground.class), Ground.CARD);
+
+  public static final Setting<String> BACK_ICON =
+      Setting.once("backIcon", "Icon on the back", new Kind.Icon(), "");
+  public static final Setting<String> BACK_PICTURE =
+      Setting.once("backPicture", "Picture on the back", new Kind.Picture(), "");
+  public static final Setting<String> BACK_HEADING =
+      words("backHeading", "Heading on the back", 300);
+  public static final Setting<String> BACK_TEXT =
+      Setting.once("backText", "Text on the back", new Kind.Rich(4000), "");
+  public static final Setting<Turn> TURN =
+      Setting.once("turn", "Turns", new Kind.Pick<>(Turn.class), Turn.AS_PIECE);
+
+  public static final Setting<Double> FROM =
+      Setting.once("from", "From", new Kind.Decimal(-1e12, 1e12), 0.0);
+  public static final Setting<Double> TO =
+      Setting.once("to", "To", new Kind.Decimal(-1e12, 1e12), 100.0);
+  public static final Setting<Integer> DECIMALS =
+      Setting.once("decimals", "Decimals", new Kind.Whole(0, 6), 0);
+  public static final Setting<String> PREFIX = words("prefix", "Before the number", 20);
+  public static final Setting<String> SUFFIX = words("suffix", "After the number", 20);
+
   public static final Setting<Boolean> HIDDEN =
       Setting.once("hidden", "Hidden", new Kind.Toggle(), false);
+  public static final Setting<Boolean> SHOWN =
+      Setting.byBand("shown", "Shown", new Kind.Toggle(), true);
+  public static final Setting<Boolean> DISABLED =
+      Setting.once("disabled", "Disabled", new Kind.Toggle(), false);
+  public static final Setting<String> TOOLTIP = words("tooltip", "Tooltip", 200);
+  public static final Setting<Action> ACTION =
+      Setting.once("action", "On change", new Kind.Pick<>(Action.class), Action.NONE);
+  public static final Setting<String> ACTION_ON =
+      Setting.once("actionOn", "Message, item or address", new Kind.Words(400, false), "");
+
+  /** What every kind asks of every item, beside what it shows. */
+  public static final List<Setting<?>> ALWAYS =
+      joined(
+          List.of(NOTE, HIDDEN, DISABLED, TOOLTIP, ACTION, ACTION_ON),
+          MarkSettings.ALL,
+          ConditionSettings.ALL);
 
   static final List<Setting<?>> ALL =
-      List.of(PICTURE, ALT, HEADING, TEXT, NAME, ROLE, BUTTON, LINK, HIDDEN);
+      joined(
+          List.of(
+              KICKER,
+              ICON,
+              ICON_COLOURS,
+              PICTURE,
+              ALT,
+              FOCUS,
+              HEADING,
+              SUBHEADING,
+              TEXT,
+              NAME,
+              ROLE,
+              BUTTON),
+          BUTTON_LINK.all(),
+          List.of(BUTTON_2),
+          BUTTON_2_LINK.all(),
+          LINK.all(),
+          List.of(
+              THUMBNAIL,
+              CATEGORY,
+              OPEN,
+              BESIDE,
+              GROUND,
+              BACK_ICON,
+              BACK_PICTURE,
+              BACK_HEADING,
+              BACK_TEXT,
+              TURN,
+              FROM,
+              TO,
+              DECIMALS,
+              PREFIX,
+              SUFFIX,
+              SHOWN),
+          ALWAYS);
 
   private ItemSettings() {}
+
+  private static Setting<String> words(String id, String label, int most) {
+    return Setting.once(id, label, new Kind.Words(most, false), "");
+  }
+
+  @SafeVarargs
+  static List<Setting<?>> joined(List<Setting<?>>... lists) {
+    return Stream.of(lists).<Setting<?>>flatMap(List::stream).toList();
+  }
 }

@@ -17,14 +17,32 @@ public enum NodeType {
   TEXT("text", BlockSettings.TEXT, Set.of()),
   PICTURE("picture", BlockSettings.PICTURE, Set.of()),
   BUTTON("button", BlockSettings.BUTTON, Set.of()),
+  OWN_HTML("own-html", BlockSettings.OWN_HTML, Set.of()),
   COLUMNS("columns", BlockSettings.COLUMNS, Set.of("column")),
   COLUMN("column", List.of(), Names.BLOCKS),
+  SLIDER("slider", SliderSettings.ALL, Set.of("item")),
   CAROUSEL("carousel", CarouselSettings.ALL, Set.of("item")),
-  ITEM("item", ItemSettings.ALL, Set.of());
+  TABS("tabs", TabsSettings.ALL, Set.of("item")),
+  ACCORDION("accordion", AccordionSettings.ALL, Set.of("item")),
+  FLIP_BOXES("flip-boxes", FlipSettings.ALL, Set.of("item")),
+  COUNTERS("counters", CounterSettings.ALL, Set.of("item")),
+  ITEM("item", ItemSettings.ALL, Names.BLOCKS);
 
   private static final class Names {
     static final Set<String> BLOCKS =
-        Set.of("heading", "text", "picture", "button", "columns", "carousel");
+        Set.of(
+            "heading",
+            "text",
+            "picture",
+            "button",
+            "own-html",
+            "columns",
+            "slider",
+            "carousel",
+            "tabs",
+            "accordion",
+            "flip-boxes",
+            "counters");
   }
 
   private final String word;
@@ -103,12 +121,38 @@ public enum NodeType {
           case TEXT -> new Block.Text(id, values);
           case PICTURE -> new Block.Picture(id, values);
           case BUTTON -> new Block.Button(id, values);
+          case OWN_HTML -> new Block.OwnHtml(id, values);
           case COLUMNS -> new Block.Columns(id, values, List.of());
           case COLUMN -> new Column(id, values, List.of());
-          case CAROUSEL -> new Piece.Carousel(id, values, List.of());
+          case SLIDER, CAROUSEL, TABS, ACCORDION, FLIP_BOXES, COUNTERS ->
+              piece(id, values, List.of());
           case ITEM -> new Item(id, values);
         };
     return bare.holding(children);
+  }
+
+  /** A piece of this kind. */
+  Piece piece(String id, Values values, List<Item> items) {
+    return switch (this) {
+      case SLIDER -> new Piece.Slider(id, values, items);
+      case CAROUSEL -> new Piece.Carousel(id, values, items);
+      case TABS -> new Piece.Tabs(id, values, items);
+      case ACCORDION -> new Piece.Accordion(id, values, items);
+      case FLIP_BOXES -> new Piece.FlipBoxes(id, values, items);
+      case COUNTERS -> new Piece.Counters(id, values, items);
+      case SITE, PAGE, SECTION, HEADING, TEXT, PICTURE, BUTTON, OWN_HTML, COLUMNS, COLUMN, ITEM ->
+          throw new IllegalStateException(word + " is no kind of piece");
+    };
+  }
+
+  /** Whether it is a kind of piece. */
+  public boolean isPiece() {
+    return holds.contains("item");
+  }
+
+  /** Whether it is a kind whose items have panels, which hold blocks. */
+  public boolean hasPanels() {
+    return this == TABS || this == ACCORDION;
   }
 
   /** The children as what they have to be, or a refusal that names the one that does not belong. */

@@ -41,7 +41,7 @@ public final class SectionSettings {
       Setting.byBand("spaceBelow", "Space below", new Kind.Size(0, 600), Length.px(72));
 
   static final List<Setting<?>> ALL =
-      List.of(NAME, TONE, GROUND, EXTENT, PADDING, SPACE_ABOVE, SPACE_BELOW);
+      List.of(NAME, TONE, GROUND, Linking.LINKED_TO, EXTENT, PADDING, SPACE_ABOVE, SPACE_BELOW);
 
   private SectionSettings() {}
 }

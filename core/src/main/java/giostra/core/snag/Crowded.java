@@ -1,7 +1,7 @@
 package giostra.core.snag;
 
-import giostra.core.layout.CarouselBand;
-import giostra.core.layout.CarouselLayout;
+import giostra.core.layout.TrackBand;
+import giostra.core.layout.TrackLayout;
 import giostra.core.page.CarouselSettings;
 import giostra.core.page.CarouselSettings.Card;
 import giostra.core.page.Document;
@@ -24,16 +24,17 @@ public record Crowded(String band, String message) {
   private static final double PHONE = 768;
 
   /** All such bands of a carousel, narrowest first. */
-  public static List<Crowded> of(Document document, Piece.Carousel piece) {
-    if (piece.values().get(CarouselSettings.CARD) != Card.QUOTATION) {
+  public static List<Crowded> of(Document document, Piece any) {
+    if (!(any instanceof Piece.Carousel piece)
+        || piece.values().get(CarouselSettings.CARD) != Card.QUOTATION) {
       return List.of();
     }
-    return CarouselLayout.of(document, piece, 0).bands().stream()
+    return TrackLayout.of(document, piece, 0).bands().stream()
         .flatMap(band -> found(band).stream())
         .toList();
   }
 
-  private static Optional<Crowded> found(CarouselBand in) {
+  private static Optional<Crowded> found(TrackBand in) {
     int most = in.band().below() <= PHONE ? MOST_ON_A_PHONE : MOST;
     if (in.asked() <= most) {
       return Optional.empty();

@@ -1,95 +1,93 @@
 package giostra.core.snag;
 
+import giostra.core.band.Band;
 import giostra.core.band.Bands;
 import giostra.core.band.Refused;
 import giostra.core.band.Require;
 import giostra.core.band.Setting;
-import giostra.core.layout.CarouselBand;
-import giostra.core.layout.CarouselLayout;
-import giostra.core.page.CarouselSettings;
+import giostra.core.fit.Piecewise;
+import giostra.core.layout.ItemWidths;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.Piece;
+import giostra.core.page.TrackSettings;
 import java.util.ArrayList;
 import java.util.List;
 
 /**
  * Viewport widths at which items are narrower than is comfortable, and could be wider: a single
  * item in view without a peek is as wide as it can be, and no snag.
- *
- * @param piece id of the piece
- * @param from first width, in px
- * @param to last width, in px
- * @param band id of the band it lies in
- * @param message what is wrong, with the range
- * @param fixes ways out, the gentlest first
  */
-public record Narrow(String piece, int from, int to, String band, String message, List<Fix> fixes) {
+public final class Narrow {
+  private Narrow() {}
 
   /**
-   * A way out.
-   *
-   * @param label what it does, in the words of a button
-   * @param edits the edits that do it
+   * All such ranges of a piece from 280 to 2560 px, narrowest first; none where no width counts.
    */
-  public record Fix(String label, List<Edit> edits) {}
-
-  public Narrow {
-    fixes = List.copyOf(fixes);
+  public static List<Snag> of(Document document, Piece piece, double scrollbar) {
+    return ItemWidths.of(document, piece, scrollbar)
+        .map(widths -> of(document, widths))
+        .orElse(List.of());
   }
 
-  /** All such ranges of a carousel from 280 to 2560 px, narrowest first. */
-  public static List<Narrow> of(Document document, Piece.Carousel piece, double scrollbar) {
-    double least = piece.values().get(CarouselSettings.COMFORT_FROM).constantPx();
-    var found = new ArrayList<Narrow>();
-    for (CarouselBand band : CarouselLayout.of(document, piece, scrollbar).bands()) {
-      if (band.view() == 1 && band.sides() == 0) {
+  private static List<Snag> of(Document document, ItemWidths widths) {
+    double least = widths.comfortFrom();
+    var found = new ArrayList<Snag>();
+    for (ItemWidths.InBand in : widths.bands()) {
+      if (in.count() == 1 && in.sides() == 0) {
         continue;
       }
-      for (int[] range : band.itemWidth().ranges(width -> width < least - 1e-6)) {
+      Piecewise item = in.width();
+      for (int[] range : item.ranges(width -> width < least - 1e-6)) {
         found.add(
-            new Narrow(
-                piece.id(),
+            new Snag(
+                Snag.Rule.NARROW,
+                widths.piece().id(),
+                "",
                 range[0],
                 range[1],
-                band.band().id(),
+                in.band().id(),
                 "narrower than %s from %d to %d"
                     .formatted(Require.number(least), range[0], range[1]),
-                fixes(document, piece, band, range, least)));
+                fixes(document, widths, in, range)));
       }
     }
     return found;
   }
 
-  private static List<Fix> fixes(
-      Document document, Piece.Carousel piece, CarouselBand band, int[] range, double least) {
-    var fixes = new ArrayList<Fix>();
-    boolean atStart = range[0] == Math.ceil(band.band().from());
-    boolean roomAfter = range[1] + 1 < Math.min(band.band().below(), Bands.WIDEST);
-    if (atStart && roomAfter && band.band().from() > 0) {
-      Edit move = new Edit.MoveBreakpoint(band.band().id(), range[1] + 1);
-      addIfPossible(document, fixes, new Fix("move post to " + (range[1] + 1), List.of(move)));
+  private static List<Snag.Fix> fixes(
+      Document document, ItemWidths widths, ItemWidths.InBand in, int[] range) {
+    var fixes = new ArrayList<Snag.Fix>();
+    Band band = in.band();
+    boolean atStart = range[0] == Math.ceil(band.from());
+    boolean roomAfter = range[1] + 1 < Math.min(band.below(), Bands.WIDEST);
+    if (atStart && roomAfter && band.from() > 0) {
+      Edit move = new Edit.MoveBreakpoint(band.id(), range[1] + 1);
+      addIfPossible(document, fixes, new Snag.Fix("move post to " + (range[1] + 1), List.of(move)));
     }
-    int fewer = CarouselLayout.suggested(band, least, 12);
-    if (fewer < band.view()) {
-      Edit set =
-          new Edit.SetValue(
-              piece.id(), CarouselSettings.IN_VIEW.id(), band.band().id(), (double) fewer);
-      addIfPossible(document, fixes, new Fix("show " + fewer, List.of(set)));
-    }
-    if (band.sides() > 0) {
+    int fewer = widths.suggested(in, 12);
+    if (in.counted() && fewer < in.count()) {
       addIfPossible(
-          document, fixes, new Fix("no peek", List.of(set(piece, band, CarouselSettings.PEEK, 0))));
+          document,
+          fixes,
+          new Snag.Fix("show " + fewer, List.of(set(widths, in, in.setting(), fewer))));
+    }
+    if (in.sides() > 0) {
+      addIfPossible(
+          document,
+          fixes,
+          new Snag.Fix("no peek", List.of(set(widths, in, TrackSettings.PEEK, 0))));
     }
     return fixes;
   }
 
-  private static Edit set(Piece piece, CarouselBand band, Setting<?> setting, double value) {
-    return new Edit.SetValue(piece.id(), setting.id(), band.band().id(), value);
+  private static Edit set(
+      ItemWidths widths, ItemWidths.InBand in, Setting<?> setting, double value) {
+    return new Edit.SetValue(widths.piece().id(), setting.id(), in.band().id(), value);
   }
 
-  private static void addIfPossible(Document document, List<Fix> fixes, Fix fix) {
+  private static void addIfPossible(Document document, List<Snag.Fix> fixes, Snag.Fix fix) {
     try {
       Edits.apply(document, fix.edits());
       fixes.add(fix);

@@ -20,7 +20,13 @@ import org.junit.jupiter.api.Test;
 /** Edits and their inverses; documents and edits as JSON. */
 class EditsTest {
   private static Document document() {
-    var carousel = (Piece.Carousel) Starters.ALL.getFirst().node();
+    var carousel =
+        (Piece.Carousel)
+            Starters.ALL.stream()
+                .filter(s -> s.id().equals("quotations"))
+                .findFirst()
+                .orElseThrow()
+                .node();
     var section = new Section("first", Values.NONE, List.of(carousel));
     return new Document(
         new Site(Bands.INITIAL, Values.NONE),
@@ -90,9 +96,9 @@ class EditsTest {
     Document document = document();
     Node node = document.node("carousel");
     Bands bands = document.bands();
-    assertThat(node.values().at(CarouselSettings.PEEK, bands, bands.band("tablet")).css())
+    assertThat(node.values().at(TrackSettings.PEEK, bands, bands.band("tablet")).css())
         .isEqualTo("0px");
-    assertThat(node.values().at(CarouselSettings.PEEK, bands, bands.band("phone")).css())
+    assertThat(node.values().at(TrackSettings.PEEK, bands, bands.band("phone")).css())
         .isEqualTo("32px");
   }
 }

@@ -2,33 +2,18 @@ package giostra.core.snag;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import giostra.core.format.DocumentJson;
-import giostra.core.layout.CarouselLayout;
-import giostra.core.page.CarouselSettings;
+import giostra.core.layout.ItemWidths;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.Piece;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
+import giostra.core.testing.Demo;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** The demo's snags on purpose, and values without effect; widths are worked out by hand. */
 class SnagTest {
-  private final Document demo = read();
-
-  private static Document read() {
-    Path root = Path.of(System.getProperty("giostra.root"));
-    try {
-      return DocumentJson.read(
-          Files.readString(root.resolve("server/src/main/resources/giostra/demo/evenings.json")));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
+  private final Document demo = Demo.document();
 
   private Piece.Carousel carousel(Document document, String id) {
     return (Piece.Carousel) document.piece(id);
@@ -41,32 +26,29 @@ class SnagTest {
   @Test
   void threeWalksOnATabletAreTooNarrowFrom768To811() {
     // (width - 2 x 30 - 2 x 16) / 3 reaches 240 at 812.
-    Narrow found =
+    Snag found =
         Narrow.of(demo, carousel(demo, "houses"), 0).stream()
             .filter(each -> each.band().equals("tablet"))
             .findFirst()
             .orElseThrow();
     assertThat(found.message()).isEqualTo("narrower than 240 from 768 to 811");
-    assertThat(found.fixes().stream().map(Narrow.Fix::label))
+    assertThat(found.fixes().stream().map(Snag.Fix::label))
         .containsExactly("move post to 812", "show 2");
   }
 
   @Test
   void theDemoHasThreeSnagsOnPurpose() {
-    long all =
-        demo.pieces().stream()
-            .mapToLong(piece -> Narrow.of(demo, (Piece.Carousel) piece, 0).size())
-            .sum();
+    long all = demo.pieces().stream().mapToLong(piece -> Narrow.of(demo, piece, 0).size()).sum();
     assertThat(all).isEqualTo(3);
   }
 
   @Test
   void everyFixMendsItsOwnRange() {
     for (Piece piece : demo.pieces()) {
-      for (Narrow snag : Narrow.of(demo, (Piece.Carousel) piece, 0)) {
-        for (Narrow.Fix fix : snag.fixes()) {
+      for (Snag snag : Narrow.of(demo, piece, 0)) {
+        for (Snag.Fix fix : snag.fixes()) {
           Document mended = Edits.apply(demo, fix.edits()).document();
-          assertThat(Narrow.of(mended, carousel(mended, piece.id()), 0))
+          assertThat(Narrow.of(mended, mended.piece(piece.id()), 0))
               .as(snag.message() + ": " + fix.label())
               .noneMatch(left -> left.from() <= snag.to() && left.to() >= snag.from());
         }
@@ -117,14 +99,19 @@ class SnagTest {
   @Test
   void suggestedCountsKeepCardsComfortable() {
     for (Piece piece : demo.pieces()) {
-      var carousel = (Piece.Carousel) piece;
-      double least = carousel.values().get(CarouselSettings.COMFORT_FROM).constantPx();
-      for (var band : CarouselLayout.of(demo, carousel, 0).bands()) {
-        int count = CarouselLayout.suggested(band, least, 12);
-        double inner = band.inner().least();
-        double gap = band.gap().in(inner);
-        assertThat(count == 1 || (inner - (count - 1) * gap) / count >= least).isTrue();
-      }
+      ItemWidths.of(demo, piece, 0)
+          .ifPresent(widths -> {
+            for (var in : widths.bands()) {
+              int count = widths.suggested(in, 12);
+              double inner = in.room().least();
+              double gap = in.gap().in(inner);
+              assertThat(
+                      !in.counted()
+                          || count == 1
+                          || (inner - (count - 1) * gap) / count >= widths.comfortFrom())
+                  .isTrue();
+            }
+          });
     }
   }
 

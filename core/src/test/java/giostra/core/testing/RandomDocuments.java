@@ -11,11 +11,7 @@ import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.BlockSettings.Side;
 import giostra.core.page.CarouselSettings;
-import giostra.core.page.CarouselSettings.Arrows;
-import giostra.core.page.CarouselSettings.Axis;
 import giostra.core.page.CarouselSettings.Card;
-import giostra.core.page.CarouselSettings.Marks;
-import giostra.core.page.CarouselSettings.Sides;
 import giostra.core.page.Column;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
@@ -24,11 +20,17 @@ import giostra.core.page.Page;
 import giostra.core.page.PageSettings;
 import giostra.core.page.PageSettings.Direction;
 import giostra.core.page.Piece;
+import giostra.core.page.PieceSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.SectionSettings.Extent;
 import giostra.core.page.Site;
 import giostra.core.page.SiteSettings;
+import giostra.core.page.TrackSettings;
+import giostra.core.page.TrackSettings.Arrows;
+import giostra.core.page.TrackSettings.Axis;
+import giostra.core.page.TrackSettings.Marks;
+import giostra.core.page.TrackSettings.Sides;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -104,33 +106,25 @@ public final class RandomDocuments {
 
   private Piece.Carousel carousel() {
     Values values = Values.NONE.with(CarouselSettings.CARD, Values.ALL, pick(Card.values()));
-    values = vary(values, CarouselSettings.IN_VIEW, () -> whole(1, 5));
+    values = vary(values, TrackSettings.IN_VIEW, () -> whole(1, 5));
     values =
-        vary(
-            values, CarouselSettings.GAP, () -> any(px(0, 40), rem(0, 2), em(0, 2), percent(0, 4)));
+        vary(values, TrackSettings.GAP, () -> any(px(0, 40), rem(0, 2), em(0, 2), percent(0, 4)));
     values =
-        vary(
-            values,
-            CarouselSettings.PEEK,
-            () -> any(px(0, 0), px(0, 60), rem(0, 3), percent(0, 9)));
-    values = vary(values, CarouselSettings.PEEK_SIDES, () -> pick(Sides.values()));
+        vary(values, TrackSettings.PEEK, () -> any(px(0, 0), px(0, 60), rem(0, 3), percent(0, 9)));
+    values = vary(values, TrackSettings.PEEK_SIDES, () -> pick(Sides.values()));
+    values = vary(values, TrackSettings.STRIDE, () -> pick(new Stride(whole(1, 4)), Stride.VIEW));
+    values = vary(values, TrackSettings.ENDLESS, random::nextBoolean);
+    values = vary(values, TrackSettings.STRETCH_FEW, random::nextBoolean);
+    values = vary(values, TrackSettings.FEW, () -> pick(Side.values()));
+    values = vary(values, PieceSettings.EXTENT, () -> pick(Extent.values()));
     values =
-        vary(values, CarouselSettings.STRIDE, () -> pick(new Stride(whole(1, 4)), Stride.VIEW));
-    values = vary(values, CarouselSettings.ENDLESS, random::nextBoolean);
-    values = vary(values, CarouselSettings.STRETCH_FEW, random::nextBoolean);
-    values = vary(values, CarouselSettings.FEW, () -> pick(Side.values()));
-    values = vary(values, CarouselSettings.EXTENT, () -> pick(Extent.values()));
-    values =
-        vary(
-            values,
-            CarouselSettings.WIDTH,
-            () -> any(percent(60, 100), px(300, 1200), rem(20, 60)));
-    values = vary(values, CarouselSettings.ALIGN, () -> pick(Side.values()));
-    values = vary(values, CarouselSettings.ARROWS, () -> pick(Arrows.values()));
-    values = vary(values, CarouselSettings.ARROW_DISTANCE, () -> any(px(0, 40), rem(0, 2)));
-    values = vary(values, CarouselSettings.MARKS, () -> pick(Marks.values()));
+        vary(values, PieceSettings.WIDTH, () -> any(percent(60, 100), px(300, 1200), rem(20, 60)));
+    values = vary(values, PieceSettings.ALIGN, () -> pick(Side.values()));
+    values = vary(values, TrackSettings.ARROWS, () -> pick(Arrows.values()));
+    values = vary(values, TrackSettings.ARROW_DISTANCE, () -> any(px(0, 40), rem(0, 2)));
+    values = vary(values, TrackSettings.MARKS, () -> pick(Marks.values()));
     if (random.nextInt(5) == 0) {
-      values = vary(values, CarouselSettings.AXIS, () -> pick(Axis.values()));
+      values = vary(values, TrackSettings.AXIS, () -> pick(Axis.values()));
     }
     var items = new ArrayList<Item>();
     int count = whole(1, 12);

@@ -2,10 +2,9 @@ package giostra.server.host;
 
 import giostra.core.output.Hash;
 import giostra.core.output.Shipped;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
+import giostra.server.icon.IconSet;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,21 +16,29 @@ import tools.jackson.databind.json.JsonMapper;
 /** The files that ship with every page: the page script and the fonts, named by their content. */
 @Component
 public class PageFiles {
-  private static final String ROOT = "/giostra/runtime/";
+  private static final List<String> SCRIPTS =
+      List.of(Shipped.PAGE, "track", "tabs", "accordion", "flip-boxes", "counters");
 
   private final Map<String, byte[]> byPath = new LinkedHashMap<>();
   private final List<Shipped.Font> fonts = new ArrayList<>();
-  private final String script;
-  private final byte[] stageScript;
+  private final Map<String, String> scripts = new LinkedHashMap<>();
+  private final IconSet icons;
+  private final Map<String, byte[]> benchScripts = new LinkedHashMap<>();
 
-  PageFiles(JsonMapper mapper) {
-    byte[] bytes = load("giostra.js");
-    this.script = "giostra." + short16(bytes) + ".js";
-    byPath.put(script, bytes);
-    this.stageScript = load("stage.js");
-    for (JsonNode font : mapper.readTree(load("fonts.json"))) {
+  PageFiles(JsonMapper mapper, IconSet icons) {
+    this.icons = icons;
+    for (String name : SCRIPTS) {
+      byte[] bytes = ShippedFiles.load(name + ".js");
+      String path = name + "." + short16(bytes) + ".js";
+      scripts.put(name, path);
+      byPath.put(path, bytes);
+    }
+    for (String name : List.of("stage.js", "assume.js")) {
+      benchScripts.put(name, ShippedFiles.load(name));
+    }
+    for (JsonNode font : mapper.readTree(ShippedFiles.load("fonts.json"))) {
       String file = font.path("file").asString();
-      byte[] face = load("fonts/" + file);
+      byte[] face = ShippedFiles.load("fonts/" + file);
       String path = "fonts/" + file.replace(".woff2", "." + short16(face) + ".woff2");
       byPath.put(path, face);
       fonts.add(
@@ -49,7 +56,7 @@ public class PageFiles {
 
   /** What the compiler is told of them. */
   public Shipped shipped(Shipped.Media media) {
-    return new Shipped(script, fonts, media);
+    return new Shipped(scripts, fonts, media, icons::draw);
   }
 
   /** The bytes at a path relative to a page, or null. */
@@ -62,24 +69,17 @@ public class PageFiles {
     return Map.copyOf(byPath);
   }
 
-  /** Path of the page script. */
-  public String script() {
-    return script;
+  /** Paths of the page scripts. */
+  public Collection<String> scripts() {
+    return List.copyOf(scripts.values());
   }
 
-  /** The script that only previews have. */
-  public byte[] stageScript() {
-    return stageScript.clone();
-  }
-
-  private static byte[] load(String name) {
-    try (InputStream in = PageFiles.class.getResourceAsStream(ROOT + name)) {
-      if (in == null) {
-        throw new IllegalStateException(ROOT + name + " is missing: the runtime was not built");
-      }
-      return in.readAllBytes();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+  /** A script that only previews have: {@code stage.js} or {@code assume.js}. */
+  public byte[] benchScript(String name) {
+    byte[] script = benchScripts.get(name);
+    if (script == null) {
+      throw new IllegalArgumentException(name);
     }
+    return script.clone();
   }
 }

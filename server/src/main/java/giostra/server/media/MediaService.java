@@ -1,12 +1,15 @@
 package giostra.server.media;
 
+import giostra.core.layout.PictureSizes;
 import giostra.core.output.Shipped;
 import giostra.server.web.Gone;
 import java.time.Clock;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -15,10 +18,12 @@ import org.springframework.transaction.annotation.Transactional;
 public class MediaService {
   private final MediaRows rows;
   private final BlobStore blobs;
+  private final Renditions renditions;
   private final Clock clock;
 
-  MediaService(MediaRows rows, BlobStore blobs, Clock clock) {
+  MediaService(MediaRows rows, BlobStore blobs, Renditions renditions, Clock clock) {
     this.rows = rows;
+    this.renditions = renditions;
     this.blobs = blobs;
     this.clock = clock;
   }
@@ -86,10 +91,64 @@ public class MediaService {
   public Shipped.Media lookup(String siteId) {
     var found = new HashMap<String, Shipped.Picture>();
     for (MediaEntity row : rows.findBySiteIdOrderByCreatedAt(siteId)) {
-      found.put(
-          row.id, new Shipped.Picture(row.id, path(row), row.type, row.width, row.height, row.alt));
+      found.put(row.id, shipped(row));
     }
     return id -> Optional.ofNullable(found.get(id));
+  }
+
+  private static Shipped.Picture shipped(MediaEntity row) {
+    String whole = path(row);
+    int dot = whole.lastIndexOf('.');
+    return new Shipped.Picture(
+        row.id,
+        whole,
+        row.type,
+        row.width,
+        row.height,
+        row.alt,
+        Renditions.widths(row).stream()
+            .map(width ->
+                new Shipped.Rendition(
+                    width, whole.substring(0, dot) + "-" + width + whole.substring(dot)))
+            .toList());
+  }
+
+  private static final Pattern PATH =
+      Pattern.compile("media/([0-9a-f]{16})(?:-(\\d{1,5}))?\\.[a-z]+");
+
+  /**
+   * The bytes of a file by the path that a page asks for it: a picture, or one of its sizes. In no
+   * transaction of its own: making sizes takes a connection, and two for one request would starve.
+   */
+  public byte[] bytes(String siteId, String path) {
+    var match = PATH.matcher(path);
+    if (!match.matches()) {
+      throw new Gone("picture", path);
+    }
+    MediaEntity row =
+        rows.findFirstBySiteIdAndHashStartingWith(siteId, match.group(1))
+            .orElseThrow(() -> new Gone("picture", path));
+    return match.group(2) == null
+        ? blobs.get(row.hash)
+        : renditions.get(row, Integer.parseInt(match.group(2)));
+  }
+
+  /** A site's pictures as the engine measures them. */
+  @Transactional(readOnly = true)
+  public PictureSizes sizes(String siteId) {
+    var found = new HashMap<String, PictureSizes.Size>();
+    for (MediaEntity row : rows.findBySiteIdOrderByCreatedAt(siteId)) {
+      found.put(row.id, new PictureSizes.Size(row.width, row.height));
+    }
+    return new Sizes(Map.copyOf(found));
+  }
+
+  /** Sizes as a value: equal when all of them are. */
+  private record Sizes(Map<String, PictureSizes.Size> byId) implements PictureSizes {
+    @Override
+    public Optional<Size> find(String id) {
+      return Optional.ofNullable(byId.get(id));
+    }
   }
 
   /** A picture's bytes with its type. */

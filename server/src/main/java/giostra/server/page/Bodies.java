@@ -90,7 +90,7 @@ final class Bodies {
   /**
    * A setting as the bench shows it.
    *
-   * @param kind whole, size, pick, toggle, words, address, picture, language, ratio or advance
+   * @param kind the kind of value, in lower case: whole, size, pick, toggle, rich and so on
    * @param words what may be picked
    */
   @Schema(name = "SettingReply")
@@ -105,7 +105,8 @@ final class Bodies {
       List<String> words) {}
 
   @Schema(name = "NodeTypeReply")
-  record NodeTypeReply(String type, List<SettingReply> settings, List<String> holds) {
+  record NodeTypeReply(
+      String type, boolean piece, List<SettingReply> settings, List<String> holds) {
     static List<String> holds(NodeType type) {
       return java.util.Arrays.stream(NodeType.values())
           .filter(type::holds)
@@ -115,10 +116,20 @@ final class Bodies {
   }
 
   @Schema(name = "FieldReply")
-  record FieldReply(String setting, String label) {}
+  record FieldReply(String setting, String label, boolean main) {}
 
-  @Schema(name = "CardReply")
-  record CardReply(String card, List<FieldReply> fields) {}
+  /**
+   * The fields that items of a kind are made of, in reading order.
+   *
+   * @param card the card that they are of, for a carousel; else empty
+   */
+  @Schema(name = "FieldsReply")
+  record FieldsReply(String type, String card, List<FieldReply> fields) {}
+
+  /** Edits that make a piece one of another kind, and what then does not fit, in words. */
+  @Schema(name = "ConversionReply")
+  record ConversionReply(
+      @Schema(implementation = EditBody[].class) JsonNode edits, List<String> unfit) {}
 
   /** Something that can be put on a page, ready-made. */
   @Schema(name = "StarterReply")
@@ -128,10 +139,20 @@ final class Bodies {
       String says,
       @Schema(implementation = NodeBody.class) JsonNode node) {}
 
+  /**
+   * What there is.
+   *
+   * @param always settings that every item of every kind has
+   * @param rare settings that are asked for so rarely that forms fold them away
+   * @param panels kinds whose items have panels, which hold blocks
+   */
   @Schema(name = "CatalogueReply")
   record CatalogueReply(
       List<NodeTypeReply> types,
-      List<CardReply> cards,
+      List<FieldsReply> fields,
+      List<String> always,
+      List<String> rare,
+      List<String> panels,
       List<StarterReply> starters,
       String stage) {}
 }

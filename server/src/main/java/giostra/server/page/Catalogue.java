@@ -4,10 +4,13 @@ import giostra.core.band.Kind;
 import giostra.core.band.Setting;
 import giostra.core.format.DocumentJson;
 import giostra.core.page.CarouselSettings.Card;
+import giostra.core.page.Fields;
+import giostra.core.page.ItemSettings;
 import giostra.core.page.NodeType;
 import giostra.core.page.Starters;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** What there is to set and to add: the same catalogue that the schema and the reader use. */
 final class Catalogue {
@@ -19,17 +22,17 @@ final class Catalogue {
             .map(type ->
                 new Bodies.NodeTypeReply(
                     type.word(),
+                    type.isPiece(),
                     type.settings().stream().<Bodies.SettingReply>map(Catalogue::setting).toList(),
                     Bodies.NodeTypeReply.holds(type)))
             .toList(),
-        Arrays.stream(Card.values())
-            .map(card ->
-                new Bodies.CardReply(
-                    Kind.Pick.word(card),
-                    card.fields().stream()
-                        .map(f -> new Bodies.FieldReply(f.id(), card.label(f)))
-                        .toList()))
+        Arrays.stream(NodeType.values())
+            .filter(NodeType::isPiece)
+            .flatMap(Catalogue::fields)
             .toList(),
+        settings(ItemSettings.ALWAYS),
+        settings(Fields.RARE),
+        Arrays.stream(NodeType.values()).filter(NodeType::hasPanels).map(NodeType::word).toList(),
         Starters.ALL.stream()
             .map(s ->
                 new Bodies.StarterReply(s.id(), s.label(), s.says(), DocumentJson.write(s.node())))
@@ -37,11 +40,34 @@ final class Catalogue {
         stage);
   }
 
+  /** What the items of a kind are made of; for a carousel by card. */
+  private static Stream<Bodies.FieldsReply> fields(NodeType kind) {
+    Stream<Card> cards =
+        kind == NodeType.CAROUSEL ? Arrays.stream(Card.values()) : Stream.of(Card.PICTURE);
+    return cards.map(card ->
+        new Bodies.FieldsReply(
+            kind.word(),
+            kind == NodeType.CAROUSEL ? Kind.Pick.word(card) : "",
+            Fields.used(kind, card).stream()
+                .map(f -> new Bodies.FieldReply(f.setting().id(), f.label(), f.main()))
+                .toList()));
+  }
+
+  private static List<String> settings(List<Setting<?>> some) {
+    return some.stream().map(Setting::id).toList();
+  }
+
   private static <T> Bodies.SettingReply setting(Setting<T> setting) {
     Kind<T> kind = setting.kind();
     String name = kind.getClass().getSimpleName().toLowerCase(java.util.Locale.ROOT);
-    List<String> words = kind instanceof Kind.Pick<?> pick ? pick.words() : List.of();
-    boolean lines = kind instanceof Kind.Words text && text.lines();
+    List<String> words =
+        switch (kind) {
+          case Kind.Pick<?> pick -> pick.words();
+          case Kind.Several several -> several.words();
+          default -> List.of();
+        };
+    boolean lines =
+        (kind instanceof Kind.Words text && text.lines()) || kind instanceof Kind.Markup;
     return new Bodies.SettingReply(
         setting.id(),
         setting.label(),

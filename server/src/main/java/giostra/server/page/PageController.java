@@ -1,16 +1,12 @@
 package giostra.server.page;
 
-import giostra.core.band.Bands;
-import giostra.core.band.Require;
-import giostra.core.band.Viewport;
 import giostra.core.format.DocumentJson;
-import giostra.core.layout.CarouselReading;
+import giostra.core.format.EditJson;
+import giostra.core.page.Conversion;
 import giostra.core.page.Document;
 import giostra.core.page.Edits;
+import giostra.core.page.NodeType;
 import giostra.core.page.PageSettings;
-import giostra.core.page.Piece;
-import giostra.core.snag.Narrow;
-import giostra.core.snag.NoEffect;
 import giostra.server.host.StagePort;
 import giostra.server.release.ReleaseService;
 import io.swagger.v3.oas.annotations.media.Content;
@@ -33,12 +29,15 @@ class PageController {
   private final Stage stage;
   private final StagePort port;
   private final ReleaseService releases;
+  private final Findings findings;
 
-  PageController(PageService pages, Stage stage, StagePort port, ReleaseService releases) {
+  PageController(
+      PageService pages, Stage stage, StagePort port, ReleaseService releases, Findings findings) {
     this.pages = pages;
     this.stage = stage;
     this.port = port;
     this.releases = releases;
+    this.findings = findings;
   }
 
   @GetMapping("/api/shelf")
@@ -56,10 +55,7 @@ class PageController {
 
   private Bodies.ShelfPage onShelf(PageService.Head head) {
     Document document = head.document();
-    int snags =
-        document.pieces().stream()
-            .mapToInt(p -> p instanceof Piece.Carousel c ? Narrow.of(document, c, 0).size() : 0)
-            .sum();
+    int snags = findings.of(head).size();
     ReleaseService.Line live = releases.live(head.id()).orElse(null);
     return new Bodies.ShelfPage(
         head.id(),
@@ -137,61 +133,13 @@ class PageController {
     return Edits.goingWith(document, band);
   }
 
-  /** Everything the engine computes at one viewport. */
-  @GetMapping("/api/pages/{id}/readings")
-  List<CarouselReading> readings(
-      @PathVariable String id,
-      @RequestParam double width,
-      @RequestParam(defaultValue = "800") double height,
-      @RequestParam(defaultValue = "0") double scrollbar,
-      @RequestParam(defaultValue = "1") double density) {
-    Require.within(Bands.NARROWEST, Bands.WIDEST, "width", width);
-    var viewport = new Viewport(width, height, scrollbar, density);
+  /** What it takes to make a piece one of another kind, and what then does not fit. */
+  @GetMapping("/api/pages/{id}/conversion")
+  Bodies.ConversionReply conversion(
+      @PathVariable String id, @RequestParam String piece, @RequestParam String to) {
     Document document = pages.head(id).document();
-    return document.pieces().stream()
-        .filter(Piece.Carousel.class::isInstance)
-        .map(piece -> CarouselReading.of(document, (Piece.Carousel) piece, viewport))
-        .toList();
-  }
-
-  @GetMapping("/api/pages/{id}/sheet")
-  Sheets.Sheet sheet(
-      @PathVariable String id,
-      @RequestParam String node,
-      @RequestParam(defaultValue = "0") double scrollbar) {
-    return Sheets.sheet(pages.head(id).document(), node, scrollbar);
-  }
-
-  /** Edits that set the suggested counts of a carousel in every band. */
-  @GetMapping("/api/pages/{id}/suggestion")
-  @ApiResponse(
-      responseCode = "200",
-      content = @Content(schema = @Schema(implementation = Bodies.EditBody[].class)))
-  JsonNode suggestion(
-      @PathVariable String id,
-      @RequestParam String piece,
-      @RequestParam(defaultValue = "0") double scrollbar,
-      @RequestParam(defaultValue = "12") int most) {
-    return Sheets.suggestion(pages.head(id).document(), piece, scrollbar, most);
-  }
-
-  /** What is found on the page: ranges that are too narrow, and values without effect. */
-  record Snags(List<Narrow> narrow, List<NoEffect> noEffect) {}
-
-  @GetMapping("/api/pages/{id}/snags")
-  @ApiResponse(
-      responseCode = "200",
-      content = @Content(schema = @Schema(implementation = Object.class)))
-  Snags snags(@PathVariable String id) {
-    Document document = pages.head(id).document();
-    List<Piece.Carousel> carousels =
-        document.pieces().stream()
-            .filter(Piece.Carousel.class::isInstance)
-            .map(Piece.Carousel.class::cast)
-            .toList();
-    return new Snags(
-        carousels.stream().flatMap(c -> Narrow.of(document, c, 0).stream()).toList(),
-        carousels.stream().flatMap(c -> NoEffect.of(document, c).stream()).toList());
+    Conversion found = Conversion.of(document, document.piece(piece), NodeType.named(to));
+    return new Bodies.ConversionReply(EditJson.write(found.edits()), found.unfit());
   }
 
   private Bodies.ChangeReply reply(PageService.Change change) {

@@ -15,6 +15,7 @@ import giostra.core.page.Site;
 import giostra.core.page.SiteSettings;
 import giostra.server.site.SiteEntity;
 import giostra.server.site.SiteRows;
+import giostra.server.stock.StockService;
 import giostra.server.web.Conflict;
 import giostra.server.web.Gone;
 import java.time.Clock;
@@ -40,10 +41,14 @@ public class PageService {
   private final SiteRows sites;
   private final PageRows pages;
   private final RevisionRows revisions;
+  private final StockService stock;
   private final Clock clock;
+  private final Documents documents = new Documents();
 
-  PageService(SiteRows sites, PageRows pages, RevisionRows revisions, Clock clock) {
+  PageService(
+      SiteRows sites, PageRows pages, RevisionRows revisions, StockService stock, Clock clock) {
     this.sites = sites;
+    this.stock = stock;
     this.pages = pages;
     this.revisions = revisions;
     this.clock = clock;
@@ -185,6 +190,12 @@ public class PageService {
     return pages.findBySiteIdAndSlug(siteId, slug).map(this::head);
   }
 
+  /** A page as it is shown: with what it links to put in. */
+  @Transactional(readOnly = true)
+  public Document shown(Head head) {
+    return stock.expanded(head.siteId(), head.document());
+  }
+
   /** The revisions of a page, newest first. */
   @Transactional(readOnly = true)
   public List<RevisionRows.Line> history(String pageId) {
@@ -208,7 +219,7 @@ public class PageService {
   public Change edit(String pageId, int base, JsonNode json) {
     PageEntity page = hold(pageId, json);
     RevisionEntity head = headRow(page);
-    Document before = DocumentJson.read(head.document);
+    Document before = documents.of(head);
     if (base > head.number || base < 0) {
       throw new Refused("revision", Integer.toString(base), "0 to " + head.number).at("/revision");
     }
@@ -342,7 +353,7 @@ public class PageService {
       RevisionEntity target,
       String kind,
       java.util.function.Consumer<RevisionEntity> stacks) {
-    Document before = DocumentJson.read(head.document);
+    Document before = documents.of(head);
     List<Edit> edits = EditJson.read(DocumentJson.parse(target.inverse), before.bands());
     Edits.Applied applied = Edits.apply(before, edits);
     RevisionEntity next = append(page, kind, applied.document(), edits, applied.inverse());
@@ -356,7 +367,7 @@ public class PageService {
   public Change restore(String pageId, int number) {
     PageEntity page = hold(pageId, null);
     RevisionEntity head = headRow(page);
-    Document before = DocumentJson.read(head.document);
+    Document before = documents.of(head);
     Document old =
         DocumentJson.read(
             revisions
@@ -381,7 +392,7 @@ public class PageService {
     List<Edit> shared = edits.stream().filter(Edit::ofSite).toList();
     for (PageEntity other : pages.findBySiteIdOrderByCreatedAt(from.siteId)) {
       if (!other.id.equals(from.id) && !shared.isEmpty()) {
-        Document before = DocumentJson.read(headRow(other).document);
+        Document before = documents.of(headRow(other));
         Edits.Applied applied = Edits.apply(before, shared);
         append(other, "site", applied.document(), shared, applied.inverse());
       }
@@ -408,12 +419,15 @@ public class PageService {
       row.undoRest = page.head;
     }
     page.head = row.number;
-    return revisions.save(row);
+    RevisionEntity saved = revisions.save(row);
+    documents.keep(saved, document);
+    stock.follow(page.id, document);
+    return saved;
   }
 
   private Head head(PageEntity page) {
     RevisionEntity row = headRow(page);
-    return head(page, row, DocumentJson.read(row.document));
+    return head(page, row, documents.of(row));
   }
 
   private static Head head(PageEntity page, RevisionEntity row, Document document) {

@@ -1,5 +1,6 @@
 package giostra.server.page;
 
+import giostra.core.output.Assumption;
 import giostra.core.output.Compiled;
 import giostra.server.host.PageFiles;
 import giostra.server.host.Policy;
@@ -8,17 +9,19 @@ import giostra.server.host.Types;
 import giostra.server.media.MediaService;
 import giostra.server.web.Gone;
 import java.nio.charset.StandardCharsets;
+import java.util.Set;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /**
- * The page as it would be released, with one script tag more. Its files lie beside it as those of a
- * release do.
+ * The page as it would be released, with one script tag more; under assumptions, with one more
+ * again. Its files lie beside it as those of a release do.
  */
 @RestController
 class PreviewController {
@@ -45,27 +48,47 @@ class PreviewController {
   }
 
   @GetMapping("/api/pages/{id}/preview/")
-  ResponseEntity<byte[]> page(@PathVariable String id) {
+  ResponseEntity<byte[]> page(
+      @PathVariable String id, @RequestParam(defaultValue = "") String assume) {
+    Set<Assumption> assumed = Assumption.of(assume);
     PageService.Head head = pages.head(id);
-    Compiled compiled = stage.compile(head.siteId(), head.document());
+    Compiled compiled = stage.compile(head.siteId(), Assumption.document(head.document(), assumed));
+    String html = Assumption.html(compiled.html(), assumed);
+    String words = String.join(",", assumed.stream().map(Assumption::word).toList());
+    if (!assumed.isEmpty()) {
+      // Ahead of the page's own scripts, so that they are told what is assumed.
+      String tag = "<script src=\"assume.js\" data-assume=\"%s\"></script>".formatted(words);
+      html =
+          html.replace("</title>", "</title>" + tag)
+              .replace(compiled.cssPath(), compiled.cssPath() + "?assume=" + words);
+    }
     String tag =
         "<script src=\"stage.js\" data-bench=\"%s\" defer></script>".formatted(port.bench());
-    String html = compiled.html().replace("</head>", tag + "</head>");
-    return answer("index.html", html.getBytes(StandardCharsets.UTF_8), "no-store");
+    return answer(
+        "index.html",
+        html.replace("</head>", tag + "</head>").getBytes(StandardCharsets.UTF_8),
+        "no-store");
   }
 
   @GetMapping("/api/pages/{id}/preview/{file:.+}")
-  ResponseEntity<byte[]> file(@PathVariable String id, @PathVariable String file) {
-    if (file.equals("stage.js")) {
-      return answer(file, files.stageScript(), "no-cache");
+  ResponseEntity<byte[]> file(
+      @PathVariable String id,
+      @PathVariable String file,
+      @RequestParam(defaultValue = "") String assume) {
+    if (file.equals("stage.js") || file.equals("assume.js")) {
+      return answer(file, files.benchScript(file), "no-cache");
     }
     if (file.startsWith("style.")) {
+      Set<Assumption> assumed = Assumption.of(assume);
       String sheet = stage.sheet(file);
       if (sheet == null) {
         PageService.Head head = pages.head(id);
-        sheet = stage.compile(head.siteId(), head.document()).css();
+        sheet = stage.compile(head.siteId(), Assumption.document(head.document(), assumed)).css();
       }
-      return answer(file, sheet.getBytes(StandardCharsets.UTF_8), "private, max-age=3600");
+      return answer(
+          file,
+          Assumption.css(sheet, assumed).getBytes(StandardCharsets.UTF_8),
+          "private, max-age=3600");
     }
     return shipped(file);
   }
@@ -79,11 +102,7 @@ class PreviewController {
   ResponseEntity<byte[]> picture(@PathVariable String id, @PathVariable String file) {
     PageService.Head head = pages.head(id);
     String path = "media/" + file;
-    return media.of(head.siteId()).stream()
-        .filter(m -> m.path().equals(path))
-        .findFirst()
-        .map(m -> answer(path, media.file(m.id()).bytes(), "private, max-age=3600"))
-        .orElseThrow(() -> new Gone("picture", file));
+    return answer(path, media.bytes(head.siteId(), path), "private, max-age=3600");
   }
 
   private ResponseEntity<byte[]> shipped(String path) {

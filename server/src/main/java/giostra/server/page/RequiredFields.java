@@ -1,6 +1,8 @@
 package giostra.server.page;
 
-import giostra.core.layout.CarouselReading;
+import giostra.core.layout.TrackReading;
+import giostra.core.snag.NoEffect;
+import giostra.server.icon.IconSet;
 import giostra.server.media.MediaService;
 import giostra.server.release.ReleaseService;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -20,11 +22,20 @@ class RequiredFields implements OpenApiCustomizer {
   private static final Map<String, List<String>> BY_SCHEMA = new HashMap<>();
 
   static {
-    Stream.of(Bodies.class, Sheets.class, Stage.class, ReleaseService.class, MediaService.class)
+    Stream.of(
+            Bodies.class,
+            Sheets.class,
+            Stage.class,
+            ReleaseService.class,
+            MediaService.class,
+            IconSet.class,
+            ReadingController.class,
+            StockController.class)
         .flatMap(owner -> Arrays.stream(owner.getDeclaredClasses()))
         .filter(Class::isRecord)
         .forEach(RequiredFields::note);
-    note(CarouselReading.class);
+    note(TrackReading.class);
+    note(NoEffect.class);
   }
 
   private static void note(Class<?> type) {

@@ -1,43 +1,51 @@
 package giostra.server.page;
 
 import giostra.core.band.Band;
+import giostra.core.band.Refused;
 import giostra.core.band.Require;
 import giostra.core.band.Setting;
+import giostra.core.band.Values;
 import giostra.core.band.Viewport;
 import giostra.core.fit.Piecewise;
 import giostra.core.format.EditJson;
-import giostra.core.layout.CarouselBand;
-import giostra.core.layout.CarouselLayout;
+import giostra.core.layout.ItemWidths;
+import giostra.core.layout.PictureSizes;
 import giostra.core.layout.Resolution;
 import giostra.core.look.Layer;
 import giostra.core.look.Origin;
 import giostra.core.look.Resolved;
-import giostra.core.page.CarouselSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
+import giostra.core.page.Linking;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
 import giostra.core.page.Site;
 import giostra.core.snag.Crowded;
-import giostra.core.snag.Narrow;
 import giostra.core.snag.NoEffect;
+import giostra.core.snag.Snag;
+import giostra.core.snag.Snags;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
-/**
- * What Arrange shows of a node: the sheet, and for a carousel the plot. All computed in the core.
- */
+/** What Arrange shows of a node: the sheet, and for pieces the plot. All computed in the core. */
 final class Sheets {
   private Sheets() {}
 
-  /** The sheet of a node. */
-  record Sheet(String node, String type, List<Column> bands, List<Row> rows, @Nullable Plot plot) {}
+  /** A sheet. */
+  record Sheet(
+      String node,
+      String type,
+      List<Column> bands,
+      List<Row> rows,
+      @Nullable Plot plot,
+      List<Finding> snags) {}
 
   /** A column: one band. */
   record Column(String id, String name, double from, @Nullable Double below, boolean lead) {}
@@ -66,14 +74,15 @@ final class Sheets {
   /**
    * Item width against viewport width.
    *
+   * @param what what is measured, as it begins a sentence
    * @param comfortFrom px
    * @param comfortTo px
    */
   record Plot(
+      String what,
       List<Segment> segments,
       double comfortFrom,
       double comfortTo,
-      List<Bad> bad,
       List<Suggested> suggested,
       List<String> hints,
       double most) {}
@@ -81,22 +90,43 @@ final class Sheets {
   /** A straight stretch: both ends in px. */
   record Segment(double fromX, double fromY, double toX, double toY, String band) {}
 
-  /** A range that is too narrow, with ways out. */
-  record Bad(int from, int to, String band, String message, List<FixReply> fixes) {}
+  /**
+   * What is wrong over a range of viewport widths, with ways out.
+   *
+   * @param rule in lower case, with hyphens
+   * @param item id of the item, empty for the whole piece
+   */
+  record Finding(
+      String rule,
+      String piece,
+      String item,
+      int from,
+      int to,
+      String band,
+      String message,
+      List<FixReply> fixes) {}
 
   /** A way out, as edits. */
   record FixReply(String label, @Schema(implementation = Bodies.EditBody[].class) JsonNode edits) {}
 
-  /** How many to show in a band. */
-  record Suggested(String band, int now, int count) {}
+  /** How many to show in a band, and the setting that says so. */
+  record Suggested(String band, String setting, int now, int count) {}
 
-  static Sheet sheet(Document document, String nodeId, double scrollbar) {
+  /**
+   * The sheet of a node.
+   *
+   * @param own the page as it is edited
+   * @param document the page as it is shown, with what it links to put in
+   */
+  static Sheet sheet(
+      Document own, Document document, String nodeId, PictureSizes pictures, double scrollbar) {
     Require.within(0, Viewport.WIDEST_SCROLLBAR, "scrollbar (px)", scrollbar);
     Node node = PageService.node(document, nodeId);
+    Values here = PageService.node(own, nodeId).values();
     List<Band> bands = document.bands().all();
     Map<String, NoEffect> notes =
-        node instanceof Piece.Carousel carousel
-            ? NoEffect.of(document, carousel).stream()
+        node instanceof Piece piece
+            ? NoEffect.of(document, piece).stream()
                 .collect(
                     Collectors.toMap(
                         n -> n.setting() + "/" + n.band(), Function.identity(), (a, _) -> a))
@@ -109,11 +139,15 @@ final class Sheets {
                 setting.id(),
                 setting.label(),
                 setting.kind().allowed(),
-                bands.stream().map(b -> cell(document, node, setting, b, notes)).toList()));
+                bands.stream().map(b -> cell(document, node, here, setting, b, notes)).toList()));
       }
     }
     Plot plot =
-        node instanceof Piece.Carousel carousel ? plot(document, carousel, scrollbar) : null;
+        node instanceof Piece piece
+            ? ItemWidths.of(document, piece, scrollbar)
+                .map(widths -> plot(document, widths))
+                .orElse(null)
+            : null;
     return new Sheet(
         nodeId,
         node.type().word(),
@@ -122,22 +156,39 @@ final class Sheets {
                 new Column(b.id(), b.name(), b.from(), b.widest() ? null : b.below(), b.widest()))
             .toList(),
         rows,
-        plot);
+        plot,
+        node instanceof Piece piece
+            ? Snags.of(document, piece, pictures, scrollbar).stream().map(Sheets::finding).toList()
+            : List.of());
   }
 
   private static <T> Cell cell(
-      Document document, Node node, Setting<T> setting, Band band, Map<String, NoEffect> notes) {
+      Document document,
+      Node node,
+      Values here,
+      Setting<T> setting,
+      Band band,
+      Map<String, NoEffect> notes) {
     Resolved<T> resolved = Resolution.of(document, node, setting, band);
     NoEffect note = notes.get(setting.id() + "/" + band.id());
     return new Cell(
         band.id(),
         setting.write(resolved.value()),
-        shape(resolved.origin(), node, band),
-        words(document, node, resolved.origin(), band),
+        lent(here, setting, resolved.origin()) ? "look" : shape(resolved.origin(), node, band),
+        lent(here, setting, resolved.origin())
+            ? "from what it is linked to"
+            : words(document, node, resolved.origin(), band),
         resolved.losers().stream()
             .map(l -> setting.write(l.value()) + " " + words(document, node, l.origin(), band))
             .toList(),
         note == null ? null : new Note(note.message(), note.cause()));
+  }
+
+  /** Whether a value comes from what the node is linked to, and not from the node. */
+  private static boolean lent(Values here, Setting<?> setting, Origin origin) {
+    return !here.get(Linking.LINKED_TO).isEmpty()
+        && (origin.layer() == Layer.PIECE || origin.layer() == Layer.SECTION)
+        && here.own(setting, origin.band()) == null;
   }
 
   private static String shape(Origin origin, Node node, Band band) {
@@ -162,58 +213,63 @@ final class Sheets {
     return "from the site, " + at;
   }
 
-  private static Plot plot(Document document, Piece.Carousel piece, double scrollbar) {
-    CarouselLayout layout = CarouselLayout.of(document, piece, scrollbar);
-    double least = piece.values().get(CarouselSettings.COMFORT_FROM).constantPx();
+  private static Plot plot(Document document, ItemWidths widths) {
     var segments = new ArrayList<Segment>();
     double most = 0;
-    for (CarouselBand band : layout.bands()) {
-      for (Piecewise.Segment s : band.itemWidth().segments()) {
+    for (ItemWidths.InBand in : widths.bands()) {
+      for (Piecewise.Segment s : in.width().segments()) {
         double a = s.line().at(s.from());
         double b = s.line().at(s.below());
         most = Math.max(most, Math.max(a, b));
-        segments.add(new Segment(s.from(), a, s.below(), b, band.band().id()));
+        segments.add(new Segment(s.from(), a, s.below(), b, in.band().id()));
       }
     }
-    var suggested =
-        layout.bands().stream()
-            .map(b ->
-                new Suggested(b.band().id(), b.asked(), CarouselLayout.suggested(b, least, 12)))
-            .toList();
     return new Plot(
+        widths.what(),
         segments,
-        least,
-        piece.values().get(CarouselSettings.COMFORT_TO).constantPx(),
-        Narrow.of(document, piece, scrollbar).stream()
-            .map(n ->
-                new Bad(
-                    n.from(),
-                    n.to(),
-                    n.band(),
-                    n.message(),
-                    n.fixes().stream()
-                        .map(f -> new FixReply(f.label(), EditJson.write(f.edits())))
-                        .toList()))
-            .toList(),
-        suggested,
-        Crowded.of(document, piece).stream().map(Crowded::message).toList(),
+        widths.comfortFrom(),
+        widths.comfortTo(),
+        suggested(widths),
+        Crowded.of(document, widths.piece()).stream().map(Crowded::message).toList(),
         most);
+  }
+
+  static Finding finding(Snag snag) {
+    return new Finding(
+        snag.rule().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+        snag.piece(),
+        snag.item(),
+        snag.from(),
+        snag.to(),
+        snag.band(),
+        snag.message(),
+        snag.fixes().stream()
+            .map(f -> new FixReply(f.label(), EditJson.write(f.edits())))
+            .toList());
+  }
+
+  private static List<Suggested> suggested(ItemWidths widths) {
+    return widths.bands().stream()
+        .filter(ItemWidths.InBand::counted)
+        .map(in ->
+            new Suggested(in.band().id(), in.setting().id(), in.count(), widths.suggested(in, 12)))
+        .toList();
   }
 
   /** Edits that take the suggested counts. */
   static JsonNode suggestion(Document document, String pieceId, double scrollbar, int most) {
-    if (!(document.piece(pieceId) instanceof Piece.Carousel carousel)) {
-      throw new giostra.core.band.Refused("piece", pieceId, "a carousel");
-    }
-    double least = carousel.values().get(CarouselSettings.COMFORT_FROM).constantPx();
+    ItemWidths widths =
+        ItemWidths.of(document, document.piece(pieceId), scrollbar)
+            .orElseThrow(() -> new Refused("piece", pieceId, "one whose items stand side by side"));
     List<Edit> edits =
-        CarouselLayout.of(document, carousel, scrollbar).bands().stream()
-            .<Edit>map(b ->
+        widths.bands().stream()
+            .filter(ItemWidths.InBand::counted)
+            .<Edit>map(in ->
                 new Edit.SetValue(
                     pieceId,
-                    CarouselSettings.IN_VIEW.id(),
-                    b.band().id(),
-                    (double) CarouselLayout.suggested(b, least, most)))
+                    in.setting().id(),
+                    in.band().id(),
+                    (double) widths.suggested(in, most)))
             .toList();
     return EditJson.write(edits);
   }

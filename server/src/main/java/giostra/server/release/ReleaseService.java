@@ -110,15 +110,11 @@ public class ReleaseService {
     shipped
         .all()
         .forEach((path, bytes) -> {
-          if (page.scripted() || !path.equals(shipped.script())) {
+          if (page.scripts().contains(path) || !shipped.scripts().contains(path)) {
             all.put(path, bytes);
           }
         });
-    for (MediaService.Media each : media.of(head.siteId())) {
-      if (page.pictures().contains(each.id())) {
-        all.put(each.path(), media.file(each.id()).bytes());
-      }
-    }
+    page.pictures().forEach(path -> all.put(path, media.bytes(head.siteId(), path)));
     return all;
   }
 

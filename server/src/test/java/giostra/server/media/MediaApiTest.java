@@ -2,16 +2,30 @@ package giostra.server.media;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import giostra.core.band.Bands;
+import giostra.core.band.Values;
+import giostra.core.page.Block;
+import giostra.core.page.BlockSettings;
+import giostra.core.page.Document;
+import giostra.core.page.Page;
+import giostra.core.page.PageSettings;
+import giostra.core.page.Section;
+import giostra.core.page.Site;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
 import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -74,5 +88,140 @@ class MediaApiTest {
     var answer = api.upload(api.newSite("Large"), "large.png", new byte[21_500_000]);
     assertThat(answer.status()).isEqualTo(413);
     assertThat(answer.text()).contains("20 MB or less");
+  }
+
+  /** A page that shows a picture across the whole content width; its preview. */
+  private static String preview(Api api, String site, String picture) {
+    Values values = Values.NONE.with(BlockSettings.SOURCE, Values.ALL, picture);
+    var section = new Section("one", Values.NONE, List.of(new Block.Picture("shot", values)));
+    Values title = Values.NONE.with(PageSettings.TITLE, Values.ALL, "One picture");
+    String id =
+        api.newPage(
+            site,
+            new Document(
+                new Site(Bands.INITIAL, Values.NONE), new Page("page", title, List.of(section))));
+    return api.stage() + "/api/pages/" + id + "/preview/";
+  }
+
+  private static Element image(Api api, String preview) {
+    return Objects.requireNonNull(Jsoup.parse(api.get(preview).text()).selectFirst("main img"));
+  }
+
+  private static BufferedImage read(Api.Answer answer) throws IOException {
+    return ImageIO.read(new ByteArrayInputStream(answer.bytes()));
+  }
+
+  @Test
+  void aPictureIsKeptInFewerPxAndNeverInMore(Api api) throws IOException {
+    String site = api.newSite("Ladder");
+    String id = api.upload(site, "w.jpg", picture("jpg", 1000, 500)).json().path("id").asString();
+    String preview = preview(api, site, id);
+    Element image = image(api, preview);
+    // The measure is 1120 px and a phone is 280 at the least: 240 and less are never asked for.
+    assertThat(image.attr("srcset").replaceAll("media/[0-9a-f]+", ""))
+        .isEqualTo(
+            "-240.jpg 240w,-320.jpg 320w,-480.jpg 480w,-640.jpg 640w,-800.jpg 800w,-960.jpg 960w,.jpg 1000w");
+    for (String file : image.attr("srcset").split(",")) {
+      String[] parts = file.split(" ");
+      Api.Answer answer = api.get(preview + parts[0]);
+      assertThat(answer.header("content-type")).isEqualTo("image/jpeg");
+      BufferedImage small = read(answer);
+      int width = Integer.parseInt(parts[1].replace("w", ""));
+      assertThat(small.getWidth()).isEqualTo(width);
+      assertThat(small.getHeight()).isEqualTo(width / 2);
+    }
+    String path = image.attr("src").replace(".jpg", "-500.jpg");
+    assertThat(api.get(preview + path).status()).as("no rung of the ladder").isEqualTo(404);
+    assertThat(api.get(preview + path.replace("-500", "-1280")).status()).isEqualTo(404);
+  }
+
+  @Test
+  void smallerPicturesKeepWhatIsSeenThrough(Api api) throws IOException {
+    String site = api.newSite("Clear");
+    var clear = new BufferedImage(800, 400, BufferedImage.TYPE_INT_ARGB);
+    for (int y = 0; y < 400; y++) {
+      for (int x = 400; x < 800; x++) {
+        clear.setRGB(x, y, 0xff2f6652);
+      }
+    }
+    var out = new ByteArrayOutputStream();
+    ImageIO.write(clear, "png", out);
+    String id = api.upload(site, "half.png", out.toByteArray()).json().path("id").asString();
+    String preview = preview(api, site, id);
+    String path = image(api, preview).attr("src").replace(".png", "-320.png");
+    BufferedImage small = read(api.get(preview + path));
+    assertThat(small.getWidth()).isEqualTo(320);
+    assertThat(small.getRGB(40, 80) >>> 24).as("clear on the left").isZero();
+    assertThat(small.getRGB(280, 80)).as("green on the right").isEqualTo(0xff2f6652);
+  }
+
+  /** Source: Exif 2.32, tag 0x0112, value 6: turned a quarter clockwise to be seen upright. */
+  @Test
+  void aTurnedPictureStandsUprightInFewerPx(Api api) throws IOException {
+    String site = api.newSite("Turned");
+    var lying = new BufferedImage(600, 400, BufferedImage.TYPE_INT_RGB);
+    for (int y = 0; y < 400; y++) {
+      for (int x = 0; x < 300; x++) {
+        lying.setRGB(x, y, 0xc02020);
+      }
+    }
+    var out = new ByteArrayOutputStream();
+    ImageIO.write(lying, "jpg", out);
+    var turned = api.upload(site, "turned.jpg", oriented(out.toByteArray(), 6)).json();
+    assertThat(turned.path("width").asInt()).isEqualTo(400);
+    assertThat(turned.path("height").asInt()).isEqualTo(600);
+    String preview = preview(api, site, turned.path("id").asString());
+    String path = image(api, preview).attr("src").replace(".jpg", "-320.jpg");
+    BufferedImage small = read(api.get(preview + path));
+    assertThat(small.getHeight()).isEqualTo(480);
+    assertThat(small.getRGB(160, 60) >> 16 & 0xff).as("red on top").isGreaterThan(150);
+    assertThat(small.getRGB(160, 420) >> 16 & 0xff).as("black below").isLessThan(60);
+  }
+
+  /** The same JPEG with an APP1 segment that says how it is turned. */
+  private static byte[] oriented(byte[] jpeg, int orientation) {
+    byte[] exif = {
+      (byte) 0xff,
+      (byte) 0xe1,
+      0,
+      34,
+      'E',
+      'x',
+      'i',
+      'f',
+      0,
+      0,
+      'M',
+      'M',
+      0,
+      42,
+      0,
+      0,
+      0,
+      8,
+      0,
+      1,
+      0x01,
+      0x12,
+      0,
+      3,
+      0,
+      0,
+      0,
+      1,
+      0,
+      (byte) orientation,
+      0,
+      0,
+      0,
+      0,
+      0,
+      0
+    };
+    var out = new ByteArrayOutputStream();
+    out.write(jpeg, 0, 2);
+    out.writeBytes(exif);
+    out.write(jpeg, 2, jpeg.length - 2);
+    return out.toByteArray();
   }
 }

@@ -48,7 +48,7 @@ class PageApiTest {
           inView | desktop | 0     | In view | 0    | a whole number from 1 to 12
           inView | desktop | three | In view | three | a whole number from 1 to 12
           gap    | desktop | 4vw   | Gap    | 4vw  | a length from 0 to 400 px
-          marks  | desktop | stars | Place marks | stars | one of dots, tally, bar, none
+          marks  | desktop | stars | Place marks | stars | one of dots, tally, bar, thumbnails, names, none
           """)
   void whatCannotBeIsRefusedWithFieldValueAndRange(
       String setting,
@@ -122,7 +122,7 @@ class PageApiTest {
     assertThat(second.status()).isEqualTo(409);
     assertThat(second.json().path("revision").asInt()).isEqualTo(1);
     assertThat(DocumentJson.read(second.json().path("document"))).isEqualTo(api.document(id));
-    assertThat(api.document(id).toString()).contains("31.0");
+    assertThat(api.get("/api/pages/" + id + "/document").text()).contains("31px");
   }
 
   @Test
@@ -160,10 +160,22 @@ class PageApiTest {
 
   @Test
   void readingsAreTheEnginesFigures(Api api) {
-    var reading = api.get("/api/pages/" + Api.DEMO + "/readings?width=1280").json().get(0);
+    var all = api.get("/api/pages/" + Api.DEMO + "/readings?width=1280").json();
+    var reading =
+        all.path("tracks")
+            .valueStream()
+            .filter(each -> each.path("piece").asString().equals("words"))
+            .findFirst()
+            .orElseThrow();
     // (1120 - 2 x 32) / 3
     assertThat(reading.path("item").asDouble()).isEqualTo(352);
     assertThat(reading.path("starts").toString()).isEqualTo("[0,1,2,3,4]");
+    var figures = all.path("grids").path(0);
+    assertThat(figures.path("columns").asInt() * figures.path("item").asDouble())
+        .as("boxes and gaps fill the measure")
+        .isEqualTo(1120 - (figures.path("columns").asInt() - 1) * figures.path("gap").asDouble());
+    assertThat(all.path("tabs").path(0).path("folds").asBoolean()).isFalse();
+    assertThat(all.path("heights").size()).isGreaterThan(40);
     assertThat(api.get("/api/pages/" + Api.DEMO + "/readings?width=12").status()).isEqualTo(422);
   }
 

@@ -78,6 +78,11 @@ public final class Api {
         headers);
   }
 
+  /** Deletes. */
+  public Answer delete(String path) {
+    return send(HttpRequest.newBuilder(URI.create(at(path))).DELETE());
+  }
+
   /** Uploads a file to a site. */
   public Answer upload(String site, String name, byte[] bytes) {
     String boundary = "giostra-boundary-42";

@@ -1,0 +1,178 @@
+package giostra.core.band;
+
+import java.util.regex.Pattern;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.jsoup.nodes.TextNode;
+import org.jsoup.safety.Cleaner;
+import org.jsoup.safety.Safelist;
+
+/**
+ * Long text as clean HTML: what is kept is on a list, everything else goes. Cleaning what is clean
+ * changes nothing.
+ */
+public final class RichText {
+  private static final Pattern TAG = Pattern.compile("</?[a-zA-Z][^>]*>|<!--|&[a-z]+;|&#\\d+;");
+
+  private static final Safelist KEPT =
+      new Safelist()
+          .addTags(
+              "p",
+              "br",
+              "h2",
+              "h3",
+              "h4",
+              "h5",
+              "h6",
+              "ul",
+              "ol",
+              "li",
+              "a",
+              "strong",
+              "em",
+              "blockquote",
+              "code",
+              "pre",
+              "img",
+              "hr",
+              "s",
+              "u",
+              "sub",
+              "sup")
+          .addAttributes("a", "href", "target", "rel", "aria-label")
+          .addAttributes("img", "data-picture", "alt")
+          .addAttributes("ol", "start")
+          .addProtocols("a", "href", "http", "https", "mailto", "tel", "#")
+          .preserveRelativeLinks(true);
+
+  private static final Safelist OWN =
+      new Safelist(KEPT)
+          .addTags(
+              "div",
+              "span",
+              "section",
+              "article",
+              "figure",
+              "figcaption",
+              "dl",
+              "dt",
+              "dd",
+              "table",
+              "caption",
+              "thead",
+              "tbody",
+              "tr",
+              "th",
+              "td",
+              "small",
+              "abbr",
+              "time",
+              "form",
+              "fieldset",
+              "legend",
+              "label",
+              "input",
+              "textarea",
+              "select",
+              "option",
+              "button")
+          .addAttributes(":all", "class", "lang", "dir", "title")
+          .addAttributes("form", "action", "method", "autocomplete")
+          .addAttributes("label", "for")
+          .addAttributes(
+              "input",
+              "type",
+              "name",
+              "value",
+              "placeholder",
+              "required",
+              "checked",
+              "min",
+              "max",
+              "step",
+              "minlength",
+              "maxlength",
+              "pattern",
+              "autocomplete",
+              "id",
+              "aria-label")
+          .addAttributes(
+              "textarea",
+              "name",
+              "rows",
+              "cols",
+              "placeholder",
+              "required",
+              "maxlength",
+              "id",
+              "aria-label")
+          .addAttributes("select", "name", "required", "multiple", "id", "aria-label")
+          .addAttributes("option", "value", "selected")
+          .addAttributes("button", "type", "name", "value")
+          .addAttributes("th", "scope", "colspan", "rowspan")
+          .addAttributes("td", "colspan", "rowspan")
+          .addAttributes("time", "datetime")
+          .addProtocols("form", "action", "http", "https");
+
+  private RichText() {}
+
+  /** Whether a text is markup, and not plain words. */
+  public static boolean isMarkup(String text) {
+    boolean may = text.indexOf('<') >= 0 || text.indexOf('&') >= 0;
+    return may && TAG.matcher(text).find();
+  }
+
+  /** Clean HTML: headings, paragraphs, lists, links, emphasis, quotations, code, pictures. */
+  public static String clean(String html) {
+    return with(KEPT, html);
+  }
+
+  /** As {@link #clean}, with tables, divisions and form fields. */
+  public static String cleanOwn(String html) {
+    return with(OWN, html);
+  }
+
+  private static String with(Safelist list, String html) {
+    Document dirty = Jsoup.parseBodyFragment(html, "https://site.invalid/");
+    dirty.select("b").tagName("strong");
+    dirty.select("i").tagName("em");
+    dirty.select("h1").tagName("h2");
+    dirty.select("script, style, template, noscript, iframe, object, svg, math").remove();
+    Document clean = new Cleaner(list).clean(dirty);
+    for (Element link : clean.select("a[target]")) {
+      // Source: HTML, "Link type noopener": a new window gets no hold of this one.
+      link.attr("target", "_blank");
+    }
+    for (Element picture : clean.select("img:not([data-picture])")) {
+      // A picture that is not of this site would be fetched from elsewhere.
+      picture.remove();
+    }
+    clean.outputSettings(
+        new Document.OutputSettings()
+            .prettyPrint(false)
+            .charset(java.nio.charset.StandardCharsets.UTF_8));
+    return clean.body().html().strip();
+  }
+
+  /** The words alone, blocks parted by line ends: what is searched, counted and measured. */
+  public static String words(String text) {
+    if (!isMarkup(text)) {
+      return text;
+    }
+    var out = new StringBuilder();
+    Jsoup.parseBodyFragment(text)
+        .body()
+        .traverse((node, _) -> {
+          if (node instanceof TextNode words) {
+            out.append(words.text());
+          } else if (node instanceof Element element
+              && (element.isBlock() || element.tagName().equals("br"))
+              && !out.isEmpty()
+              && out.charAt(out.length() - 1) != '\n') {
+            out.append('\n');
+          }
+        });
+    return out.toString().strip();
+  }
+}

@@ -1,0 +1,67 @@
+package giostra.core.layout;
+
+import giostra.core.band.Band;
+import giostra.core.band.Length;
+import giostra.core.fit.Grid;
+import giostra.core.fit.Line;
+import giostra.core.fit.Piecewise;
+import giostra.core.page.Document;
+import giostra.core.page.GridSettings;
+import giostra.core.page.GridSettings.LastRow;
+import giostra.core.page.Item;
+import giostra.core.page.Piece;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/**
+ * Flip boxes or counters in one band.
+ *
+ * @param on places, among the items on show, of those that show in this band
+ * @param item width of an item as a function of the viewport's width, in px; those of a stretched
+ *     last row may be wider
+ */
+public record GridBand(
+    Band band,
+    List<Integer> on,
+    Grid grid,
+    Length gap,
+    LastRow lastRow,
+    Piecewise outer,
+    Piecewise item) {
+
+  public GridBand {
+    on = List.copyOf(on);
+  }
+
+  /** The place in its rows of an item on show; -1 where it does not show here. */
+  public int place(int item) {
+    return on.indexOf(item);
+  }
+
+  /** Lays a piece out whose items stand in rows, narrowest band first. */
+  public static List<GridBand> of(Document document, Piece piece, double scrollbar) {
+    return document.bands().all().stream()
+        .map(band -> in(document, piece, band, scrollbar))
+        .toList();
+  }
+
+  static GridBand in(Document document, Piece piece, Band band, double scrollbar) {
+    List<Item> all = piece.onShow();
+    List<Integer> on =
+        IntStream.range(0, all.size())
+            .filter(i -> all.get(i).onShow(document.bands(), band))
+            .boxed()
+            .toList();
+    Grid grid = new Grid(on.size(), Resolution.value(document, piece, GridSettings.COLUMNS, band));
+    Length gap = Resolution.value(document, piece, GridSettings.GAP, band);
+    Piecewise outer = Containers.outer(document, piece, band, scrollbar);
+    return new GridBand(
+        band,
+        on,
+        grid,
+        gap,
+        Resolution.value(document, piece, GridSettings.LAST_ROW, band),
+        outer,
+        outer.through(grid.column(Line.of(gap))).atLeast(0));
+  }
+}

@@ -1,0 +1,363 @@
+package giostra.core.layout;
+
+import giostra.core.band.Band;
+import giostra.core.band.Bands;
+import giostra.core.fit.Flow;
+import giostra.core.fit.Piecewise;
+import giostra.core.fit.Screen;
+import giostra.core.fit.TextFit;
+import giostra.core.page.Document;
+import giostra.core.page.Item;
+import giostra.core.page.Piece;
+import giostra.core.page.TabsSettings;
+import giostra.core.page.TabsSettings.HeadsRow;
+import giostra.core.page.TabsSettings.HeadsSide;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.IntPredicate;
+
+/**
+ * How high what a piece holds is, at each width of the viewport: cards, slides, faces, panels,
+ * headings, figures, each as high as its own content asks. What stands in a row together is as high
+ * as the highest of these.
+ *
+ * <p>From the fonts that ship; a page whose fonts did not come in time is set in others. Blocks of
+ * own HTML count nothing, since anything may be in them.
+ */
+public final class Heights {
+  /** What of an item is high. */
+  public enum Part {
+    CARD,
+    SLIDE,
+    FRONT,
+    BACK,
+    HEADING,
+    PANEL,
+    FIGURE
+  }
+
+  /**
+   * One part of one item.
+   *
+   * @param width the room that it has, px
+   * @param height px
+   */
+  public record Reading(String item, Part part, double width, double height) {}
+
+  private record Measured(Item item, Part part, Flow flow, Piecewise room) {}
+
+  /** A piece in one band. */
+  private record InBand(
+      Band band,
+      BlockFlows flows,
+      Piecewise outer,
+      List<Measured> parts,
+      Optional<TabsBand> tabs) {}
+
+  private final Document document;
+  private final Piece piece;
+  private final double screenHeight;
+  private final List<InBand> bands;
+
+  private Heights(Document document, Piece piece, double screenHeight, List<InBand> bands) {
+    this.document = document;
+    this.piece = piece;
+    this.screenHeight = screenHeight;
+    this.bands = bands;
+  }
+
+  /**
+   * Measures the texts of a piece.
+   *
+   * @param scrollbar width of a classic scrollbar in px
+   * @param screenHeight height of the viewport in px
+   */
+  public static Heights of(
+      Document document,
+      Piece piece,
+      PictureSizes pictures,
+      double scrollbar,
+      double screenHeight) {
+    List<InBand> bands =
+        document.bands().all().stream()
+            .map(band -> in(document, piece, pictures, band, scrollbar))
+            .toList();
+    return new Heights(document, piece, screenHeight, bands);
+  }
+
+  private static InBand in(
+      Document document, Piece piece, PictureSizes pictures, Band band, double scrollbar) {
+    var flows = new BlockFlows(document, band, pictures);
+    Piecewise outer = Containers.outer(document, piece, band, scrollbar);
+    return new InBand(
+        band,
+        flows,
+        outer,
+        measured(document, piece, flows, band, outer, scrollbar),
+        piece instanceof Piece.Tabs tabs
+            ? Optional.of(TabsBand.in(document, tabs, band, scrollbar))
+            : Optional.empty());
+  }
+
+  private static List<Measured> measured(
+      Document document,
+      Piece piece,
+      BlockFlows blocks,
+      Band band,
+      Piecewise outer,
+      double scrollbar) {
+    ItemFlows flows = blocks.items();
+    List<Item> items = blocks.shown(piece);
+    var all = new ArrayList<Measured>();
+    switch (piece) {
+      case Piece.Carousel carousel -> {
+        Piecewise room = TrackLayout.in(document, carousel, band, scrollbar).itemWidth();
+        items.forEach(i -> all.add(new Measured(i, Part.CARD, flows.card(carousel, i), room)));
+      }
+      case Piece.Slider slider -> {
+        Piecewise room = TrackLayout.in(document, slider, band, scrollbar).itemWidth();
+        items.forEach(i -> all.add(new Measured(i, Part.SLIDE, flows.slide(slider, i), room)));
+      }
+      case Piece.FlipBoxes boxes -> {
+        Piecewise room = GridBand.in(document, boxes, band, scrollbar).item();
+        for (Item i : items) {
+          all.add(new Measured(i, Part.FRONT, flows.front(boxes, i), room));
+          all.add(new Measured(i, Part.BACK, flows.back(boxes, i), room));
+        }
+      }
+      case Piece.Counters counters -> {
+        Piecewise room = GridBand.in(document, counters, band, scrollbar).item();
+        items.forEach(i -> all.add(new Measured(i, Part.FIGURE, flows.figure(counters, i), room)));
+      }
+      case Piece.Tabs tabs -> {
+        TabsBand in = TabsBand.in(document, tabs, band, scrollbar);
+        Piecewise room = TabsBand.beside(document, tabs, band, outer);
+        for (Item i : items) {
+          if (!tabs.values().get(TabsSettings.HEADS_HIDDEN)) {
+            all.add(heading(blocks, flows, tabs, in, i, items.indexOf(i), outer));
+          }
+          all.add(new Measured(i, Part.PANEL, flows.panel((Piece) tabs, i), room));
+        }
+      }
+      case Piece.Accordion accordion -> {
+        for (Item i : items) {
+          all.add(new Measured(i, Part.HEADING, blocks.question(accordion, i), outer));
+          all.add(new Measured(i, Part.PANEL, flows.panel((Piece) accordion, i), outer));
+        }
+      }
+    }
+    return all;
+  }
+
+  /** Headings of natural width are as wide as their words, whatever the room. */
+  private static Measured heading(
+      BlockFlows blocks,
+      ItemFlows flows,
+      Piece.Tabs tabs,
+      TabsBand in,
+      Item item,
+      int place,
+      Piecewise outer) {
+    if (in.folds()) {
+      return new Measured(item, Part.HEADING, blocks.folded(tabs, item), outer);
+    }
+    ItemFlows.Head head = flows.tab(tabs, item, place);
+    boolean row = in.side() == HeadsSide.ABOVE || in.side() == HeadsSide.BELOW;
+    Flow own = head.flow();
+    Flow flow =
+        row && in.row() != HeadsRow.GRID
+            ? (_, screen) -> own.height(head.natural(screen), screen)
+            : own;
+    return new Measured(item, Part.HEADING, flow, in.head());
+  }
+
+  /** Each part of each item that shows at a viewport width in px. */
+  public List<Reading> at(double viewportPx) {
+    var screen = new Screen(viewportPx, screenHeight);
+    return at(bands, viewportPx).parts().stream()
+        .map(each -> {
+          double width = each.room().at(viewportPx);
+          return new Reading(
+              each.item().id(), each.part(), width, each.flow().height(width, screen));
+        })
+        .toList();
+  }
+
+  /**
+   * A text that breaks within a word.
+   *
+   * @param word the widest of its words
+   * @param from first viewport width, px
+   * @param to last viewport width, px
+   */
+  public record Broken(String item, Part part, String word, String band, int from, int to) {}
+
+  /**
+   * All such texts, each with the whole viewport widths at which it does, from 280 to 2560 px. What
+   * room a text has grows with its item's, so a range is found by halving.
+   */
+  public List<Broken> brokenWords() {
+    var found = new ArrayList<Broken>();
+    for (InBand in : bands) {
+      for (Measured each : in.parts()) {
+        for (int[] range : ranges(each.room(), width -> !tooWide(each, width).isEmpty())) {
+          String word = tooWide(each, range[0]).getFirst().widest();
+          found.add(
+              new Broken(each.item().id(), each.part(), word, in.band().id(), range[0], range[1]));
+        }
+      }
+    }
+    return found;
+  }
+
+  private List<TextFit> tooWide(Measured each, double viewportPx) {
+    var found = new ArrayList<TextFit>();
+    double room = each.room().at(viewportPx);
+    each.flow()
+        .height(
+            room,
+            new Screen(
+                viewportPx,
+                screenHeight,
+                fitted -> {
+                  if (fitted.text().least() > fitted.width() + 1 / 64.0) {
+                    found.add(fitted.text());
+                  }
+                }));
+    return found;
+  }
+
+  private static List<int[]> ranges(Piecewise room, IntPredicate wrong) {
+    var found = new ArrayList<int[]>();
+    for (Piecewise.Segment segment : room.segments()) {
+      int from = (int) Math.ceil(segment.from());
+      int to = (int) Math.ceil(segment.below()) - 1;
+      if (from > to) {
+        continue;
+      }
+      boolean first = wrong.test(from);
+      boolean last = wrong.test(to);
+      if (first != last) {
+        int low = from;
+        int high = to;
+        while (high - low > 1) {
+          int middle = (low + high) / 2;
+          if (wrong.test(middle) == first) {
+            low = middle;
+          } else {
+            high = middle;
+          }
+        }
+        from = first ? from : high;
+        to = first ? low : to;
+      }
+      if (first || last) {
+        if (!found.isEmpty() && found.getLast()[1] + 1 == from) {
+          found.getLast()[1] = to;
+        } else {
+          found.add(new int[] {from, to});
+        }
+      }
+    }
+    return found;
+  }
+
+  /** Characters that no font has that ships, by the item that has them. */
+  public Map<String, Set<String>> missing() {
+    var found = new LinkedHashMap<String, Set<String>>();
+    InBand widest = bands.getLast();
+    double width = Math.max(widest.band().from(), Bands.NARROWEST);
+    for (Measured each : widest.parts()) {
+      var screen =
+          new Screen(
+              width,
+              screenHeight,
+              fitted ->
+                  fitted
+                      .text()
+                      .missing()
+                      .forEach(character ->
+                          found
+                              .computeIfAbsent(each.item().id(), _ -> new LinkedHashSet<>())
+                              .add(character)));
+      each.flow().height(each.room().at(width), screen);
+    }
+    return found;
+  }
+
+  /**
+   * A line of a plot: the highest or the lowest of all items, at whole viewport widths.
+   *
+   * @param points viewport width and height in px, where the line bends; straight in between
+   */
+  public record Series(Part part, boolean highest, List<double[]> points) {}
+
+  /** The highest of each part against the viewport's width, and the lowest where that differs. */
+  public List<Series> series() {
+    var highest = new EnumMap<Part, List<double[]>>(Part.class);
+    var lowest = new EnumMap<Part, List<double[]>>(Part.class);
+    for (int width = Bands.NARROWEST; width <= Bands.WIDEST; width++) {
+      var most = new EnumMap<Part, Double>(Part.class);
+      var least = new EnumMap<Part, Double>(Part.class);
+      for (Reading reading : at(width)) {
+        most.merge(reading.part(), reading.height(), Math::max);
+        least.merge(reading.part(), reading.height(), Math::min);
+      }
+      double x = width;
+      most.forEach((part, y) -> add(highest, part, x, y));
+      least.forEach((part, y) -> add(lowest, part, x, y));
+    }
+    var all = new ArrayList<Series>();
+    highest.forEach((part, points) -> {
+      all.add(new Series(part, true, points));
+      List<double[]> low = Objects.requireNonNull(lowest.get(part));
+      if (!Arrays.deepEquals(points.toArray(), low.toArray())) {
+        all.add(new Series(part, false, low));
+      }
+    });
+    return all;
+  }
+
+  /** Adds a point, and drops the one before where it lies on the way. */
+  private static void add(Map<Part, List<double[]>> lines, Part part, double x, double y) {
+    List<double[]> line = lines.computeIfAbsent(part, _ -> new ArrayList<>());
+    int size = line.size();
+    if (size > 1) {
+      double[] a = line.get(size - 2);
+      double[] b = line.get(size - 1);
+      double slope = (b[1] - a[1]) / (b[0] - a[0]);
+      if (x - b[0] == 1 && Math.abs(y - b[1] - slope) < 0.01) {
+        line.removeLast();
+      }
+    }
+    line.add(new double[] {x, Math.round(y * 100) / 100.0});
+  }
+
+  /**
+   * How many rows the headings of tabs take at a viewport width in px, or lines the one that has
+   * most; 1 for other kinds.
+   */
+  public int headingRows(double viewportPx) {
+    InBand in = at(bands, viewportPx);
+    return piece instanceof Piece.Tabs tabs
+        ? in.flows()
+            .headingRows(
+                tabs,
+                in.tabs().orElseThrow(),
+                in.outer().at(viewportPx),
+                new Screen(viewportPx, screenHeight))
+        : 1;
+  }
+
+  private static InBand at(List<InBand> bands, double viewportPx) {
+    return bands.stream().filter(in -> in.band().holds(viewportPx)).findFirst().orElseThrow();
+  }
+}

@@ -1,0 +1,13 @@
+package giostra.core.layout;
+
+import java.util.Optional;
+
+/** Where the sizes of pictures are looked up; one that is not found takes no room. */
+@FunctionalInterface
+public interface PictureSizes {
+  /** Px as stored, before any cropping. */
+  record Size(int width, int height) {}
+
+  /** The size of the picture with that id. */
+  Optional<Size> find(String id);
+}

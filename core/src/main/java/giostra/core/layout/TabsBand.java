@@ -1,0 +1,93 @@
+package giostra.core.layout;
+
+import giostra.core.band.Band;
+import giostra.core.band.Length;
+import giostra.core.fit.Grid;
+import giostra.core.fit.Line;
+import giostra.core.fit.Piecewise;
+import giostra.core.page.Document;
+import giostra.core.page.Item;
+import giostra.core.page.Piece;
+import giostra.core.page.TabsSettings;
+import giostra.core.page.TabsSettings.Form;
+import giostra.core.page.TabsSettings.HeadsRow;
+import giostra.core.page.TabsSettings.HeadsSide;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/**
+ * Tabs in one band.
+ *
+ * @param on places, among the items on show, of those that show in this band
+ * @param folds whether they are an accordion here
+ * @param grid the headings, where they stand in rows of equal columns; else one row of all
+ * @param head width of a heading as a function of the viewport's width, in px; for headings of
+ *     natural width, the width that each has in a row that is filled evenly
+ */
+public record TabsBand(
+    Band band,
+    List<Integer> on,
+    boolean folds,
+    HeadsSide side,
+    HeadsRow row,
+    Grid grid,
+    Piecewise outer,
+    Piecewise head) {
+
+  public TabsBand {
+    on = List.copyOf(on);
+  }
+
+  /** Lays tabs of a document out, narrowest band first. */
+  public static List<TabsBand> of(Document document, Piece.Tabs piece, double scrollbar) {
+    return document.bands().all().stream()
+        .map(band -> in(document, piece, band, scrollbar))
+        .toList();
+  }
+
+  static TabsBand in(Document document, Piece.Tabs piece, Band band, double scrollbar) {
+    List<Item> all = piece.onShow();
+    List<Integer> on =
+        IntStream.range(0, all.size())
+            .filter(i -> all.get(i).onShow(document.bands(), band))
+            .boxed()
+            .toList();
+    Piecewise outer = Containers.outer(document, piece, band, scrollbar);
+    HeadsSide side = Resolution.value(document, piece, TabsSettings.HEADS_SIDE, band);
+    HeadsRow row = Resolution.value(document, piece, TabsSettings.HEADS_ROW, band);
+    boolean folds = Resolution.value(document, piece, TabsSettings.FORM, band) == Form.ACCORDION;
+    boolean beside = side == HeadsSide.START || side == HeadsSide.END;
+    int columns =
+        folds || beside
+            ? 1
+            : row == HeadsRow.GRID
+                ? Resolution.value(document, piece, TabsSettings.COLUMNS, band)
+                : Math.clamp(on.size(), 1, 12);
+    Grid grid = new Grid(on.size(), columns);
+    Length gap = Resolution.value(document, piece, TabsSettings.HEADS_GAP, band);
+    Piecewise head =
+        folds
+            ? outer
+            : beside
+                ? Containers.narrowed(
+                    outer, Resolution.value(document, piece, TabsSettings.HEADS_WIDTH, band))
+                : outer.through(grid.column(Line.of(gap))).atLeast(0);
+    return new TabsBand(band, on, folds, side, row, grid, outer, head);
+  }
+
+  /** What headings at a side leave of a room; all of it where they stand above or below. */
+  static Piecewise beside(Document document, Piece.Tabs piece, Band band, Piecewise outer) {
+    HeadsSide side = Resolution.value(document, piece, TabsSettings.HEADS_SIDE, band);
+    boolean folds = Resolution.value(document, piece, TabsSettings.FORM, band) == Form.ACCORDION;
+    if (folds
+        || side == HeadsSide.ABOVE
+        || side == HeadsSide.BELOW
+        || piece.values().get(TabsSettings.HEADS_HIDDEN)) {
+      return outer;
+    }
+    Line heads = Line.of(Resolution.value(document, piece, TabsSettings.HEADS_WIDTH, band));
+    double distance =
+        Resolution.value(document, piece, TabsSettings.HEADS_DISTANCE, band).constantPx();
+    return outer.through(Line.SAME.minus(heads).plus(new Line(0, -distance))).atLeast(0);
+  }
+}

@@ -1,0 +1,163 @@
+package giostra.core.layout;
+
+import giostra.core.band.Band;
+import giostra.core.band.Height;
+import giostra.core.band.Length;
+import giostra.core.band.Setting;
+import giostra.core.band.Viewport;
+import giostra.core.fit.Line;
+import giostra.core.fit.Piecewise;
+import giostra.core.page.BlockSettings.Side;
+import giostra.core.page.Document;
+import giostra.core.page.Item;
+import giostra.core.page.Piece;
+import giostra.core.page.PieceSettings;
+import giostra.core.page.SectionSettings.Extent;
+import giostra.core.page.SliderSettings;
+import giostra.core.page.TrackSettings;
+import giostra.core.page.TrackSettings.Axis;
+import giostra.core.page.TrackSettings.Form;
+import giostra.core.page.TrackSettings.Sides;
+import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+
+/**
+ * A track over all bands.
+ *
+ * @param bands narrowest first, as the site's
+ */
+public record TrackLayout(List<TrackBand> bands) {
+  public TrackLayout {
+    bands = List.copyOf(bands);
+  }
+
+  /**
+   * Lays the track of a carousel or slider out.
+   *
+   * @param scrollbar width of a classic scrollbar in px, 0 where it overlays the page
+   */
+  public static TrackLayout of(Document document, Piece.Tracked piece, double scrollbar) {
+    return new TrackLayout(
+        document.bands().all().stream().map(band -> in(document, piece, band, scrollbar)).toList());
+  }
+
+  /** The track in one band. */
+  static TrackBand in(Document document, Piece.Tracked piece, Band band, double scrollbar) {
+    return new Maker(document, piece, band, scrollbar).make();
+  }
+
+  /** The band that a viewport width falls in. */
+  public TrackBand at(double viewportPx) {
+    return bands.stream().filter(b -> b.band().holds(viewportPx)).findFirst().orElseThrow();
+  }
+
+  /** Item width against viewport width over all bands: the saw-tooth. */
+  public Piecewise itemWidth() {
+    return Piecewise.joined(bands.stream().map(TrackBand::itemWidth).toList());
+  }
+
+  /** Reads the values of one band and clamps them. */
+  private record Maker(Document document, Piece.Tracked piece, Band band, double scrollbar) {
+
+    private <T> T value(Setting<T> setting) {
+      return Resolution.value(document, piece, setting, band);
+    }
+
+    private List<Integer> on() {
+      List<Item> some = piece.onShow();
+      return IntStream.range(0, some.size())
+          .filter(i -> some.get(i).onShow(document.bands(), band))
+          .boxed()
+          .toList();
+    }
+
+    TrackBand make() {
+      boolean slides = piece instanceof Piece.Slider;
+      List<Integer> on = on();
+      boolean all = value(TrackSettings.FORM) == Form.ALL;
+      int asked = slides ? 1 : value(TrackSettings.IN_VIEW);
+      boolean few = on.size() <= asked;
+      boolean stretch = !slides && few && value(TrackSettings.STRETCH_FEW);
+      int view = stretch ? Math.max(1, on.size()) : asked;
+      boolean moves = !all && on.size() > view;
+      Length peek = slides ? Length.px(0) : value(TrackSettings.PEEK);
+      Extent extent =
+          Containers.inSection(document, piece.id()) ? value(PieceSettings.EXTENT) : Extent.MEASURE;
+      Piecewise outer = Containers.outer(document, piece, band, scrollbar);
+      TrackBand made =
+          new TrackBand(
+              band,
+              on,
+              all,
+              asked,
+              view,
+              value(TrackSettings.GAP),
+              peek,
+              moves && !peek.isZero() ? Math.min(sides(), on.size() - view) : 0,
+              slides ? 1 : value(TrackSettings.STRIDE).in(view),
+              false,
+              all ? Axis.ACROSS : value(TrackSettings.AXIS),
+              slides ? slideHeight() : value(TrackSettings.TRACK_HEIGHT),
+              slides ? Side.START : value(TrackSettings.FEW),
+              slides || value(TrackSettings.EQUAL_HEIGHTS),
+              extent,
+              value(PieceSettings.WIDTH),
+              value(PieceSettings.ALIGN),
+              value(PieceSettings.SPACE_ABOVE),
+              value(PieceSettings.SPACE_BELOW),
+              arrows(),
+              value(TrackSettings.ARROW_DISTANCE),
+              value(TrackSettings.MARKS),
+              value(TrackSettings.MARK_DISTANCE),
+              outer,
+              inner(outer, moves, all));
+      return value(TrackSettings.ENDLESS) && loopsEverywhere(made) ? made.looping() : made;
+    }
+
+    private int sides() {
+      return value(TrackSettings.PEEK_SIDES) == Sides.BOTH ? 2 : 1;
+    }
+
+    private TrackSettings.Arrows arrows() {
+      return value(piece instanceof Piece.Slider ? SliderSettings.ARROWS : TrackSettings.ARROWS);
+    }
+
+    /** Down a slider one slide fills the view, so its height is that of the track. */
+    private Length slideHeight() {
+      return value(SliderSettings.HEIGHT) instanceof Height.Fixed(var length)
+          ? length
+          : TrackSettings.TRACK_HEIGHT.initial();
+    }
+
+    private Piecewise inner(Piecewise outer, boolean moves, boolean all) {
+      if (!all && value(TrackSettings.AXIS) == Axis.DOWN) {
+        double height =
+            piece instanceof Piece.Slider
+                ? slideHeight().constantPx()
+                : value(TrackSettings.TRACK_HEIGHT).constantPx();
+        return outer.through(new Line(0, height));
+      }
+      Line beside = TrackBand.besideArrows(arrows(), moves, value(TrackSettings.ARROW_DISTANCE));
+      return outer.through(beside).atLeast(0);
+    }
+
+    /**
+     * What is compiled cannot know the visitor's scrollbar, so it must be possible without one and
+     * with the widest. The condition is linear in the inner width: the ends of segments decide.
+     */
+    private boolean loopsEverywhere(TrackBand made) {
+      return made.moves()
+          && Stream.of(0.0, Viewport.WIDEST_SCROLLBAR)
+              .map(bar -> inner(Containers.outer(document, piece, band, bar), true, false))
+              .flatMap(inner -> inner.segments().stream())
+              .allMatch(
+                  s -> loops(made, s.line().at(s.from())) && loops(made, s.line().at(s.below())));
+    }
+
+    private static boolean loops(TrackBand band, double inner) {
+      double item = band.itemOfInner().at(inner);
+      return item > 0 && band.items() * (item + band.gap().in(inner)) - item >= inner;
+    }
+  }
+}

@@ -1,0 +1,180 @@
+package giostra.core.output;
+
+import giostra.core.band.Focus;
+import giostra.core.band.Shares;
+import giostra.core.page.Block;
+import giostra.core.page.BlockSettings;
+import giostra.core.page.BlockSettings.Shape;
+import giostra.core.page.Column;
+import giostra.core.page.LinkSettings.Link;
+import giostra.core.page.Piece;
+import java.util.ArrayList;
+import java.util.function.Consumer;
+
+/** Writes plain blocks, and hands pieces to those who write them. */
+final class BlockOutput {
+  private final Writing writing;
+  private final Html out;
+  private final Consumer<Block> inside;
+
+  /**
+   * @param inside writes a block that stands in a column
+   */
+  BlockOutput(Writing writing, Consumer<Block> inside) {
+    this.writing = writing;
+    this.out = writing.out;
+    this.inside = inside;
+  }
+
+  void write(Block block) {
+    switch (block) {
+      case Block.Heading heading -> heading(heading);
+      case Block.Text text -> text(text);
+      case Block.Picture picture -> picture(picture);
+      case Block.Button button -> button(button);
+      case Block.OwnHtml own ->
+          out.open("div", "class", "g-own-html", "id", "g-" + own.id())
+              .raw(own.values().get(BlockSettings.MARKUP))
+              .close("div");
+      case Block.Columns columns -> columns(columns);
+      case Piece.Tracked tracked -> {
+        var track = new TrackOutput(writing, tracked);
+        track.html();
+        track.css();
+      }
+      case Piece.Tabs piece -> {
+        var tabs = new TabsOutput(writing, piece);
+        tabs.html();
+        tabs.css();
+      }
+      case Piece.Accordion piece -> {
+        var accordion = new AccordionOutput(writing, piece);
+        accordion.html();
+        accordion.css();
+      }
+      case Piece.FlipBoxes piece -> {
+        var boxes = new FlipOutput(writing, piece);
+        boxes.html();
+        boxes.css();
+      }
+      case Piece.Counters piece -> {
+        var counters = new CounterOutput(writing, piece);
+        counters.html();
+        counters.css();
+      }
+    }
+  }
+
+  private void heading(Block.Heading heading) {
+    int level = heading.values().get(BlockSettings.LEVEL);
+    writing.headed(level);
+    out.element(
+        "h" + level, heading.values().get(BlockSettings.HEADING_TEXT), "id", "g-" + heading.id());
+    writing.put("#g-" + heading.id(), "text-align", heading, BlockSettings.ALIGN, Css::word);
+  }
+
+  private void text(Block.Text text) {
+    String id = "#g-" + text.id();
+    out.open("div", "class", "g-text g-copy", "id", "g-" + text.id());
+    writing.text(text, text.values().get(BlockSettings.PARAGRAPHS), 0);
+    out.close("div");
+    writing.put(id, "text-align", text, BlockSettings.ALIGN, Css::word);
+    writing.put(
+        id, "inline-size", text, BlockSettings.LINE_MEASURE, m -> "min(100%," + m.css() + ")");
+    writing.put(id, "margin-inline", text, BlockSettings.ALIGN, Css::standing);
+  }
+
+  private void picture(Block.Picture block) {
+    writing
+        .pictures
+        .find(block.values().get(BlockSettings.SOURCE))
+        .ifPresent(picture -> {
+          String alt = block.values().get(BlockSettings.ALT);
+          out.open("div", "class", "g-picture", "id", "g-" + block.id());
+          writing.image(
+              picture,
+              alt.isEmpty() ? picture.alt() : alt,
+              widths -> widths.block(block, Pictures.size(picture)),
+              "loading",
+              "lazy");
+          out.close("div");
+          String image = "#g-" + block.id() + ">img";
+          writing.put(image, "aspect-ratio", block, BlockSettings.SHAPE, s -> shape(s, picture));
+          Focus focus = block.values().get(BlockSettings.FOCUS);
+          if (!focus.equals(Focus.CENTER)) {
+            writing.css.put(image, "object-position", _ -> focus.css());
+          }
+        });
+  }
+
+  private static String shape(Shape shape, Shipped.Picture picture) {
+    return switch (shape) {
+      case AS_IS -> picture.width() + "/" + picture.height();
+      case WIDE -> "16/9";
+      case SQUARE -> "1";
+      case TALL -> "4/5";
+    };
+  }
+
+  private void button(Block.Button button) {
+    String label = button.values().get(BlockSettings.LABEL);
+    if (label.isEmpty()) {
+      return;
+    }
+    Link link = BlockSettings.LINK.in(button.values());
+    Link leading = link.leads() ? link : new Link("#", false, java.util.List.of(), link.label());
+    out.open("div", "class", "g-press", "id", "g-" + button.id());
+    writing.link(leading, "g-button").text(label).close("a");
+    out.close("div");
+    writing.put("#g-" + button.id(), "text-align", button, BlockSettings.ALIGN, Css::word);
+  }
+
+  private void columns(Block.Columns columns) {
+    String id = "#g-" + columns.id();
+    out.open("div", "class", "g-columns", "id", "g-" + columns.id());
+    for (Column column : columns.columns()) {
+      out.open("div", "class", "g-column", "data-column", column.id());
+      column.blocks().forEach(inside);
+      out.close("div");
+    }
+    out.close("div");
+    int count = columns.columns().size();
+    writing.put(id, "grid-template-columns", columns, BlockSettings.RATIO, r -> template(r, count));
+    writing.put(id, "gap", columns, BlockSettings.GAP, g -> g.css());
+    order(columns, count);
+  }
+
+  /** Columns in another order than they are read in, where a band asks for it. */
+  private void order(Block.Columns columns, int count) {
+    boolean some =
+        writing.document.bands().all().stream()
+            .anyMatch(b -> !writing.value(columns, BlockSettings.ORDER, b).isEmpty());
+    if (!some) {
+      return;
+    }
+    for (int i = 0; i < count; i++) {
+      String place = Integer.toString(i + 1);
+      int at = i;
+      writing.put(
+          "#g-" + columns.id() + ">.g-column:nth-child(" + place + ")",
+          "order",
+          columns,
+          BlockSettings.ORDER,
+          order -> {
+            int found = java.util.List.of(order.split(" ")).indexOf(place);
+            return Integer.toString(order.isEmpty() || found < 0 ? at : found);
+          });
+    }
+  }
+
+  private static String template(Shares shares, int count) {
+    if (shares.stacked() || count == 0) {
+      return "minmax(0,1fr)";
+    }
+    var parts = new ArrayList<String>();
+    for (int column = 0; column < count; column++) {
+      parts.add("minmax(0," + shares.of(column) + "fr)");
+    }
+    return String.join(" ", parts);
+  }
+}

@@ -1,0 +1,52 @@
+package giostra.core.output;
+
+import giostra.core.band.Height;
+import giostra.core.band.Length;
+import giostra.core.band.Require;
+import giostra.core.page.BlockSettings.Side;
+import java.util.Locale;
+
+/** Values of the document in the words of CSS. */
+final class Css {
+  private Css() {}
+
+  /** A length that calculations may hold: nothing is {@code 0px} there, never {@code 0}. */
+  static String px(Length length) {
+    return length.isZero() ? "0px" : length.css();
+  }
+
+  /** The word of a constant: {@code start}, {@code line-below}. */
+  static String word(Enum<?> value) {
+    return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  /** Margins that let something narrower than its room stand where it should. */
+  static String standing(Side side) {
+    return switch (side) {
+      case START -> "0 auto";
+      case CENTER -> "auto";
+      case END -> "auto 0";
+    };
+  }
+
+  /** A side as flex and grid boxes name it. */
+  static String flex(Side side) {
+    return side == Side.CENTER ? "center" : "flex-" + word(side);
+  }
+
+  /** The least height that a height asks for. */
+  static String least(Height height) {
+    return switch (height) {
+      case Height.Auto _, Height.Ratio _ -> "0px";
+      case Height.Fixed(var length) -> length.css();
+      case Height.Screen(var percent) -> Require.number(percent) + "svh";
+    };
+  }
+
+  /** The ratio that a height asks for. */
+  static String ratio(Height height) {
+    return height instanceof Height.Ratio(var wide, var high)
+        ? Require.number(wide) + "/" + Require.number(high)
+        : "auto";
+  }
+}

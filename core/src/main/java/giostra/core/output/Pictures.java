@@ -1,0 +1,134 @@
+package giostra.core.output;
+
+import giostra.core.band.Band;
+import giostra.core.band.Require;
+import giostra.core.fit.Line;
+import giostra.core.fit.Piecewise;
+import giostra.core.layout.PictureSizes;
+import giostra.core.layout.PictureWidths;
+import giostra.core.page.Document;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * The pictures that a page asks for, whether they are there, and what a browser is told to choose
+ * between. Source: HTML, "Images: srcset and sizes attributes".
+ */
+final class Pictures {
+  /** No screen in use has more device px for a CSS px that an eye would notice. Practice. */
+  private static final int DENSEST = 3;
+
+  private final Document document;
+  private final Shipped.Media media;
+  private final Map<String, PictureWidths> widths = new HashMap<>();
+
+  /** Paths of the files that the page asks for. */
+  final Set<String> files = new LinkedHashSet<>();
+
+  final Set<String> missing = new LinkedHashSet<>();
+
+  Pictures(Document document, Shipped.Media media) {
+    this.document = document;
+    this.media = media;
+    document
+        .bands()
+        .all()
+        .forEach(band -> widths.put(band.id(), new PictureWidths(document, band, sizes())));
+  }
+
+  /** Their sizes, without asking for the files. */
+  PictureSizes sizes() {
+    return id -> media.find(id).map(Pictures::size);
+  }
+
+  static PictureSizes.Size size(Shipped.Picture picture) {
+    return new PictureSizes.Size(picture.width(), picture.height());
+  }
+
+  /** The picture with an id, if there is one; the page will ask for it. */
+  Optional<Shipped.Picture> find(String id) {
+    if (id.isEmpty()) {
+      return Optional.empty();
+    }
+    Optional<Shipped.Picture> found = media.find(id);
+    found.ifPresentOrElse(picture -> files.add(picture.path()), () -> missing.add(id));
+    return found;
+  }
+
+  /** Attributes that let a browser take the file that fits; none where there is one file only. */
+  String[] choice(Shipped.Picture picture, Function<PictureWidths, Piecewise> drawn) {
+    List<Piecewise> all =
+        document.bands().all().stream()
+            .map(Band::id)
+            .map(id -> drawn.apply(Objects.requireNonNull(widths.get(id))))
+            .toList();
+    double most = all.stream().mapToDouble(Pictures::most).max().orElse(0) * DENSEST;
+    double least = all.stream().mapToDouble(Piecewise::least).min().orElse(0);
+    var some = new ArrayList<Shipped.Rendition>();
+    for (Shipped.Rendition each : picture.smaller()) {
+      if (each.width() >= least) {
+        some.add(each);
+      }
+      if (each.width() >= most) {
+        break;
+      }
+    }
+    if (some.isEmpty()) {
+      return new String[0];
+    }
+    boolean enough = some.getLast().width() >= most;
+    Stream<Shipped.Rendition> own =
+        enough ? Stream.of() : Stream.of(new Shipped.Rendition(picture.width(), picture.path()));
+    some.forEach(each -> files.add(each.path()));
+    String set =
+        Stream.concat(some.stream(), own)
+            .map(each -> each.path() + " " + each.width() + "w")
+            .collect(Collectors.joining(","));
+    return new String[] {"srcset", set, "sizes", sizes(all)};
+  }
+
+  private static double most(Piecewise drawn) {
+    return drawn.segments().stream()
+        .mapToDouble(s -> Math.max(s.line().at(s.from()), s.line().at(s.below())))
+        .max()
+        .orElse(0);
+  }
+
+  /** The widths as a browser reads them: straight stretches, each up to a width of the screen. */
+  private static String sizes(List<Piecewise> byBand) {
+    List<Piecewise.Segment> all = byBand.stream().flatMap(p -> p.segments().stream()).toList();
+    var out = new StringBuilder();
+    for (int i = 0; i < all.size(); i++) {
+      String here = length(all.get(i).line());
+      boolean last = i == all.size() - 1;
+      if (!last && here.equals(length(all.get(i + 1).line()))) {
+        continue;
+      }
+      if (!last) {
+        out.append("(width < ").append(Require.number(all.get(i).below())).append("px) ");
+      }
+      out.append(here).append(last ? "" : ", ");
+    }
+    return out.toString();
+  }
+
+  private static String length(Line line) {
+    if (Math.abs(line.slope()) < 1e-9) {
+      return Require.number(Math.max(0, Math.ceil(line.constant()))) + "px";
+    }
+    String constant = Require.number(Math.abs(line.constant())) + "px";
+    String share = Require.number(line.slope() * 100) + "vw";
+    return Math.abs(line.constant()) < 1e-9
+        ? share
+        : "calc(" + share + (line.constant() < 0 ? " - " : " + ") + constant + ")";
+  }
+}

@@ -1,0 +1,202 @@
+package giostra.core.output;
+
+import giostra.core.band.Band;
+import giostra.core.band.Height;
+import giostra.core.page.Fields;
+import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
+import giostra.core.page.ItemSettings.Beside;
+import giostra.core.page.LinkSettings.Link;
+import giostra.core.page.Piece;
+import giostra.core.page.PieceSettings;
+import giostra.core.page.SectionSettings.Extent;
+import giostra.core.page.SliderSettings;
+import giostra.core.page.SliderSettings.PictureSide;
+import giostra.core.page.SliderSettings.PictureUse;
+import giostra.core.page.SliderSettings.Place;
+import giostra.core.page.SliderSettings.WholeLink;
+import giostra.core.page.TrackSettings;
+import giostra.core.page.TrackSettings.Axis;
+import giostra.core.page.TrackSettings.Form;
+
+/** Writes a slide: its ground, a picture under or beside its text, its place, and its links. */
+final class SlideOutput {
+  private final Writing writing;
+  private final Piece.Slider piece;
+  private final Html out;
+  private final String id;
+
+  SlideOutput(Writing writing, Piece.Slider piece) {
+    this.writing = writing;
+    this.piece = piece;
+    this.out = writing.out;
+    this.id = "#g-" + piece.id();
+  }
+
+  void html(Item item, int index, int level) {
+    String ground = Css.word(item.values().get(ItemSettings.GROUND));
+    boolean even = index % 2 == 1;
+    String side =
+        switch (item.values().get(ItemSettings.BESIDE)) {
+          case AS_PIECE -> even ? " g-even" : "";
+          case START -> " g-first";
+          case END -> " g-last";
+        };
+    boolean pictured =
+        !Fields.off(piece, "picture")
+            && writing.pictures.find(item.values().get(ItemSettings.PICTURE)).isPresent();
+    out.open("div", "class", "g-slide g-on-" + ground + side + (pictured ? " g-pictured" : ""));
+    writing.picture(piece, item, ItemSettings.PICTURE, "g-shot");
+    Link link = ItemSettings.LINK.in(item.values());
+    WholeLink whole =
+        link.leads() && !Fields.off(piece, "link")
+            ? piece.values().get(SliderSettings.WHOLE_LINK)
+            : WholeLink.NONE;
+    out.open("div", "class", "g-stand").open("div", "class", "g-copybox");
+    writing.copy(piece, item, level, whole == WholeLink.NONE);
+    writing.buttons(piece, item);
+    out.close("div").close("div");
+    if (whole != WholeLink.NONE) {
+      String label = item.values().get(ItemSettings.HEADING);
+      Link named =
+          link.label().isEmpty()
+              ? new Link(link.address(), link.window(), link.relations(), label)
+              : link;
+      writing.link(named, "g-whole g-whole-" + Css.word(whole)).close("a");
+    }
+    out.close("div");
+  }
+
+  private PictureUse use(Band band) {
+    return writing.value(piece, SliderSettings.PICTURE_USE, band);
+  }
+
+  private PictureSide side(Band band) {
+    return writing.value(piece, SliderSettings.PICTURE_SIDE, band);
+  }
+
+  private boolean beside(Band band) {
+    return use(band) == PictureUse.BESIDE;
+  }
+
+  void css() {
+    String slide = id + " .g-slide";
+    writing.css.put(slide, "min-block-size", this::least);
+    writing.css.put(
+        slide,
+        "aspect-ratio",
+        band -> down(band) ? "auto" : Css.ratio(writing.value(piece, SliderSettings.HEIGHT, band)));
+    writing.put(
+        slide,
+        "--g-round",
+        piece,
+        PieceSettings.EXTENT,
+        extent -> extent == Extent.EDGE ? "0px" : "14px");
+    pictureCss(slide + ".g-pictured");
+    contentCss();
+  }
+
+  private boolean down(Band band) {
+    return writing.value(piece, TrackSettings.AXIS, band) == Axis.DOWN
+        && writing.value(piece, TrackSettings.FORM, band) == Form.TRACK;
+  }
+
+  private String least(Band band) {
+    Height height = writing.value(piece, SliderSettings.HEIGHT, band);
+    return down(band) ? "100%" : Css.least(height);
+  }
+
+  private void pictureCss(String slide) {
+    String shot = slide + ">.g-shot";
+    writing.css.put(
+        slide,
+        "flex-direction",
+        band -> beside(band) && side(band) == PictureSide.ABOVE ? "column" : "row");
+    writing.css.put(
+        shot,
+        "inline-size",
+        band -> beside(band) && side(band) != PictureSide.ABOVE ? share(band) : "100%");
+    writing.css.put(
+        shot, "position", band -> use(band) == PictureUse.GROUND ? "absolute" : "relative");
+    writing.css.put(shot, "display", band -> use(band) == PictureUse.NONE ? "none" : "block");
+    writing.css.put(
+        shot,
+        "aspect-ratio",
+        band -> beside(band) && side(band) == PictureSide.ABOVE ? "16/10" : "auto");
+    // Over a picture the ink is light on a darkened ground; beside it, that of the slide's ground.
+    writing.css.put(slide, "--g-veil", band -> use(band) == PictureUse.GROUND ? "block" : "none");
+    for (String[] ink :
+        new String[][] {
+          {"--g-ink", "#fff8e8"},
+          {"--g-soft", "#efe6d0"},
+          {"--g-mark", "#f0c261"},
+          {"--g-under", "#11201d"},
+          {"--g-ring", "#f0c261"}
+        }) {
+      writing.css.put(
+          slide + ">.g-stand", ink[0], band -> use(band) == PictureUse.GROUND ? ink[1] : "inherit");
+    }
+    writing.css.put(
+        shot, "order", band -> beside(band) && side(band) == PictureSide.END ? "1" : "0");
+    String even = id + " .g-slide.g-even>.g-shot";
+    writing.css.put(
+        even,
+        "order",
+        band ->
+            beside(band) && (side(band) == PictureSide.END || side(band) == PictureSide.ALTERNATE)
+                ? "1"
+                : "0");
+    departures();
+  }
+
+  /** Slides that say themselves on which side their picture stands. */
+  private void departures() {
+    boolean any =
+        piece.onShow().stream()
+            .anyMatch(i -> i.values().get(ItemSettings.BESIDE) != Beside.AS_PIECE);
+    if (any) {
+      writing.css.put(id + " .g-slide.g-first>.g-shot", "order", _ -> "0");
+      writing.css.put(
+          id + " .g-slide.g-last>.g-shot",
+          "order",
+          band -> side(band) == PictureSide.ABOVE ? "0" : "1");
+    }
+  }
+
+  private String share(Band band) {
+    return "min(100%," + writing.value(piece, SliderSettings.PICTURE_SHARE, band).css() + ")";
+  }
+
+  private void contentCss() {
+    String stand = id + " .g-stand";
+    writing.put(stand, "padding", piece, SliderSettings.PADDING, p -> p.css());
+    writing.put(
+        stand,
+        "place-items",
+        piece,
+        SliderSettings.PLACE,
+        place -> vertical(place) + " " + across(place));
+    writing.put(
+        id + " .g-copybox",
+        "inline-size",
+        piece,
+        SliderSettings.CONTENT_WIDTH,
+        w -> "min(100%," + w.css() + ")");
+  }
+
+  private static String vertical(Place place) {
+    return switch (place) {
+      case TOP_START, TOP, TOP_END -> "start";
+      case START, CENTER, END -> "center";
+      case BOTTOM_START, BOTTOM, BOTTOM_END -> "end";
+    };
+  }
+
+  private static String across(Place place) {
+    return switch (place) {
+      case TOP_START, START, BOTTOM_START -> "start";
+      case TOP, CENTER, BOTTOM -> "center";
+      case TOP_END, END, BOTTOM_END -> "end";
+    };
+  }
+}

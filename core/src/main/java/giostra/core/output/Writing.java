@@ -1,0 +1,366 @@
+package giostra.core.output;
+
+import giostra.core.band.Band;
+import giostra.core.band.RichText;
+import giostra.core.band.Setting;
+import giostra.core.band.Values;
+import giostra.core.fit.Piecewise;
+import giostra.core.fit.Shortened;
+import giostra.core.layout.PictureWidths;
+import giostra.core.layout.Resolution;
+import giostra.core.page.Block;
+import giostra.core.page.ConditionSettings;
+import giostra.core.page.Document;
+import giostra.core.page.Fields;
+import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
+import giostra.core.page.LinkSettings.Link;
+import giostra.core.page.MarkSettings;
+import giostra.core.page.Node;
+import giostra.core.page.PageSettings;
+import giostra.core.page.Piece;
+import giostra.core.page.PieceSettings;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import org.jsoup.Jsoup;
+
+/**
+ * A page while it is written: where markup and rules go, what is asked of the files beside it, and
+ * the parts that all kinds share.
+ */
+final class Writing {
+  final Document document;
+  final Labels labels;
+  final Html out = new Html();
+  final BandCss css;
+  final Pictures pictures;
+  final Icons icons;
+
+  /** Kinds of piece that the page uses: their sheets and scripts go with it. */
+  final Set<String> kinds = new TreeSet<>();
+
+  /** Parts that only some pieces have, with rules of their own. */
+  final Set<String> parts = new TreeSet<>();
+
+  /** Rules that depend on the width of a piece, not on that of the screen. */
+  final StringBuilder containerCss = new StringBuilder();
+
+  /** Most items on one track, for the rules that give items their places. */
+  int mostItems;
+
+  private final Consumer<Block> blocks;
+  private int lastHeading = 1;
+
+  /**
+   * @param blocks writes a block where it stands; panels hold blocks
+   */
+  Writing(Document document, Shipped shipped, Consumer<Block> blocks) {
+    this.document = document;
+    this.labels = Labels.in(document.page().values().get(PageSettings.LANGUAGE));
+    this.css = new BandCss(document.bands());
+    this.pictures = new Pictures(document, shipped.media());
+    this.icons = new Icons(shipped.icons());
+    this.blocks = blocks;
+  }
+
+  <T> T value(Node node, Setting<T> setting, Band band) {
+    return Resolution.value(document, node, setting, band);
+  }
+
+  /** A declaration by band, from a setting. */
+  <T> void put(
+      String selector, String property, Node node, Setting<T> setting, Function<T, String> as) {
+    css.put(selector, property, band -> as.apply(value(node, setting, band)));
+  }
+
+  /** The level of a heading below the last one. */
+  int nextLevel() {
+    return Math.min(6, lastHeading + 1);
+  }
+
+  void headed(int level) {
+    lastHeading = level;
+  }
+
+  /** Writes what a panel holds; headings in it count from {@code level}. */
+  void panel(Item item, int level) {
+    int before = lastHeading;
+    lastHeading = level;
+    item.blocks().forEach(blocks);
+    lastHeading = before;
+  }
+
+  /** Opens the element of a piece. */
+  void root(Piece piece, String kind, String plan, String... more) {
+    kinds.add(kind);
+    Values values = piece.values();
+    var attributes = new ArrayList<String>(List.of("class", classes("g-piece g-" + kind, values)));
+    attributes.addAll(
+        List.of("id", "g-" + piece.id(), "data-piece", piece.id(), "data-kind", kind));
+    attributes.addAll(List.of(more));
+    attributes.addAll(List.of("data-plan", plan));
+    marks(attributes, values);
+    if (values.get(PieceSettings.DISABLED)) {
+      attributes.addAll(List.of("inert", "inert"));
+    }
+    attributes.addAll(List.of("title", values.get(PieceSettings.TOOLTIP)));
+    out.open("div", attributes.toArray(String[]::new));
+    over(piece);
+  }
+
+  /** The heading and the button over a whole piece. */
+  private void over(Piece piece) {
+    String title = piece.values().get(PieceSettings.TITLE);
+    String button = piece.values().get(PieceSettings.TITLE_BUTTON);
+    if (title.isEmpty() && button.isEmpty()) {
+      return;
+    }
+    out.open("div", "class", "g-over");
+    if (!title.isEmpty()) {
+      int level = nextLevel();
+      out.element("h" + level, title);
+      lastHeading = level;
+    }
+    button(button, PieceSettings.TITLE_LINK.in(piece.values()), "g-button");
+    out.close("div");
+  }
+
+  /** What every kind says of itself by band: its width, its place, the space around it. */
+  void frame(Piece piece) {
+    String id = "#g-" + piece.id();
+    put(id, "inline-size", piece, PieceSettings.WIDTH, w -> "min(100%," + w.css() + ")");
+    put(id, "margin-inline", piece, PieceSettings.ALIGN, Css::standing);
+    css.put(
+        id,
+        "padding-block",
+        band ->
+            value(piece, PieceSettings.SPACE_ABOVE, band).css()
+                + " "
+                + value(piece, PieceSettings.SPACE_BELOW, band).css());
+    put(id, "text-align", piece, PieceSettings.TEXT_ALIGN, Css::word);
+    put(id, "--g-across", piece, PieceSettings.TEXT_ALIGN, Css::flex);
+  }
+
+  /** Attributes of an item, whatever element it is. */
+  String[] item(Item item, String classes, String... more) {
+    Values values = item.values();
+    String anchor = values.get(MarkSettings.ANCHOR);
+    var attributes = new ArrayList<String>(List.of("class", classes(classes, values)));
+    attributes.addAll(List.of("id", anchor.isEmpty() ? "g-" + item.id() : anchor));
+    attributes.addAll(List.of("data-item", item.id()));
+    attributes.addAll(List.of(more));
+    marks(attributes, values);
+    attributes.addAll(List.of("title", values.get(ItemSettings.TOOLTIP)));
+    switch (values.get(ItemSettings.ACTION)) {
+      case NONE -> {}
+      case MESSAGE ->
+          attributes.addAll(List.of("data-message", values.get(ItemSettings.ACTION_ON)));
+      case OPEN -> attributes.addAll(List.of("data-open", values.get(ItemSettings.ACTION_ON)));
+      case GO -> attributes.addAll(List.of("data-go", values.get(ItemSettings.ACTION_ON)));
+    }
+    return attributes.toArray(String[]::new);
+  }
+
+  /** {@code inert} for an item that is disabled, to go among its attributes. */
+  static String[] off(Item item) {
+    return item.values().get(ItemSettings.DISABLED)
+        ? new String[] {"inert", "inert", "data-off", "off"}
+        : new String[0];
+  }
+
+  private static String classes(String ours, Values values) {
+    return (ours + " " + values.get(MarkSettings.CLASSES)).strip();
+  }
+
+  private static void marks(List<String> attributes, Values values) {
+    for (String pair : values.get(MarkSettings.DATA).split("; ?")) {
+      int at = pair.indexOf('=');
+      if (at > 0) {
+        attributes.addAll(List.of("data-" + pair.substring(0, at), pair.substring(at + 1)));
+      }
+    }
+    attributes.addAll(List.of("data-show-from", values.get(ConditionSettings.SHOW_FROM)));
+    attributes.addAll(List.of("data-show-until", values.get(ConditionSettings.SHOW_UNTIL)));
+    attributes.addAll(List.of("data-show-query", values.get(ConditionSettings.SHOW_QUERY)));
+  }
+
+  /** Long text, plain or rich, cut after so many words; 0 cuts nothing. */
+  void text(Node holder, String text, int words) {
+    if (text.isBlank()) {
+      return;
+    }
+    if (words > 0 && Shortened.cuts(text, words)) {
+      out.element("p", Shortened.to(text, words));
+    } else if (RichText.isMarkup(text)) {
+      out.raw(withPictures(holder, text));
+    } else {
+      out.paragraphs(text);
+    }
+  }
+
+  private String withPictures(Node holder, String html) {
+    if (!html.contains("data-picture")) {
+      return html;
+    }
+    var parsed = Jsoup.parseBodyFragment(html);
+    parsed.outputSettings().prettyPrint(false);
+    parsed
+        .select("img[data-picture]")
+        .forEach(image -> {
+          Optional<Shipped.Picture> found = pictures.find(image.attr("data-picture"));
+          if (found.isEmpty()) {
+            image.remove();
+            return;
+          }
+          Shipped.Picture picture = found.get();
+          String alt = image.hasAttr("alt") ? image.attr("alt") : picture.alt();
+          image.clearAttributes();
+          image.attr("src", picture.path());
+          image.attr("width", Integer.toString(picture.width()));
+          image.attr("height", Integer.toString(picture.height()));
+          image.attr("alt", alt);
+          String[] choice =
+              pictures.choice(picture, widths -> widths.among(holder, Pictures.size(picture)));
+          for (int i = 0; i < choice.length; i += 2) {
+            image.attr(choice[i], choice[i + 1]);
+          }
+          image.attr("loading", "lazy");
+        });
+    return parsed.body().html();
+  }
+
+  /** Kicker, heading, subheading and text of an item, as far as it has them. */
+  void copy(Piece piece, Item item, int level, boolean linkedHeading) {
+    line("g-kicker", Fields.shown(piece, item, ItemSettings.KICKER));
+    String heading = Fields.shown(piece, item, ItemSettings.HEADING);
+    if (!heading.isEmpty()) {
+      out.open("h" + level);
+      Link link = ItemSettings.LINK.in(item.values());
+      if (linkedHeading && link.leads() && !Fields.off(piece, "link")) {
+        link(link, "").text(heading).close("a");
+      } else {
+        out.text(heading);
+      }
+      out.close("h" + level);
+    }
+    line("g-sub", Fields.shown(piece, item, ItemSettings.SUBHEADING));
+    String text = Fields.shown(piece, item, ItemSettings.TEXT);
+    if (!text.isBlank()) {
+      out.open("div", "class", "g-copy");
+      text(item, text, piece.values().get(PieceSettings.SHORTEN));
+      out.close("div");
+    }
+  }
+
+  private void line(String classes, String text) {
+    if (!text.isEmpty()) {
+      out.element("p", text, "class", classes);
+    }
+  }
+
+  /** The buttons of an item, if it has any. */
+  void buttons(Piece piece, Item item) {
+    List<Fields.Pressed> all = Fields.buttons(piece, item);
+    if (all.isEmpty()) {
+      return;
+    }
+    out.open("div", "class", "g-buttons");
+    all.forEach(each ->
+        button(each.words(), each.link(), each.second() ? "g-button g-second" : "g-button"));
+    out.close("div");
+  }
+
+  /** A button that leads somewhere; nothing where it has no words or no address. */
+  void button(String words, Link link, String classes) {
+    if (!words.isEmpty() && link.leads()) {
+      link(link, classes).text(words).close("a");
+    }
+  }
+
+  /** Opens a link. */
+  Html link(Link link, String classes, String... more) {
+    var attributes =
+        new ArrayList<String>(
+            List.of(
+                "class",
+                classes,
+                "href",
+                link.address(),
+                "target",
+                link.window() ? "_blank" : "",
+                "rel",
+                link.rel(),
+                "aria-label",
+                link.label()));
+    attributes.addAll(List.of(more));
+    return out.open("a", attributes.toArray(String[]::new));
+  }
+
+  /** The icon of an item, if it has one. */
+  void icon(Piece piece, Item item, Setting<String> setting, String classes) {
+    if (!Fields.off(piece, "icon")) {
+      icons.write(
+          out, item.values().get(setting), item.values().get(ItemSettings.ICON_COLOURS), classes);
+    }
+  }
+
+  /** The picture of an item in a box of its own, if it has one; says whether it has. */
+  boolean picture(Piece piece, Item item, Setting<String> setting, String classes) {
+    if (Fields.off(piece, "picture")) {
+      return false;
+    }
+    Optional<Shipped.Picture> found = pictures.find(item.values().get(setting));
+    found.ifPresent(picture -> {
+      String alt = item.values().get(ItemSettings.ALT);
+      out.open("div", "class", classes, "data-focus", focus(item));
+      image(
+          picture,
+          alt.isEmpty() ? picture.alt() : alt,
+          widths -> widths.item(piece, item, Pictures.size(picture)),
+          "loading",
+          "lazy");
+      out.close("div");
+    });
+    return found.isPresent();
+  }
+
+  /**
+   * A picture, in as many px as its place needs.
+   *
+   * @param drawn how wide it is drawn in a band, before it is cut
+   */
+  void image(
+      Shipped.Picture picture,
+      String alt,
+      Function<PictureWidths, Piecewise> drawn,
+      String... attributes) {
+    out.image(picture, alt, Attributes.with(pictures.choice(picture, drawn), attributes));
+  }
+
+  /** The focal point of an item's picture as a rule; the middle needs none. */
+  private String focus(Item item) {
+    var focus = item.values().get(ItemSettings.FOCUS);
+    if (focus.equals(ItemSettings.FOCUS.initial())) {
+      return "";
+    }
+    css.put("[data-item=" + item.id() + "] [data-focus] img", "object-position", _ -> focus.css());
+    return "own";
+  }
+
+  /** Whether an item hides in some band, and the rules that hide it there. */
+  void hideByBand(Piece piece, Item item, String display) {
+    boolean everywhere =
+        document.bands().all().stream().allMatch(band -> value(item, ItemSettings.SHOWN, band));
+    if (!everywhere) {
+      css.put(
+          "#g-" + piece.id() + " [data-item=" + item.id() + "]",
+          "display",
+          band -> value(item, ItemSettings.SHOWN, band) ? display : "none");
+    }
+  }
+}

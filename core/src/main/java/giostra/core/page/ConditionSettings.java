@@ -1,0 +1,39 @@
+package giostra.core.page;
+
+import giostra.core.band.Kind;
+import giostra.core.band.Setting;
+import java.util.List;
+
+/**
+ * When something shows. Dates are wall-clock times where the visitor is; without script everything
+ * shows.
+ */
+public final class ConditionSettings {
+  private static final String WHEN = "\\d{4}-\\d{2}-\\d{2}(T\\d{2}:\\d{2})?";
+
+  public static final Setting<String> SHOW_FROM =
+      Setting.once(
+          "showFrom",
+          "Shows from",
+          new Kind.Token(WHEN, "a date such as 2026-12-01, or with a time, 2026-12-01T18:00"),
+          "");
+  public static final Setting<String> SHOW_UNTIL =
+      Setting.once(
+          "showUntil",
+          "Shows until",
+          new Kind.Token(WHEN, "a date such as 2026-12-24 (that day included), or with a time"),
+          "");
+  public static final Setting<String> SHOW_QUERY =
+      Setting.once(
+          "showQuery",
+          "Shows for address with",
+          new Kind.Token(
+              "[\\w.-]{1,60}(=[\\w.~%+-]{0,120})?",
+              "a query parameter such as from=letter, or from"),
+          "");
+
+  /** All of them. */
+  public static final List<Setting<?>> ALL = List.of(SHOW_FROM, SHOW_UNTIL, SHOW_QUERY);
+
+  private ConditionSettings() {}
+}

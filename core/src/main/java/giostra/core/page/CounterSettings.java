@@ -1,0 +1,93 @@
+package giostra.core.page;
+
+import giostra.core.band.Kind;
+import giostra.core.band.Length;
+import giostra.core.band.Setting;
+import java.time.Duration;
+import java.util.List;
+
+/** What can be set on counters, beside {@link GridSettings} and {@link PieceSettings}. */
+public final class CounterSettings {
+  /** What paces the count. */
+  public enum Pace {
+    /** A duration. */
+    TIME,
+    /** A step at each beat. */
+    STEP
+  }
+
+  /** How a count speeds up and slows down. Source of the curves: CSS Easing Functions. */
+  public enum Curve {
+    LINEAR,
+    EASE,
+    EASE_IN,
+    EASE_OUT,
+    EASE_IN_OUT,
+    /** Runs a little past its end and comes back. */
+    OVERSHOOT
+  }
+
+  /** The order of icon, number and title. */
+  public enum Order {
+    ICON_NUMBER_TITLE,
+    ICON_TITLE_NUMBER,
+    NUMBER_TITLE_ICON,
+    TITLE_NUMBER_ICON,
+    NUMBER_ICON_TITLE,
+    TITLE_ICON_NUMBER
+  }
+
+  /** How often a count runs. */
+  public enum Repeat {
+    ONCE,
+    EVERY_TIME
+  }
+
+  public static final Setting<Pace> PACE =
+      Setting.once("pace", "Paced by", new Kind.Pick<>(Pace.class), Pace.TIME);
+  public static final Setting<Duration> DURATION =
+      Setting.once("duration", "Duration", Kind.Time.ms(100, 30_000), Duration.ofMillis(2000));
+  public static final Setting<Curve> CURVE =
+      Setting.once("curve", "Curve", new Kind.Pick<>(Curve.class), Curve.EASE_OUT);
+  public static final Setting<Double> STEP =
+      Setting.once("step", "Step", new Kind.Decimal(1e-6, 1e9), 1.0);
+  public static final Setting<Duration> BEAT =
+      Setting.once("beat", "Beat", Kind.Time.ms(16, 5000), Duration.ofMillis(50));
+  public static final Setting<Boolean> GROUPING =
+      Setting.once("grouping", "Group digits", new Kind.Toggle(), true);
+  public static final Setting<Boolean> COMPACT =
+      Setting.once("compact", "Compact notation", new Kind.Toggle(), false);
+  public static final Setting<Integer> STARTS_AT =
+      Setting.once("startsAt", "Starts when in view, %", new Kind.Whole(0, 100), 40);
+  public static final Setting<Repeat> REPEAT =
+      Setting.once("repeat", "Runs", new Kind.Pick<>(Repeat.class), Repeat.ONCE);
+  public static final Setting<Length> COMFORT_FROM =
+      PieceSettings.comfort("comfortFrom", "Comfortable from", 140);
+  public static final Setting<Length> COMFORT_TO =
+      PieceSettings.comfort("comfortTo", "Comfortable to", 360);
+  public static final Setting<Order> ORDER =
+      Setting.byBand("order", "Order", new Kind.Pick<>(Order.class), Order.ICON_NUMBER_TITLE);
+  public static final Setting<Length> NUMBER_SIZE =
+      Setting.byBand("numberSize", "Number size", new Kind.Size(12, 160, false), Length.px(52));
+
+  static final List<Setting<?>> ALL =
+      PieceSettings.with(
+          ItemSettings.joined(
+              List.of(
+                  PACE,
+                  DURATION,
+                  CURVE,
+                  STEP,
+                  BEAT,
+                  GROUPING,
+                  COMPACT,
+                  STARTS_AT,
+                  REPEAT,
+                  COMFORT_FROM,
+                  COMFORT_TO,
+                  ORDER,
+                  NUMBER_SIZE),
+              GridSettings.ALL));
+
+  private CounterSettings() {}
+}

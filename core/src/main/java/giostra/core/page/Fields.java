@@ -1,0 +1,228 @@
+package giostra.core.page;
+
+import giostra.core.band.Setting;
+import giostra.core.band.Values;
+import giostra.core.page.CarouselSettings.Card;
+import giostra.core.page.LinkSettings.Link;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * Which fields of the one vocabulary a kind of piece uses, in reading order, and what it calls
+ * them. Fields that a piece does not use are kept: it may become another kind.
+ */
+public final class Fields {
+  /**
+   * A field of an item, under the name it has in a kind.
+   *
+   * @param main whether it is one of those that a table of items shows
+   */
+  public record Field(Setting<?> setting, String label, boolean main) {}
+
+  /** Settings of pieces, items and blocks that are asked for rarely: forms fold them away. */
+  public static final List<Setting<?>> RARE =
+      ItemSettings.joined(
+          details(ItemSettings.LINK),
+          details(ItemSettings.BUTTON_LINK),
+          details(ItemSettings.BUTTON_2_LINK),
+          details(PieceSettings.TITLE_LINK),
+          List.of(ItemSettings.DISABLED, ItemSettings.TOOLTIP),
+          MarkSettings.ALL,
+          ConditionSettings.ALL,
+          List.of(ItemSettings.ACTION, ItemSettings.ACTION_ON));
+
+  private static List<Setting<?>> details(LinkSettings link) {
+    return List.of(link.window(), link.relations(), link.label());
+  }
+
+  private static final Set<Setting<?>> MINOR =
+      Set.of(
+          ItemSettings.ALT,
+          ItemSettings.FOCUS,
+          ItemSettings.ICON_COLOURS,
+          ItemSettings.SUBHEADING,
+          ItemSettings.BUTTON_2,
+          ItemSettings.BUTTON_2_LINK.address(),
+          ItemSettings.BESIDE,
+          ItemSettings.TURN,
+          ItemSettings.BACK_ICON,
+          ItemSettings.BACK_PICTURE);
+
+  private static final Map<NodeType, List<Field>> BY_KIND =
+      Map.of(
+          NodeType.SLIDER,
+          list(
+              ItemSettings.PICTURE,
+              ItemSettings.ALT,
+              ItemSettings.KICKER,
+              ItemSettings.HEADING,
+              ItemSettings.SUBHEADING,
+              ItemSettings.TEXT,
+              ItemSettings.BUTTON,
+              ItemSettings.BUTTON_LINK,
+              ItemSettings.BUTTON_2,
+              ItemSettings.BUTTON_2_LINK,
+              ItemSettings.LINK,
+              ItemSettings.NAME,
+              ItemSettings.THUMBNAIL,
+              ItemSettings.GROUND,
+              ItemSettings.BESIDE,
+              ItemSettings.FOCUS),
+          NodeType.TABS,
+          list(
+              ItemSettings.HEADING,
+              ItemSettings.ICON,
+              ItemSettings.ICON_COLOURS,
+              ItemSettings.THUMBNAIL,
+              ItemSettings.TEXT,
+              ItemSettings.KICKER,
+              ItemSettings.SUBHEADING,
+              ItemSettings.PICTURE,
+              ItemSettings.ALT,
+              ItemSettings.FOCUS,
+              ItemSettings.BUTTON,
+              ItemSettings.BUTTON_LINK),
+          NodeType.ACCORDION,
+          list(
+              ItemSettings.HEADING,
+              ItemSettings.TEXT,
+              ItemSettings.CATEGORY,
+              ItemSettings.OPEN,
+              ItemSettings.ICON,
+              ItemSettings.ICON_COLOURS,
+              ItemSettings.PICTURE,
+              ItemSettings.ALT,
+              ItemSettings.FOCUS,
+              ItemSettings.BUTTON,
+              ItemSettings.BUTTON_LINK),
+          NodeType.FLIP_BOXES,
+          list(
+              ItemSettings.PICTURE,
+              ItemSettings.ALT,
+              ItemSettings.FOCUS,
+              ItemSettings.ICON,
+              ItemSettings.ICON_COLOURS,
+              ItemSettings.HEADING,
+              ItemSettings.TEXT,
+              ItemSettings.BACK_ICON,
+              ItemSettings.BACK_PICTURE,
+              ItemSettings.BACK_HEADING,
+              ItemSettings.BACK_TEXT,
+              ItemSettings.BUTTON,
+              ItemSettings.BUTTON_LINK,
+              ItemSettings.TURN),
+          NodeType.COUNTERS,
+          list(
+              ItemSettings.HEADING,
+              ItemSettings.FROM,
+              ItemSettings.TO,
+              ItemSettings.DECIMALS,
+              ItemSettings.PREFIX,
+              ItemSettings.SUFFIX,
+              ItemSettings.ICON,
+              ItemSettings.ICON_COLOURS,
+              ItemSettings.PICTURE,
+              ItemSettings.ALT,
+              ItemSettings.LINK));
+
+  private static final Map<Card, List<Field>> OF_CARD =
+      Map.of(
+          Card.QUOTATION,
+          renamed(
+              list(
+                  ItemSettings.PICTURE,
+                  ItemSettings.TEXT,
+                  ItemSettings.NAME,
+                  ItemSettings.ROLE,
+                  ItemSettings.FOCUS),
+              Map.of(ItemSettings.PICTURE, "Portrait", ItemSettings.TEXT, "Quotation")),
+          Card.PICTURE,
+          list(
+              ItemSettings.PICTURE,
+              ItemSettings.ALT,
+              ItemSettings.KICKER,
+              ItemSettings.HEADING,
+              ItemSettings.SUBHEADING,
+              ItemSettings.TEXT,
+              ItemSettings.BUTTON,
+              ItemSettings.BUTTON_LINK,
+              ItemSettings.BUTTON_2,
+              ItemSettings.BUTTON_2_LINK,
+              ItemSettings.LINK,
+              ItemSettings.ICON,
+              ItemSettings.ICON_COLOURS,
+              ItemSettings.FOCUS));
+
+  private Fields() {}
+
+  /** The fields that a piece of a kind with such values uses, those switched off left out. */
+  public static List<Field> of(NodeType kind, Values values) {
+    List<String> off = values.get(PieceSettings.FIELDS_OFF);
+    return used(kind, values.get(CarouselSettings.CARD)).stream()
+        .filter(field -> !off.contains(field.setting().id()))
+        .toList();
+  }
+
+  /** The fields of a kind, and for a carousel of a card. */
+  public static List<Field> used(NodeType kind, Card card) {
+    return switch (kind) {
+      case CAROUSEL -> OF_CARD.getOrDefault(card, List.of());
+      case SLIDER, TABS, ACCORDION, FLIP_BOXES, COUNTERS -> BY_KIND.getOrDefault(kind, List.of());
+      case SITE, PAGE, SECTION, HEADING, TEXT, PICTURE, BUTTON, OWN_HTML, COLUMNS, COLUMN, ITEM ->
+          List.of();
+    };
+  }
+
+  private static List<Field> list(Object... settings) {
+    var fields = new ArrayList<Field>();
+    for (Object each : settings) {
+      if (each instanceof LinkSettings link) {
+        for (Setting<?> setting : link.all()) {
+          boolean address = setting == link.address();
+          fields.add(new Field(setting, setting.label(), address && !MINOR.contains(setting)));
+        }
+      } else {
+        var setting = (Setting<?>) each;
+        fields.add(new Field(setting, setting.label(), !MINOR.contains(setting)));
+      }
+    }
+    return List.copyOf(fields);
+  }
+
+  private static List<Field> renamed(List<Field> fields, Map<Setting<?>, String> names) {
+    return fields.stream()
+        .map(f -> new Field(f.setting(), names.getOrDefault(f.setting(), f.label()), f.main()))
+        .toList();
+  }
+
+  /** Whether a piece has switched a field off. */
+  public static boolean off(Piece piece, String field) {
+    return piece.values().get(PieceSettings.FIELDS_OFF).contains(field);
+  }
+
+  /** A field of an item, empty where its piece has switched it off. */
+  public static String shown(Piece piece, Item item, Setting<String> setting) {
+    return off(piece, setting.id()) ? "" : item.values().get(setting);
+  }
+
+  /** A button that shows. */
+  public record Pressed(String words, Link link, boolean second) {}
+
+  /**
+   * Up to two buttons of an item: those with words that lead somewhere. The first leads where the
+   * item does when it has no address of its own.
+   */
+  public static List<Pressed> buttons(Piece piece, Item item) {
+    Link own = ItemSettings.BUTTON_LINK.in(item.values());
+    Link first = own.leads() ? own : ItemSettings.LINK.in(item.values());
+    Link second = ItemSettings.BUTTON_2_LINK.in(item.values());
+    return Stream.of(
+            new Pressed(shown(piece, item, ItemSettings.BUTTON), first, false),
+            new Pressed(shown(piece, item, ItemSettings.BUTTON_2), second, true))
+        .filter(button -> !button.words().isEmpty() && button.link().leads())
+        .toList();
+  }
+}

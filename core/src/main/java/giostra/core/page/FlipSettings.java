@@ -1,0 +1,56 @@
+package giostra.core.page;
+
+import giostra.core.band.Kind;
+import giostra.core.band.Length;
+import giostra.core.band.Setting;
+import java.time.Duration;
+import java.util.List;
+
+/** What can be set on flip boxes, beside {@link GridSettings} and {@link PieceSettings}. */
+public final class FlipSettings {
+  /** The way a box turns. */
+  public enum Turn {
+    LEFT,
+    RIGHT,
+    UP,
+    DOWN
+  }
+
+  /** How far a box turns. */
+  public enum Manner {
+    /** Half a turn about its middle. */
+    HALF,
+    /** A quarter about an edge, like a door. */
+    SWING
+  }
+
+  public static final Setting<Turn> TURN =
+      Setting.once("turn", "Turns", new Kind.Pick<>(Turn.class), Turn.LEFT);
+  public static final Setting<Manner> MANNER =
+      Setting.once("manner", "Manner", new Kind.Pick<>(Manner.class), Manner.HALF);
+  public static final Setting<Duration> DURATION =
+      Setting.once("duration", "Duration", Kind.Time.ms(0, 3000), Duration.ofMillis(600));
+  public static final Setting<PanelSettings.Trigger> TRIGGER =
+      Setting.once(
+          "trigger",
+          "Turns on",
+          new Kind.Pick<>(PanelSettings.Trigger.class),
+          PanelSettings.Trigger.HOVER);
+  public static final Setting<Length> COMFORT_FROM =
+      PieceSettings.comfort("comfortFrom", "Comfortable from", 220);
+  public static final Setting<Length> COMFORT_TO =
+      PieceSettings.comfort("comfortTo", "Comfortable to", 420);
+  public static final Setting<Length> LEAST_HEIGHT =
+      Setting.byBand("leastHeight", "Least height", new Kind.Size(80, 1200, false), Length.px(260));
+  public static final Setting<Length> PADDING =
+      Setting.byBand("padding", "Padding", new Kind.Size(0, 120, false), Length.px(24));
+
+  static final List<Setting<?>> ALL =
+      PieceSettings.with(
+          ItemSettings.joined(
+              List.of(TURN, MANNER, DURATION, TRIGGER, COMFORT_FROM, COMFORT_TO),
+              GridSettings.ALL,
+              List.of(LEAST_HEIGHT, PADDING)));
+
+  private FlipSettings() {}
+}

@@ -1,0 +1,43 @@
+package giostra.core.page;
+
+import giostra.core.band.Kind;
+import giostra.core.band.Length;
+import giostra.core.band.Setting;
+import java.util.List;
+
+/** What can be set on items that stand in rows: flip boxes and counters. */
+public final class GridSettings {
+  /** Where the items of a last row that is not full stand. */
+  public enum LastRow {
+    START,
+    CENTER,
+    STRETCH
+  }
+
+  /** What decides how high items are. */
+  public enum Heights {
+    ROW,
+    ALL,
+    OWN
+  }
+
+  public static final Setting<Integer> COLUMNS =
+      Setting.byBand("columns", "Columns", new Kind.Whole(1, 12), 3);
+  public static final Setting<Length> GAP =
+      Setting.byBand("gap", "Gap", new Kind.Size(0, 400), Length.px(24));
+  public static final Setting<LastRow> LAST_ROW =
+      Setting.byBand("lastRow", "Last row", new Kind.Pick<>(LastRow.class), LastRow.START);
+  public static final Setting<Heights> HEIGHTS =
+      Setting.byBand("heights", "Equal heights", new Kind.Pick<>(Heights.class), Heights.ROW);
+  public static final Setting<Boolean> DIVIDERS =
+      Setting.byBand("dividers", "Dividers", new Kind.Toggle(), false);
+  public static final Setting<Boolean> ROW_DIVIDERS =
+      Setting.byBand("rowDividers", "Dividers between rows", new Kind.Toggle(), false);
+  public static final Setting<Length> DIVIDER_INSET =
+      Setting.byBand("dividerInset", "Divider inset", new Kind.Size(0, 60, false), Length.px(8));
+
+  static final List<Setting<?>> ALL =
+      List.of(COLUMNS, GAP, LAST_ROW, HEIGHTS, DIVIDERS, ROW_DIVIDERS, DIVIDER_INSET);
+
+  private GridSettings() {}
+}

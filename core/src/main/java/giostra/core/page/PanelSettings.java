@@ -1,0 +1,40 @@
+package giostra.core.page;
+
+import giostra.core.band.Kind;
+import giostra.core.band.Length;
+import giostra.core.band.Setting;
+import java.util.List;
+
+/** What tabs and accordions say of their panels and of how these open. */
+public final class PanelSettings {
+  /** What decides how high panels are. */
+  public enum PanelHeight {
+    OWN,
+    TALLEST,
+    FIXED
+  }
+
+  /** What opens a panel, beside tap and keyboard, which always do. */
+  public enum Trigger {
+    CLICK,
+    HOVER
+  }
+
+  public static final Setting<Trigger> TRIGGER =
+      Setting.once("trigger", "Opens on", new Kind.Pick<>(Trigger.class), Trigger.CLICK);
+  public static final Setting<PanelHeight> PANEL_HEIGHT =
+      Setting.byBand(
+          "panelHeight", "Panel height", new Kind.Pick<>(PanelHeight.class), PanelHeight.OWN);
+  public static final Setting<Length> PANEL_FIXED =
+      Setting.byBand("panelFixed", "Fixed height", new Kind.Size(80, 1600, false), Length.px(320));
+  public static final Setting<Length> PANEL_PADDING =
+      Setting.byBand("panelPadding", "Panel padding", new Kind.Size(0, 120, false), Length.px(20));
+
+  /** 0 takes the level below the last heading. */
+  public static final Setting<Integer> LEVEL =
+      Setting.once("level", "Heading level (0 is automatic)", new Kind.Whole(0, 6), 0);
+
+  static final List<Setting<?>> BY_BAND = List.of(PANEL_HEIGHT, PANEL_FIXED, PANEL_PADDING);
+
+  private PanelSettings() {}
+}

@@ -1,0 +1,100 @@
+package giostra.core.page;
+
+import giostra.core.band.Height;
+import giostra.core.band.Kind;
+import giostra.core.band.Length;
+import giostra.core.band.Setting;
+import giostra.core.page.TrackSettings.Arrows;
+import java.util.List;
+
+/** What can be set on a slider, beside {@link TrackSettings} and {@link PieceSettings}. */
+public final class SliderSettings {
+  /** What a slide's picture is to its text. */
+  public enum PictureUse {
+    /** What the text stands on. */
+    GROUND,
+    /** It stands beside the text. */
+    BESIDE,
+    NONE
+  }
+
+  /** On which side of the text the picture stands. */
+  public enum PictureSide {
+    START,
+    END,
+    /** One slide on this side, the next on that. */
+    ALTERNATE,
+    /** Above the text. */
+    ABOVE
+  }
+
+  /** Where the content of a slide stands. */
+  public enum Place {
+    TOP_START,
+    TOP,
+    TOP_END,
+    START,
+    CENTER,
+    END,
+    BOTTOM_START,
+    BOTTOM,
+    BOTTOM_END
+  }
+
+  /** How a whole slide is a link. */
+  public enum WholeLink {
+    NONE,
+    /** Under its buttons, which lead where they lead. */
+    BELOW,
+    /** Over everything on it. */
+    ABOVE
+  }
+
+  public static final Setting<PictureUse> PICTURE_USE =
+      Setting.byBand("pictureUse", "Picture", new Kind.Pick<>(PictureUse.class), PictureUse.GROUND);
+  public static final Setting<PictureSide> PICTURE_SIDE =
+      Setting.byBand(
+          "pictureSide", "Picture’s side", new Kind.Pick<>(PictureSide.class), PictureSide.START);
+  public static final Setting<Length> PICTURE_SHARE =
+      Setting.byBand(
+          "pictureShare", "Picture’s width", new Kind.Size(40, 1600), Length.percent(50));
+  public static final Setting<Height> HEIGHT =
+      Setting.byBand(
+          "height", "Height", new Kind.Tall(120, 1600), new Height.Fixed(Length.px(520)));
+  public static final Setting<Length> CONTENT_WIDTH =
+      Setting.byBand("contentWidth", "Content width", new Kind.Size(120, 2560), Length.px(520));
+  public static final Setting<Length> PADDING =
+      Setting.byBand("padding", "Padding", new Kind.Size(0, 200, false), Length.px(48));
+  public static final Setting<Place> PLACE =
+      Setting.byBand("place", "Content stands", new Kind.Pick<>(Place.class), Place.START);
+  public static final Setting<WholeLink> WHOLE_LINK =
+      Setting.once(
+          "wholeLink", "Whole slide is a link", new Kind.Pick<>(WholeLink.class), WholeLink.NONE);
+  public static final Setting<Boolean> NEIGHBOURS =
+      Setting.once("neighbours", "Arrows show thumbnails", new Kind.Toggle(), false);
+  public static final Setting<Arrows> ARROWS =
+      Setting.byBand("arrows", "Arrows", new Kind.Pick<>(Arrows.class), Arrows.OVER);
+
+  static final List<Setting<?>> ALL =
+      PieceSettings.with(
+          List.of(
+              WHOLE_LINK,
+              NEIGHBOURS,
+              TrackSettings.FORM,
+              HEIGHT,
+              PICTURE_USE,
+              PICTURE_SIDE,
+              PICTURE_SHARE,
+              CONTENT_WIDTH,
+              PLACE,
+              PADDING,
+              TrackSettings.GAP,
+              TrackSettings.ENDLESS,
+              TrackSettings.AXIS,
+              ARROWS,
+              TrackSettings.ARROW_DISTANCE,
+              TrackSettings.MARKS,
+              TrackSettings.MARK_DISTANCE));
+
+  private SliderSettings() {}
+}

@@ -1,0 +1,83 @@
+package giostra.core.page;
+
+import giostra.core.band.Kind;
+import giostra.core.band.Length;
+import giostra.core.band.Setting;
+import giostra.core.band.Stride;
+import giostra.core.page.BlockSettings.Side;
+
+/** What can be set on a track, that of a carousel or that of a slider. */
+public final class TrackSettings {
+  /** The axis that a track runs along. */
+  public enum Axis {
+    ACROSS,
+    DOWN
+  }
+
+  /** On which sides a neighbour shows. */
+  public enum Sides {
+    END,
+    BOTH
+  }
+
+  /** Where the arrows stand. */
+  public enum Arrows {
+    BESIDE,
+    BELOW,
+    OVER,
+    NONE
+  }
+
+  /** What shows where one is. */
+  public enum Marks {
+    DOTS,
+    TALLY,
+    BAR,
+    THUMBNAILS,
+    NAMES,
+    NONE
+  }
+
+  /** What a carousel or slider is in a band. */
+  public enum Form {
+    /** Items on a track that moves. */
+    TRACK,
+    /** All items at once: a carousel's in rows, a slider's one under the other. */
+    ALL
+  }
+
+  public static final Setting<Form> FORM =
+      Setting.byBand("form", "Form", new Kind.Pick<>(Form.class), Form.TRACK);
+  public static final Setting<Integer> IN_VIEW =
+      Setting.byBand("inView", "In view", new Kind.Whole(1, 12), 3);
+  public static final Setting<Length> GAP =
+      Setting.byBand("gap", "Gap", new Kind.Size(0, 400), Length.px(24));
+  public static final Setting<Length> PEEK =
+      Setting.byBand("peek", "Peek", new Kind.Size(0, 400), Length.px(0));
+  public static final Setting<Sides> PEEK_SIDES =
+      Setting.byBand("peekSides", "Peek shows", new Kind.Pick<>(Sides.class), Sides.END);
+  public static final Setting<Stride> STRIDE =
+      Setting.byBand("stride", "Stride", new Kind.Advance(), new Stride(1));
+  public static final Setting<Boolean> ENDLESS =
+      Setting.byBand("endless", "Endless", new Kind.Toggle(), false);
+  public static final Setting<Axis> AXIS =
+      Setting.byBand("axis", "Runs", new Kind.Pick<>(Axis.class), Axis.ACROSS);
+  public static final Setting<Length> TRACK_HEIGHT =
+      Setting.byBand("trackHeight", "Track height", new Kind.Size(80, 1600, false), Length.px(480));
+  public static final Setting<Side> FEW =
+      Setting.byBand("few", "Few items stand", new Kind.Pick<>(Side.class), Side.START);
+  public static final Setting<Boolean> STRETCH_FEW =
+      Setting.byBand("stretchFew", "Stretch few items", new Kind.Toggle(), false);
+  public static final Setting<Boolean> EQUAL_HEIGHTS =
+      Setting.byBand("equalHeights", "Equal heights", new Kind.Toggle(), true);
+  public static final Setting<Arrows> ARROWS =
+      Setting.byBand("arrows", "Arrows", new Kind.Pick<>(Arrows.class), Arrows.BELOW);
+  public static final Setting<Length> ARROW_DISTANCE =
+      Setting.byBand("arrowDistance", "Arrow distance", new Kind.Size(0, 200), Length.px(16));
+  public static final Setting<Marks> MARKS =
+      Setting.byBand("marks", "Place marks", new Kind.Pick<>(Marks.class), Marks.DOTS);
+  public static final Setting<Length> MARK_DISTANCE =
+      Setting.byBand("markDistance", "Mark distance", new Kind.Size(0, 200), Length.px(20));
+
+  private TrackSettings() {}
+}

@@ -1,0 +1,36 @@
+package giostra.core.snag;
+
+import giostra.core.layout.Containers;
+import giostra.core.page.PieceSettings;
+import giostra.core.page.SectionSettings.Extent;
+
+/** What every kind of piece has: how far it reaches and where it stands. */
+final class FrameEffects {
+  private FrameEffects() {}
+
+  static void find(Asked asked) {
+    boolean free = Containers.inSection(asked.document(), asked.piece().id());
+    Extent extent = asked.value(PieceSettings.EXTENT);
+    if (!free && extent == Extent.EDGE) {
+      asked.say(
+          PieceSettings.EXTENT,
+          PieceSettings.WIDTH,
+          "It stands in columns or in a panel, and cannot reach further than they do.");
+    }
+    double outer = Containers.outer(asked.document(), asked.piece(), asked.band(), 0).least();
+    double room =
+        Containers.room(
+                asked.document(),
+                asked.piece().id(),
+                free ? extent : Extent.MEASURE,
+                asked.band(),
+                0)
+            .least();
+    if (asked.set(PieceSettings.ALIGN) && outer >= room) {
+      asked.say(
+          PieceSettings.ALIGN,
+          PieceSettings.WIDTH,
+          "It is as wide as it can be, so it has no room to stand elsewhere.");
+    }
+  }
+}

@@ -1,0 +1,32 @@
+package giostra.core.snag;
+
+import giostra.core.fit.Grid;
+import giostra.core.layout.GridBand;
+import giostra.core.page.GridSettings;
+import java.util.List;
+
+/** What of the settings of items in rows cannot take effect. */
+final class GridEffects {
+  private GridEffects() {}
+
+  static void find(Asked asked) {
+    Grid grid =
+        GridBand.of(asked.document(), asked.piece(), 0).stream()
+            .filter(b -> b.band().equals(asked.band()))
+            .findFirst()
+            .orElseThrow()
+            .grid();
+    if (grid.inLastRow() == grid.columns()) {
+      asked.sayOf(
+          List.of(GridSettings.LAST_ROW), GridSettings.COLUMNS, "The last row is full here.");
+    }
+    if (grid.rows() < 2) {
+      asked.sayOf(
+          List.of(GridSettings.ROW_DIVIDERS), GridSettings.COLUMNS, "There is one row here.");
+    }
+    if (!asked.value(GridSettings.DIVIDERS) && !asked.value(GridSettings.ROW_DIVIDERS)) {
+      asked.sayOf(
+          List.of(GridSettings.DIVIDER_INSET), GridSettings.DIVIDERS, "There are no dividers.");
+    }
+  }
+}

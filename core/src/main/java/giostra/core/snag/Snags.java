@@ -1,0 +1,33 @@
+package giostra.core.snag;
+
+import giostra.core.layout.Heights;
+import giostra.core.layout.PictureSizes;
+import giostra.core.page.Document;
+import giostra.core.page.Piece;
+import java.util.ArrayList;
+import java.util.List;
+
+/** The whole sweep: everything that the rules find, over every whole viewport width. */
+public final class Snags {
+  /** The height of the screen that shares of it are taken of, px. */
+  public static final double SCREEN = 800;
+
+  private Snags() {}
+
+  /** What is found on a page, piece by piece. */
+  public static List<Snag> of(Document document, PictureSizes pictures, double scrollbar) {
+    return document.pieces().stream()
+        .flatMap(piece -> of(document, piece, pictures, scrollbar).stream())
+        .toList();
+  }
+
+  /** What is found of one piece. */
+  public static List<Snag> of(
+      Document document, Piece piece, PictureSizes pictures, double scrollbar) {
+    var found = new ArrayList<Snag>(Narrow.of(document, piece, scrollbar));
+    Heights heights = Heights.of(document, piece, pictures, scrollbar, SCREEN);
+    found.addAll(TextSnags.of(document, piece, heights, scrollbar));
+    found.addAll(Enlarged.of(document, piece, pictures));
+    return found;
+  }
+}

@@ -1,0 +1,154 @@
+package giostra.core.snag;
+
+import giostra.core.band.Height;
+import giostra.core.band.Setting;
+import giostra.core.layout.TrackBand;
+import giostra.core.layout.TrackLayout;
+import giostra.core.page.Piece;
+import giostra.core.page.SliderSettings;
+import giostra.core.page.SliderSettings.PictureUse;
+import giostra.core.page.TrackSettings;
+import giostra.core.page.TrackSettings.Arrows;
+import giostra.core.page.TrackSettings.Axis;
+import giostra.core.page.TrackSettings.Marks;
+import giostra.core.page.TrackSettings.Sides;
+import java.util.List;
+
+/** What of a carousel's or slider's settings cannot take effect. */
+final class TrackEffects {
+  private final Asked asked;
+  private final boolean slides;
+  private final TrackBand in;
+  private final Setting<Arrows> arrows;
+
+  private TrackEffects(Asked asked, Piece.Tracked piece) {
+    this.asked = asked;
+    this.slides = piece instanceof Piece.Slider;
+    this.in =
+        TrackLayout.of(asked.document(), piece, 0).bands().stream()
+            .filter(b -> b.band().equals(asked.band()))
+            .findFirst()
+            .orElseThrow();
+    this.arrows = slides ? SliderSettings.ARROWS : TrackSettings.ARROWS;
+  }
+
+  static void find(Asked asked, Piece.Tracked piece) {
+    new TrackEffects(asked, piece).find();
+  }
+
+  private void find() {
+    if (in.all()) {
+      asked.sayOf(moving(), TrackSettings.FORM, "All items show here, so nothing moves.");
+    } else if (in.moves()) {
+      whereItMoves();
+    } else {
+      asked.sayOf(
+          moving(),
+          slides ? TrackSettings.FORM : TrackSettings.IN_VIEW,
+          "All %d items are in view (%d), so nothing moves.".formatted(in.items(), in.asked()));
+    }
+    if (slides) {
+      slide();
+    } else {
+      card();
+    }
+  }
+
+  /** The settings that only something that moves heeds. */
+  private List<Setting<?>> moving() {
+    return slides
+        ? List.of(
+            TrackSettings.ENDLESS,
+            arrows,
+            TrackSettings.ARROW_DISTANCE,
+            TrackSettings.MARKS,
+            TrackSettings.MARK_DISTANCE)
+        : List.of(
+            TrackSettings.PEEK,
+            TrackSettings.PEEK_SIDES,
+            TrackSettings.STRIDE,
+            TrackSettings.ENDLESS,
+            arrows,
+            TrackSettings.ARROW_DISTANCE,
+            TrackSettings.MARKS,
+            TrackSettings.MARK_DISTANCE);
+  }
+
+  private void slide() {
+    PictureUse use = asked.value(SliderSettings.PICTURE_USE);
+    if (use != PictureUse.BESIDE) {
+      asked.sayOf(
+          List.of(SliderSettings.PICTURE_SIDE, SliderSettings.PICTURE_SHARE),
+          SliderSettings.PICTURE_USE,
+          "The picture does not stand beside the text.");
+    }
+    boolean down = in.axis() == Axis.DOWN;
+    if (down && !(asked.value(SliderSettings.HEIGHT) instanceof Height.Fixed)) {
+      asked.say(
+          SliderSettings.HEIGHT,
+          TrackSettings.AXIS,
+          "A slider that runs down needs a height in px; it has %s here."
+              .formatted(TrackSettings.TRACK_HEIGHT.initial().css()));
+    }
+  }
+
+  private void card() {
+    boolean across = in.axis() == Axis.ACROSS;
+    if (across && asked.set(TrackSettings.TRACK_HEIGHT)) {
+      asked.say(
+          TrackSettings.TRACK_HEIGHT,
+          TrackSettings.AXIS,
+          "A track that runs across is as high as its items.");
+    }
+    if (!across && asked.set(TrackSettings.EQUAL_HEIGHTS)) {
+      asked.say(
+          TrackSettings.EQUAL_HEIGHTS,
+          TrackSettings.AXIS,
+          "Down a track all items are equally high.");
+    }
+  }
+
+  private void whereItMoves() {
+    if (!slides) {
+      whereCardsMove();
+    }
+    if (asked.value(TrackSettings.ENDLESS) && !in.loops()) {
+      asked.say(
+          TrackSettings.ENDLESS,
+          slides ? TrackSettings.GAP : TrackSettings.PEEK,
+          "With %d items an item would have to show twice, so the track has an end here."
+              .formatted(in.items()));
+    }
+    if (in.arrows() == Arrows.NONE && asked.set(TrackSettings.ARROW_DISTANCE)) {
+      asked.say(TrackSettings.ARROW_DISTANCE, arrows, "There are no arrows.");
+    }
+    if (in.marks() == Marks.NONE
+        && in.arrows() != Arrows.BELOW
+        && asked.set(TrackSettings.MARK_DISTANCE)) {
+      asked.say(TrackSettings.MARK_DISTANCE, TrackSettings.MARKS, "There are no place marks.");
+    }
+  }
+
+  private void whereCardsMove() {
+    if (in.peek().isZero() && asked.value(TrackSettings.PEEK_SIDES) != Sides.END) {
+      asked.say(TrackSettings.PEEK_SIDES, TrackSettings.PEEK, "The peek is 0.");
+    }
+    if (in.sides() == 1 && asked.value(TrackSettings.PEEK_SIDES) == Sides.BOTH) {
+      asked.say(
+          TrackSettings.PEEK_SIDES,
+          TrackSettings.IN_VIEW,
+          "Only one item is out of view, so there is never a neighbour on both sides.");
+    }
+    int stride = asked.value(TrackSettings.STRIDE).items();
+    if (stride > in.view() && stride <= 12) {
+      asked.say(
+          TrackSettings.STRIDE,
+          TrackSettings.IN_VIEW,
+          "One move advances %d: no more than are in view.".formatted(in.view()));
+    }
+    asked.sayOf(
+        List.of(TrackSettings.FEW, TrackSettings.STRETCH_FEW),
+        TrackSettings.IN_VIEW,
+        "There are more items (%d) than in view (%d).".formatted(in.items(), in.view()));
+  }
+}

@@ -1,0 +1,67 @@
+package giostra.core.band;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.jsoup.Jsoup;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Hostile and ordinary markup; what a parser of the HTML standard (jsoup) makes of the result. */
+class RichTextTest {
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "<p onclick=alert(1)>a</p>",
+        "<a href='javascript:alert(1)'>a</a>",
+        "<a href='jav&#x09;ascript:alert(1)'>a</a>",
+        "<img src=x onerror=alert(1)>",
+        "<svg><script>alert(1)</script></svg>",
+        "<iframe srcdoc='<script>alert(1)</script>'></iframe>",
+        "<math><mi xlink:href='javascript:alert(1)'>a</mi></math>",
+        "<style>@import 'https://elsewhere.example/a.css'</style><p>a</p>",
+        "<p style='background:url(https://elsewhere.example/a)'>a</p>",
+        "<form action='javascript:alert(1)'><button formaction='javascript:alert(1)'>a</button></form>",
+        "<template><script>alert(1)</script></template>",
+        "<noscript><p title='</noscript><img src=x onerror=alert(1)>'></noscript>",
+      })
+  void nothingHostileIsLeft(String html) {
+    for (String clean : new String[] {RichText.clean(html), RichText.cleanOwn(html)}) {
+      var parsed = Jsoup.parseBodyFragment(clean);
+      assertThat(parsed.select("script, style, iframe, svg, math, template, object")).isEmpty();
+      assertThat(parsed.getAllElements().stream().flatMap(e -> e.attributes().asList().stream()))
+          .noneMatch(a -> a.getKey().startsWith("on") || a.getKey().equals("style"))
+          .noneMatch(a ->
+              a.getValue()
+                  .replaceAll("\\s", "")
+                  .toLowerCase(java.util.Locale.ROOT)
+                  .startsWith("javascript:"))
+          .noneMatch(a -> a.getValue().contains("elsewhere.example"));
+    }
+  }
+
+  @Test
+  void cleaningWhatIsCleanChangesNothing() {
+    String html =
+        "<h3>Four</h3><p>One <strong>two</strong> <em>three</em><br>four</p><ul><li>a</li></ul>"
+            + "<blockquote><p>q</p></blockquote><p><a href=\"#there\">t</a> <code>c</code></p>";
+    String clean = RichText.clean(html);
+    assertThat(clean).isEqualTo(html);
+    assertThat(RichText.clean(clean)).isEqualTo(clean);
+  }
+
+  @Test
+  void formFieldsMayStandInMarkupOfOnesOwnOnly() {
+    String form =
+        "<form action=\"https://a.example/x\"><label>Name <input name=\"n\" required></label></form>";
+    assertThat(RichText.cleanOwn(form)).contains("<input", "required", "action=");
+    assertThat(RichText.clean(form)).doesNotContain("<input").contains("Name");
+  }
+
+  @Test
+  void theWordsOfAMarkupAreItsTextBlockByBlock() {
+    assertThat(RichText.words("<p>One <em>two</em></p><ul><li>three</li></ul>"))
+        .isEqualTo("One two\nthree");
+    assertThat(RichText.words("a < b & c")).isEqualTo("a < b & c");
+  }
+}

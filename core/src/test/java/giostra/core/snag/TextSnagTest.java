@@ -1,0 +1,143 @@
+package giostra.core.snag;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import giostra.core.band.Values;
+import giostra.core.layout.PictureSizes;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Edits;
+import giostra.core.testing.Demo;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** Findings about texts, put into the demo one at a time. */
+class TextSnagTest {
+  private final Document demo = Demo.document();
+
+  private List<Snag> found(Snag.Rule rule, String piece, Edit... edits) {
+    Document changed = Edits.apply(demo, Arrays.asList(edits)).document();
+    return Snags.of(changed, changed.piece(piece), _ -> Optional.empty(), 0).stream()
+        .filter(snag -> snag.rule() == rule)
+        .toList();
+  }
+
+  private static Edit set(String node, String setting, String band, Object value) {
+    return new Edit.SetValue(node, setting, band, value);
+  }
+
+  @Test
+  void theDemoHasThreeNarrowRangesAndInOneOfThemABrokenWord() {
+    // No picture of the demo is drawn wider than it is: those of the visitors are 640 px wide.
+    PictureSizes pictures =
+        id ->
+            id.isEmpty()
+                ? Optional.empty()
+                : Optional.of(
+                    id.startsWith("visitor")
+                        ? new PictureSizes.Size(640, 640)
+                        : new PictureSizes.Size(2560, 1920));
+    List<Snag> all = Snags.of(demo, pictures, 0);
+    assertThat(all)
+        .extracting(Snag::rule)
+        .containsExactlyInAnyOrder(
+            Snag.Rule.NARROW, Snag.Rule.NARROW, Snag.Rule.NARROW, Snag.Rule.BROKEN_WORD);
+    assertThat(all)
+        .filteredOn(snag -> snag.rule() == Snag.Rule.BROKEN_WORD)
+        .singleElement()
+        .satisfies(snag -> {
+          assertThat(snag.message())
+              .isEqualTo("\u201cMoonflower\u201d breaks within the word (card) from 280 to 283");
+          assertThat(snag.fixes()).extracting(Snag.Fix::label).containsExactly("no peek");
+        });
+  }
+
+  /** A memory must not change what is found; edits and their inverses in all parts of the page. */
+  @Test
+  void aSweepThatRemembersFindsWhatOneDoesThatDoesNot() {
+    var sweep = new Sweep();
+    Document page = demo;
+    for (Edit edit :
+        List.of(
+            set("houses", "inView", "tablet", 2.0),
+            set("house-2", "heading", Values.ALL, "Donaudampfschiffahrtsgesellschaft"),
+            set("houses-section", "padding", "tablet", "120px"),
+            set("site", "measure", "desktop", "700px"),
+            new Edit.MoveBreakpoint("tablet", 700),
+            set("idea-columns", "ratio", "desktop", "1:3"),
+            set("four-houses", "headsWidth", "desktop", "500px"))) {
+      page = Edits.apply(page, List.of(edit)).document();
+      assertThat(sweep.of(page, _ -> Optional.empty(), 0))
+          .as("after %s", edit)
+          .isEqualTo(Snags.of(page, _ -> Optional.empty(), 0));
+    }
+  }
+
+  @Test
+  void aWordWiderThanItsCardIsFoundWithItsRangeAndMended() {
+    // 42 letters of 20.8 px are wider than any card of three, and than most phones.
+    String word = "Gew\u00e4chshausschl\u00fcsselverwaltungsbeamtinnen";
+    Edit heading = set("house-2", "heading", Values.ALL, word);
+    List<Snag> found = found(Snag.Rule.BROKEN_WORD, "houses", heading);
+    assertThat(found).isNotEmpty().allMatch(snag -> snag.item().equals("house-2"));
+    assertThat(found).extracting(Snag::band).contains("tablet");
+    Snag tablet =
+        found.stream().filter(snag -> snag.band().equals("tablet")).findFirst().orElseThrow();
+    assertThat(tablet.message())
+        .startsWith("\u201c" + word + "\u201d breaks within the word (card) from 768 to ");
+    assertThat(tablet.fixes()).extracting(Snag.Fix::label).containsExactly("show 2");
+  }
+
+  @Test
+  void aFixedPanelThatHoldsMoreIsFound() {
+    Edit fixed = set("questions", "panelHeight", "desktop", "fixed");
+    Edit own = set("questions", "panelHeight", "tablet", "own");
+    Edit low = set("questions", "panelFixed", "desktop", "80px");
+    assertThat(found(Snag.Rule.CUT_OFF, "questions", fixed, own, low))
+        .singleElement()
+        .satisfies(snag -> {
+          assertThat(snag.band()).isEqualTo("desktop");
+          assertThat(snag.message())
+              .matches("\\d+ panels hold more than 80 px and scroll from 1024 .*");
+          assertThat(snag.fixes()).hasSize(1);
+        });
+    assertThat(found(Snag.Rule.CUT_OFF, "questions")).isEmpty();
+  }
+
+  @Test
+  void headingsInManyRowsAreFound() {
+    Edit natural = set("four-houses", "headsRow", "desktop", "natural");
+    Edit wrap = set("four-houses", "overflow", "desktop", "wrap");
+    Edit form = set("four-houses", "form", "phone", "tabs");
+    Edit side = set("four-houses", "headsSide", "desktop", "above");
+    assertThat(found(Snag.Rule.WRAPPED_HEADINGS, "four-houses", natural, wrap, form, side))
+        .isNotEmpty()
+        .allMatch(snag -> snag.band().equals("phone"))
+        .allMatch(snag -> snag.message().startsWith("headings take up to "));
+  }
+
+  @Test
+  void aPictureThatIsDrawnWiderThanItIsIsFound() {
+    // Edge to edge, 1600 px are enlarged from 1633 on: 2 % more nobody sees.
+    PictureSizes pictures =
+        id -> id.isEmpty() ? Optional.empty() : Optional.of(new PictureSizes.Size(1600, 900));
+    assertThat(Snags.of(demo, demo.piece("openings"), pictures, 0))
+        .filteredOn(snag -> snag.rule() == Snag.Rule.ENLARGED)
+        .extracting(Snag::message)
+        .hasSize(3)
+        .containsOnly("the picture, 1600 px wide, is enlarged 1.60 times from 1633 to 2560");
+  }
+
+  @Test
+  void aCharacterThatNoFontHasIsFound() {
+    Edit heading = set("house-2", "heading", Values.ALL, "Bamboo \u7af9 house");
+    assertThat(found(Snag.Rule.NO_GLYPH, "houses", heading))
+        .singleElement()
+        .satisfies(snag -> {
+          assertThat(snag.item()).isEqualTo("house-2");
+          assertThat(snag.message()).isEqualTo("no font that ships has \u7af9 from 280 to 2560");
+        });
+  }
+}

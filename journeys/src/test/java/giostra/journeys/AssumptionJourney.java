@@ -1,0 +1,78 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ReducedMotion;
+import giostra.core.output.Assumption;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Edits;
+import giostra.core.page.Piece;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/**
+ * Each assumed preview shows what the release shows where the browser truly meets the condition.
+ */
+@ExtendWith({Giostra.class, Chromium.class})
+class AssumptionJourney {
+  private static final String LOOK = Js.file("fingerprint.js");
+
+  @ParameterizedTest
+  @EnumSource(Assumption.class)
+  void theAssumedPreviewIsTheReleaseUnderTrueEmulation(
+      Assumption assumption, Api api, Chromium.Open chromium) {
+    Document demo = api.document(Api.DEMO);
+    String id = api.newPage("velluta", demo);
+    String preview = api.stage() + "/api/pages/" + id + "/preview/?assume=" + assumption.word();
+    String truth = id;
+    var options = new Browser.NewContextOptions().setViewportSize(1280, 900);
+    switch (assumption) {
+      case TOUCH -> options.setHasTouch(true).setIsMobile(true);
+      case REDUCED_MOTION -> options.setReducedMotion(ReducedMotion.REDUCE);
+      case NO_SCRIPT -> options.setJavaScriptEnabled(false);
+      case RTL ->
+          truth =
+              api.newPage(
+                  "velluta",
+                  Edits.apply(demo, List.of(new Edit.SetValue("page", "direction", "", "rtl")))
+                      .document());
+    }
+    String address = api.publish(truth);
+    var assumed = looks(chromium.page(1280, 900), preview, demo, assumption);
+    var real = looks(chromium.page(options), address, demo, assumption);
+    assertThat(assumed).hasSameSizeAs(real);
+    for (int i = 0; i < real.size(); i++) {
+      assertThat(assumed.get(i)).isEqualTo(real.get(i));
+    }
+  }
+
+  private static List<String> looks(
+      Page page, String address, Document demo, Assumption assumption) {
+    page.navigate(address);
+    page.waitForTimeout(500);
+    // A second time, with the fonts at hand: one that comes late is left out (font-display).
+    page.reload();
+    if (assumption != Assumption.NO_SCRIPT) {
+      page.waitForFunction(
+          "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
+    }
+    if (assumption == Assumption.TOUCH) {
+      // A mouse that comes by turns nothing where there is no hover.
+      page.locator("#g-plant-fern[data-item]").hover();
+    }
+    page.waitForTimeout(700);
+    var all = new ArrayList<String>();
+    for (Piece piece : demo.pieces()) {
+      all.addAll(List.of(String.valueOf(page.evaluate(LOOK, piece.id())).split("\n")));
+    }
+    return all;
+  }
+}

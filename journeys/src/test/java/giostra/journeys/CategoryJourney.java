@@ -1,0 +1,90 @@
+package giostra.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import giostra.core.page.Categories;
+import giostra.core.page.Document;
+import giostra.core.page.ItemSettings;
+import giostra.core.page.Piece;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Categories of questions renamed, ordered and deleted, with where their questions go. */
+@ExtendWith({Giostra.class, Chromium.class})
+class CategoryJourney {
+  private static Piece.Accordion questions(Api api, String page) {
+    return (Piece.Accordion) api.document(page).piece("questions");
+  }
+
+  private static Map<String, Long> counted(Piece.Accordion piece) {
+    return piece.items().stream()
+        .collect(
+            Collectors.groupingBy(
+                item -> item.values().get(ItemSettings.CATEGORY), Collectors.counting()));
+  }
+
+  private static void press(Page page, String name) {
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true))
+        .click();
+  }
+
+  @Test
+  void categoriesAreRenamedOrderedAndDeleted(Api api, Page page) {
+    Document demo = api.document(Api.DEMO);
+    String id = api.newPage("velluta", demo);
+    List<String> before = Categories.of(questions(api, id));
+    assertThat(before).containsExactly("Tickets", "Getting here", "Access");
+    Map<String, Long> counts = counted(questions(api, id));
+    Bench bench = Bench.open(page, api, id, "fill", "questions");
+    press(page, "Categories");
+
+    Locator name = page.getByLabel("Name of Tickets");
+    name.fill("Entry");
+    name.press("Enter");
+    bench.saved();
+    assertThat(Categories.of(questions(api, id)))
+        .containsExactly("Entry", "Getting here", "Access");
+    assertThat(counted(questions(api, id)).get("Entry")).isEqualTo(counts.get("Tickets"));
+
+    press(page, "Move Access up");
+    bench.saved();
+    assertThat(Categories.of(questions(api, id)))
+        .containsExactly("Entry", "Access", "Getting here");
+
+    press(page, "Delete Access");
+    page.getByLabel("Its questions go to").selectOption("Getting here");
+    bench.saved();
+    assertThat(Categories.of(questions(api, id))).containsExactly("Entry", "Getting here");
+    assertThat(counted(questions(api, id)).get("Getting here"))
+        .isEqualTo(counts.getOrDefault("Getting here", 0L) + counts.getOrDefault("Access", 0L));
+
+    page.getByLabel("Name of a new category").fill("Weather");
+    page.getByLabel("Name of a new category").press("Enter");
+    bench.saved();
+    assertThat(page.getByLabel("Name of Weather")).isVisible();
+    press(page, "Delete Weather");
+    bench.saved();
+    press(page, "Done");
+
+    // One step of undo brings the questions back to where they were.
+    for (int i = 0; i < 3; i++) {
+      press(page, "Undo");
+      bench.saved();
+    }
+    assertThat(counted(questions(api, id)).get("Access")).isEqualTo(counts.get("Access"));
+    assertThat(Categories.of(questions(api, id)))
+        .containsExactly("Entry", "Access", "Getting here");
+    page.navigate(api.publish(id));
+    assertThat(page.locator(".g-chip"))
+        .hasText(new String[] {"All", "Entry", "Access", "Getting here"});
+  }
+}

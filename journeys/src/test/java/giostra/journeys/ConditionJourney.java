@@ -1,0 +1,125 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ReducedMotion;
+import giostra.core.band.Values;
+import giostra.core.page.ConditionSettings;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Edits;
+import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
+import giostra.core.page.Piece;
+import giostra.core.page.Section;
+import giostra.core.page.TrackSettings;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Items that show at some addresses only, on tracks: the others stand as if these were not there.
+ */
+@ExtendWith({Giostra.class, Chromium.class})
+class ConditionJourney {
+  /** Items that are for some addresses only close up where they hide: no hole, no stop too many. */
+  @ParameterizedTest
+  @ValueSource(ints = {1280, 800, 390})
+  void itemsThatConditionsHideCloseUp(int width, Api api, Chromium.Open chromium) {
+    Document document = api.document(Api.DEMO);
+    Piece words = document.piece("words");
+    String second = words.items().get(1).id();
+    Document conditional =
+        Edits.apply(
+                document,
+                List.of(
+                    new Edit.SetValue(
+                        second, ConditionSettings.SHOW_QUERY.id(), Values.ALL, "season=frost")))
+            .document();
+    Document without = Edits.apply(document, List.of(new Edit.RemoveNode(second))).document();
+    String some = api.publish(api.newPage("velluta", conditional));
+    String fewer = api.publish(api.newPage("velluta", without));
+    // Without motion a move is there at once.
+    Page page =
+        chromium.page(
+            new Browser.NewContextOptions()
+                .setViewportSize(width, 800)
+                .setReducedMotion(ReducedMotion.REDUCE));
+    assertThat(track(page, some)).as("as if it were not there").isEqualTo(track(page, fewer));
+    String all = api.publish(api.newPage("velluta", document));
+    assertThat(track(page, some + "?season=frost")).as("all of them").isEqualTo(track(page, all));
+  }
+
+  /** Where the items of a track stand at each stop, by key, and how many marks it has. */
+  private static JsonNode track(Page page, String address) {
+    page.navigate(address);
+    page.waitForSelector("[data-piece=words][data-live]");
+    return Js.ask(
+        page,
+        """
+        async () => {
+          const root = document.querySelector('[data-piece=words]');
+          const state = () => [...root.querySelectorAll('.g-item')].filter((e) => e.checkVisibility())
+              .map((e) => [e.dataset.item, Math.round(e.getBoundingClientRect().left * 4) / 4, e.inert]);
+          const all = [state()];
+          const shown = [...root.querySelectorAll('.g-dot')].filter((e) => e.checkVisibility());
+          for (let i = 0; i < shown.length + 1; i++) {
+            root.giostra.next();
+            await new Promise((r) => setTimeout(r, 60));
+            all.push(state());
+          }
+          return { all, dots: shown.length, items: root.giostra.items,
+            arrows: [...root.querySelectorAll('.g-arrow')].filter((e) => e.checkVisibility()).length };
+        }
+        """,
+        null);
+  }
+
+  @Test
+  void marksThatNameItemsGoWithThem(Api api, Chromium.Open chromium) {
+    var items = new ArrayList<Item>();
+    for (String name : List.of("Autumn", "Frost", "Orchids")) {
+      Values values = Values.NONE.with(ItemSettings.HEADING, Values.ALL, name);
+      if (!name.equals("Orchids")) {
+        values =
+            values.with(ConditionSettings.SHOW_QUERY, Values.ALL, name.toLowerCase(Locale.ROOT));
+      }
+      items.add(new Item("slide-" + items.size(), values));
+    }
+    Values values = Values.NONE.with(TrackSettings.MARKS, "desktop", TrackSettings.Marks.NAMES);
+    var slider = new Piece.Slider("openings", values, items);
+    Document any = api.document(Api.DEMO);
+    String address =
+        api.publish(
+            api.newPage(
+                new Document(
+                    any.site(),
+                    new giostra.core.page.Page(
+                        "page",
+                        any.page().values(),
+                        List.of(new Section("one", Values.NONE, List.of(slider)))))));
+    Page page = chromium.page(1280, 800);
+    page.navigate(address + "?frost");
+    page.waitForSelector("[data-live]");
+    assertThat(page.locator(".g-dot:visible").allInnerTexts()).containsExactly("Frost", "Orchids");
+    page.locator(".g-dot:visible").nth(1).click();
+    page.waitForTimeout(700);
+    assertThat(page.evaluate("() => document.querySelector('[data-piece]').giostra.current"))
+        .isEqualTo("slide-2");
+    page.navigate(address);
+    page.waitForSelector("[data-live]");
+    assertThat(page.locator(".g-arrow:visible, .g-dot:visible").count())
+        .as("one is left: nothing moves")
+        .isZero();
+    assertThat(page.getByText("Orchids").first().isVisible()).isTrue();
+  }
+}

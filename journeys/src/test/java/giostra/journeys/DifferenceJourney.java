@@ -1,0 +1,187 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import giostra.core.band.Kind;
+import giostra.core.band.Setting;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Edits;
+import giostra.core.page.NodeType;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/**
+ * Every setting of every kind, set through the screen on one of two pieces that are alike: on the
+ * live page they then differ, at each of three widths. One page holds the pieces of a kind, so that
+ * it is published once.
+ */
+@ExtendWith({Giostra.class, Chromium.class})
+class DifferenceJourney {
+  private static final String LOOK = Js.file("fingerprint.js");
+
+  static Stream<String> kinds() {
+    String only = System.getProperty("giostra.kind", "");
+    return Difference.all().stream()
+        .map(Difference::kind)
+        .distinct()
+        .filter(kind -> only.isEmpty() || only.equals(kind));
+  }
+
+  /** A pair: ids of the piece that is left as it is, and of the one that is changed. */
+  private record Pair(Difference difference, String left, String changed) {}
+
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void everySettingMakesADifferenceOnTheLivePage(String kind, Api api, Chromium.Open chromium) {
+    List<Difference> all = Difference.all().stream().filter(d -> d.kind().equals(kind)).toList();
+    var pairs = new ArrayList<Pair>();
+    Document document = document(all, pairs);
+    String id = api.newPage("velluta", document);
+    Page page = chromium.kept("bench without stage");
+    // The stage is no matter here, and to lay a hundred pieces out at each edit takes its time.
+    page.route("**/preview/**", Route::abort);
+    Bench bench = Bench.open(page, api, id, "fill", pairs.getFirst().changed());
+    for (Pair pair : pairs) {
+      change(bench, pair);
+    }
+    bench.saved();
+    bench.publish();
+    String address =
+        api.at(api.get("/api/pages/" + id + "/releases").json().get(0).path("address").asString());
+    Page live = chromium.kept("live");
+    var same = new ArrayList<String>();
+    for (int width : Subject.WIDTHS) {
+      live.setViewportSize(width, 800);
+      live.navigate(address);
+      live.waitForFunction(
+          "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
+      live.waitForTimeout(400);
+      for (Pair pair : pairs) {
+        if (!pair.difference().benchOnly()
+            && look(live, pair.left()).equals(look(live, pair.changed()))) {
+          same.add(pair.difference().key() + " at " + width);
+        }
+      }
+    }
+    assertThat(same).as("no difference made by").isEmpty();
+  }
+
+  private static String look(Page live, String id) {
+    return String.valueOf(live.evaluate(LOOK, id));
+  }
+
+  private static Document document(List<Difference> all, List<Pair> pairs) {
+    var left = new LinkedHashMap<Map<String, String>, String>();
+    var ids = new ArrayList<Map.Entry<String, Map<String, String>>>();
+    for (Difference each : all) {
+      String base =
+          left.computeIfAbsent(
+              each.needs(),
+              needs -> {
+                String id = "a" + left.size();
+                ids.add(Map.entry(id, needs));
+                return id;
+              });
+      String changed = "b" + pairs.size();
+      ids.add(Map.entry(changed, each.needs()));
+      pairs.add(new Pair(each, base, changed));
+    }
+    Document document =
+        Subjects.page(all.getFirst().kind(), ids.stream().map(Map.Entry::getKey).toList());
+    var edits = new ArrayList<Edit>();
+    ids.forEach(entry ->
+        entry
+            .getValue()
+            .forEach((key, value) -> need(document, entry.getKey(), key, value, edits)));
+    return Edits.apply(document, edits).document();
+  }
+
+  private static void need(
+      Document document, String id, String key, String value, List<Edit> edits) {
+    if (key.equals("bench")) {
+      return;
+    }
+    boolean item = key.startsWith("item.");
+    String node = item ? id + "-1" : id;
+    String setting = item ? key.substring(5) : key;
+    boolean byBand = document.node(node).type().setting(setting).byBand();
+    edits.add(new Edit.SetValue(node, setting, byBand ? "desktop" : "", Difference.raw(value)));
+  }
+
+  private static void change(Bench bench, Pair pair) {
+    Difference each = pair.difference();
+    Page page = bench.page();
+    String node = each.ofItem() ? pair.changed() + "-1" : pair.changed();
+    Setting<?> setting = each.type().setting(each.setting());
+    page.locator("[data-node='" + pair.changed() + "']").click();
+    if (each.ofItem()) {
+      page.locator("[data-node='" + node + "']").click();
+    }
+    if (setting.byBand()) {
+      bench.step("Arrange");
+      if (each.ofItem()) {
+        page.locator(".fill-tabs button").nth(1).click();
+      }
+      bench.cell(node, each.setting(), "desktop").waitFor();
+      bench.set(node, each.setting(), "desktop", each.value());
+    } else {
+      bench.step("Fill");
+      if (each.ofItem() || NodeType.named(each.kind()).isPiece()) {
+        page.locator(".fill-tabs button").nth(each.ofItem() ? 1 : 2).click();
+      }
+      inForm(bench, each, setting);
+    }
+    bench.saved();
+    if (each.setting().startsWith("comfort")) {
+      bench.step("Arrange");
+      PlaywrightAssertions.assertThat(page.locator(".tooth-title"))
+          .containsText(each.value().replace("px", ""));
+    }
+  }
+
+  private static void inForm(Bench bench, Difference each, Setting<?> setting) {
+    Page page = bench.page();
+    Locator field = page.locator(".field[data-setting='" + each.setting() + "']");
+    field.waitFor(
+        new Locator.WaitForOptions()
+            .setState(com.microsoft.playwright.options.WaitForSelectorState.ATTACHED));
+    if (!field.isVisible()) {
+      page.locator(".form-more > summary").click();
+    }
+    switch (setting.kind()) {
+      case Kind.Toggle _ -> field.locator("input").click();
+      case Kind.Pick<?> _ -> field.locator("select").selectOption(each.value());
+      case Kind.Several _ ->
+          field.getByLabel(each.value(), new Locator.GetByLabelOptions().setExact(true)).check();
+      case Kind.Picture _ -> {
+        field.locator("button").click();
+        bench.pick(each.value());
+      }
+      case Kind.Icon _ -> {
+        field.locator("button").click();
+        page.getByLabel("Search icons").fill(each.value());
+        page.locator(".icon-one[title='" + each.value() + "']").click();
+      }
+      case Kind.Rich _ -> field.locator(".rich-text").fill(each.value());
+      default -> {
+        Locator input = field.locator("input, textarea").last();
+        input.fill(each.value());
+        input.blur();
+      }
+    }
+    page.waitForTimeout(setting.kind() instanceof Kind.Rich ? 450 : 0);
+  }
+}

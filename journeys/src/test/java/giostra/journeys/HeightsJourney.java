@@ -1,0 +1,191 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Page;
+import giostra.core.layout.Heights;
+import giostra.core.layout.PictureSizes;
+import giostra.core.page.Document;
+import giostra.core.page.Piece;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Heights of cards, slides, faces, headings, panels and figures as the engine predicts them against
+ * those that Chromium lays out, at every 16th width. Reference: Debian's Chromium, with classic
+ * scrollbars, and zoomed to 110 %.
+ */
+@ExtendWith({Giostra.class, Chromium.class})
+class HeightsJourney {
+  private record Off(String what, double by) {}
+
+  @ParameterizedTest(name = "{0} at {1}")
+  @CsvSource({"demo, 1", "demo, 1.1", "nested, 1"})
+  void heightsAreThosePredicted(String subject, double zoom, Api api, Chromium.Open chromium) {
+    String id = subject.equals("demo") ? Api.DEMO : api.newPage("velluta", Nested.document("ltr"));
+    Document document = api.document(id);
+    PictureSizes pictures = sizes(api);
+    Map<String, Heights> all = new HashMap<>();
+    for (Piece piece : document.pieces()) {
+      all.put(piece.id(), Heights.of(document, piece, pictures, 0, 800));
+    }
+    var options =
+        new Browser.NewContextOptions().setViewportSize(1280, 800).setDeviceScaleFactor(zoom);
+    Page page = chromium.page(options, true);
+    String address = subject.equals("demo") ? api.at(Api.LIVE_DEMO) : api.publish(id);
+    page.navigate(address);
+    page.evaluate("() => Promise.all([...document.fonts].map((face) => face.load()))");
+    page.reload();
+    page.waitForFunction(
+        "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
+    page.evaluate(PREPARE);
+    var off = new ArrayList<Off>();
+    var shares = new HashMap<String, int[]>();
+    double scrollbar =
+        Js.number(page, "() => innerWidth - document.documentElement.clientWidth", null);
+    if (scrollbar > 0) {
+      for (Piece piece : document.pieces()) {
+        all.put(piece.id(), Heights.of(document, piece, pictures, scrollbar, 800));
+      }
+    }
+    for (int wide = 280; wide <= 1920; wide += 16) {
+      // Zoomed in, a screen has fewer px; nobody's has fewer than 280.
+      int width = Math.max(280, (int) Math.round(wide / zoom));
+      page.setViewportSize(width, 800);
+      JsonNode shown = Js.ask(page, MEASURE, null);
+      for (Map.Entry<String, Heights> piece : all.entrySet()) {
+        for (Heights.Reading reading : piece.getValue().at(width)) {
+          String key = reading.item() + "/" + reading.part();
+          JsonNode real = shown.path(key);
+          // What does not fit at all is a finding of its own: its columns overlap.
+          if (real.isMissingNode() || reading.width() < 20) {
+            continue;
+          }
+          double by = Math.abs(real.asDouble() - reading.height());
+          int[] share = shares.computeIfAbsent(reading.part().name(), _ -> new int[2]);
+          share[1]++;
+          if (by <= 1) {
+            share[0]++;
+          } else {
+            off.add(
+                new Off(
+                    "%s of %s at %d: predicted %.1f in %.1f, shown %.1f"
+                        .formatted(
+                            key,
+                            piece.getKey(),
+                            width,
+                            reading.height(),
+                            reading.width(),
+                            real.asDouble()),
+                    by));
+          }
+        }
+      }
+    }
+    int compared = shares.values().stream().mapToInt(s -> s[1]).sum();
+    double share = 100.0 * (compared - off.size()) / compared;
+    off.sort(Comparator.comparingDouble(Off::by).reversed());
+    System.out.printf(
+        "heights: %s, zoom %s, scrollbar %.0f: %.2f %% of %d within 1 px; %s; worst %s%n",
+        subject,
+        zoom,
+        scrollbar,
+        share,
+        compared,
+        shares.entrySet().stream()
+            .map(e -> "%s %d of %d".formatted(e.getKey(), e.getValue()[0], e.getValue()[1]))
+            .toList(),
+        worst(off));
+    assertThat(compared).isGreaterThan(2000);
+    assertThat(share).as("share within 1 px (%%), worst %s", worst(off)).isGreaterThanOrEqualTo(99);
+  }
+
+  /** The worst of each part of each item, a few of them. */
+  private static List<String> worst(List<Off> sorted) {
+    var seen = new HashSet<String>();
+    return sorted.stream()
+        .filter(off -> seen.add(off.what().substring(0, off.what().indexOf(" at "))))
+        .limit(4)
+        .map(Off::what)
+        .toList();
+  }
+
+  private static PictureSizes sizes(Api api) {
+    Map<String, PictureSizes.Size> known = new HashMap<>();
+    for (JsonNode each : api.get("/api/sites/velluta/media").json()) {
+      known.put(
+          each.path("id").asString(),
+          new PictureSizes.Size(each.path("width").asInt(), each.path("height").asInt()));
+    }
+    return id -> Optional.ofNullable(known.get(id));
+  }
+
+  /**
+   * Everything as high as its own content, nothing in motion, panels of outer tabs all rendered; in
+   * a panel, tabs show the panel that they open on.
+   */
+  private static final String PREPARE =
+      """
+      () => {
+        const sheet = new CSSStyleSheet();
+        sheet.replaceSync(`
+          *, ::details-content { transition: none !important; animation: none !important }
+          .g-belt, .g-grid, .g-turn, .g-heads:not([aria-orientation=vertical]) { align-items: start !important }
+          .g-card, .g-slide, .g-turn { block-size: auto !important }
+          .g-turn { min-block-size: 0 !important }
+          .g-panels > .g-tab > .g-panel { display: block !important }
+          .g-panel .g-panels > .g-tab:not(.g-now) > .g-panel { display: none !important }
+          .g-panel { block-size: auto !important }
+          .g-panels > .g-tab { visibility: visible !important }
+        `);
+        document.adoptedStyleSheets = [sheet];
+      }
+      """;
+
+  /** Heights by item and part; answers are measured open, what they stand in while as it opens. */
+  private static final String MEASURE =
+      """
+      async () => {
+        const parts = [
+          ['CARD', '.g-card'], ['SLIDE', '.g-slide'], ['FRONT', '.g-front'], ['BACK', '.g-back'],
+          ['PANEL', ':scope > .g-panel'], ['HEADING', ':scope > .g-fold-head']];
+        const heights = {};
+        const measure = (items) => {
+          for (const item of items) {
+            const found = item.matches('.g-figure') ? [['FIGURE', item]]
+                : parts.map(([part, selector]) => [part, item.querySelector(selector)]);
+            for (const [part, element] of found) {
+              const own = element?.closest('[data-item]') === item;
+              const height = own ? element.getBoundingClientRect().height : 0;
+              if (height > 0) heights[`${item.dataset.item}/${part}`] = height;
+            }
+          }
+        };
+        measure(document.querySelectorAll('[data-item]:not(details)'));
+        for (const head of document.querySelectorAll('.g-head')) {
+          const height = head.getBoundingClientRect().height;
+          if (height > 0) heights[`${head.dataset.of}/HEADING`] = height;
+        }
+        const answers = [...document.querySelectorAll('details[data-item]')];
+        const before = answers.map((answer) => [answer.open, answer.name]);
+        for (const answer of answers) { answer.name = ''; answer.open = true; }
+        // What was closed is laid out with the next frame.
+        await new Promise(requestAnimationFrame);
+        measure(answers);
+        answers.forEach((answer, i) => { [answer.open, answer.name] = before[i]; });
+        return heights;
+      }
+      """;
+}

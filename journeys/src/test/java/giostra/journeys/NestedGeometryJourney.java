@@ -1,0 +1,95 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Page;
+import giostra.core.band.Viewport;
+import giostra.core.layout.GridBand;
+import giostra.core.layout.TrackReading;
+import giostra.core.page.Document;
+import giostra.core.page.Piece;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.util.ArrayList;
+import java.util.Optional;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/**
+ * Widths of items as the engine has them against the boxes that Chromium lays out, for pieces in
+ * panels and columns, three levels deep, and for the grids of flip boxes and counters.
+ */
+@ExtendWith({Giostra.class, Chromium.class})
+class NestedGeometryJourney {
+  private static final double HAIR = 1 / 64.0 + .03;
+
+  @ParameterizedTest
+  @ValueSource(strings = {"ltr", "rtl"})
+  void itemsAreAsWideAsComputed(String direction, Api api, Chromium.Open chromium) {
+    Document document = Nested.document(direction);
+    String id = api.newPage(document);
+    String address = api.publish(id);
+    // Its site has the document's own bands and widths.
+    Document there = api.document(id);
+    Page page = chromium.page(new Browser.NewContextOptions().setViewportSize(1280, 800), true);
+    page.navigate(address);
+    page.waitForFunction(
+        "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
+    var off = new ArrayList<String>();
+    int compared = 0;
+    for (int width = 280; width <= 1920; width += 40) {
+      page.setViewportSize(width, 800);
+      double scrollbar =
+          Js.number(page, "() => innerWidth - document.documentElement.clientWidth", null);
+      for (Piece piece : there.pieces()) {
+        Optional<Double> computed = computed(there, piece, width, scrollbar);
+        double shown = Js.number(page, SHOWN, piece.id());
+        if (computed.isPresent() && shown > 0) {
+          compared++;
+          if (Math.abs(computed.get() - shown) > HAIR) {
+            off.add(
+                "%s at %d: computed %.3f, shown %.3f"
+                    .formatted(piece.id(), width, computed.get(), shown));
+          }
+        }
+      }
+    }
+    assertThat(compared).as("widths compared").isGreaterThan(350);
+    assertThat(off).isEmpty();
+  }
+
+  /** Width of the first item that shows, 0 where none does. */
+  private static final String SHOWN =
+      """
+      (id) => {
+        const piece = document.querySelector(`[data-piece="${id}"]`);
+        const item = piece.querySelector('.g-item, .g-box, .g-figure');
+        return item && item.closest('[data-piece]') === piece && item.checkVisibility({ visibilityProperty: true })
+          ? item.getBoundingClientRect().width : 0;
+      }
+      """;
+
+  private static Optional<Double> computed(
+      Document document, Piece piece, double width, double scrollbar) {
+    return switch (piece) {
+      case Piece.Tracked track -> {
+        try {
+          yield Optional.of(
+              TrackReading.of(document, track, new Viewport(width, 800, scrollbar, 1)).item());
+        } catch (giostra.core.band.Refused noRoom) {
+          yield Optional.empty();
+        }
+      }
+      case Piece.FlipBoxes _, Piece.Counters _ ->
+          GridBand.of(document, piece, scrollbar).stream()
+              .filter(b -> b.band().holds(width))
+              .map(b -> b.item().at(width))
+              .findFirst()
+              // A column that its gaps leave no room for.
+              .filter(item -> item > 1);
+      case Piece.Tabs _, Piece.Accordion _ -> Optional.empty();
+    };
+  }
+}

@@ -1,0 +1,215 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ScreenshotType;
+import giostra.core.band.Focus;
+import giostra.core.fit.Crop;
+import giostra.core.fit.Crop.Fit;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import javax.imageio.ImageIO;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+
+/** Which files of pictures Chromium fetches, and what it shows of them in their boxes. */
+@ExtendWith({Giostra.class, Chromium.class})
+class PictureJourney {
+  /** Share of a picture's width that may be missing of what the screen could show. */
+  private static final double SHORT = 1 / Math.sqrt(2) * 0.98;
+
+  /**
+   * At each width and density every picture is fetched once, in a file that is sharp enough and no
+   * more than one rung too large. Chromium takes the next larger file of two from their geometric
+   * mean on, so that one may be short of the screen by a factor of at most the root of two for a
+   * rung of two. Reference: Debian's Chromium; its rule for the mean is from memory.
+   */
+  @ParameterizedTest(name = "{0} px at {1}")
+  @CsvSource({
+    "320, 1", "390, 1", "768, 1", "1024, 1", "1440, 1", "1920, 1",
+    "320, 2", "390, 2", "768, 2", "1024, 2", "1440, 2", "1920, 2"
+  })
+  void theFilesThatAreFetchedFit(int width, double density, Api api, Chromium.Open chromium) {
+    var options =
+        new Browser.NewContextOptions().setViewportSize(width, 800).setDeviceScaleFactor(density);
+    Page page = chromium.page(options);
+    Set<String> fetched = Collections.synchronizedSet(new HashSet<>());
+    var twice = new ArrayList<String>();
+    page.onRequest(request -> {
+      if (request.url().contains("/media/") && !fetched.add(request.url())) {
+        twice.add(request.url());
+      }
+    });
+    // Fonts that come too late are not used, and how high texts are decides how wide grounds are.
+    page.route("**/media/**", route -> route.abort());
+    page.navigate(api.at(Api.LIVE_DEMO));
+    page.evaluate("() => Promise.all([...document.fonts].map((face) => face.load()))");
+    page.unroute("**/media/**");
+    fetched.clear();
+    twice.clear();
+    page.navigate(api.at(Api.LIVE_DEMO));
+    JsonNode shown = Js.ask(page, SHOWN, null);
+    var wrong = new ArrayList<String>();
+    var needless = new HashSet<>(fetched);
+    long bytes = 0;
+    for (JsonNode each : shown) {
+      needless.remove(each.path("src").asString());
+      double needed = each.path("drawn").asDouble() * density;
+      double has = each.path("natural").asDouble();
+      double said = each.path("said").asDouble();
+      boolean largest = each.path("largest").asBoolean();
+      boolean smallest = each.path("smallest").asBoolean();
+      double next = each.path("next").asDouble();
+      bytes += each.path("bytes").asLong();
+      if (has < needed * SHORT && !largest) {
+        wrong.add("too small: " + each);
+      }
+      // The next smaller one would have done for what was said, with some room for rounding.
+      if (!smallest && next > said * density * 1.02) {
+        wrong.add("larger than said: " + each);
+      }
+      if (said > 0 && said < each.path("drawn").asDouble() - 1) {
+        wrong.add("said to be narrower than drawn: " + each);
+      }
+    }
+    System.out.printf(
+        "pictures: %d px at %.0f: %d on the page, %d files fetched, %.0f KB%n",
+        width, density, shown.size(), fetched.size(), bytes / 1024.0);
+    assertThat(shown.size()).isGreaterThan(20);
+    assertThat(wrong).isEmpty();
+    assertThat(twice).as("fetched twice").isEmpty();
+    assertThat(needless).as("fetched and not shown").isEmpty();
+  }
+
+  /** Every picture that is drawn: how wide, from which file, and what its sizes say. */
+  private static final String SHOWN =
+      """
+      async () => {
+        const drawn = [...document.images].filter((image) => image.clientWidth > 0);
+        for (const image of drawn) image.loading = 'eager';
+        await Promise.all(drawn.map((image) => image.decode()));
+        const size = (url) => performance.getEntriesByName(url)[0]?.encodedBodySize ?? 0;
+        const said = (sizes) => {
+          for (const part of sizes.split(/,(?![^(]*\\))/)) {
+            const match = part.trim().match(/^(\\(width.*?\\)) (.*)$/);
+            if (match && !matchMedia(match[1]).matches) continue;
+            const probe = document.createElement('div');
+            probe.style.cssText = `position:fixed;visibility:hidden;width:${match ? match[2] : part}`;
+            document.body.append(probe);
+            const width = probe.getBoundingClientRect().width;
+            probe.remove();
+            return width;
+          }
+          return 0;
+        };
+        return drawn.map((image) => {
+          const box = image.getBoundingClientRect();
+          const ratio = image.getAttribute('width') / image.getAttribute('height');
+          const cover = getComputedStyle(image).objectFit === 'cover';
+          const files = image.srcset.split(',').filter(Boolean)
+              .map((file) => file.trim().split(' ')).map(([path, w]) => [new URL(path, location).href, parseInt(w)]);
+          const at = files.findIndex(([path]) => path === image.currentSrc);
+          return {
+            src: image.currentSrc, drawn: cover ? Math.max(box.width, box.height * ratio) : box.width,
+            natural: files[at]?.[1] ?? +image.getAttribute('width'), said: files.length ? said(image.sizes) : 0,
+            largest: at === files.length - 1, smallest: at <= 0, next: files[at - 1]?.[1] ?? 0,
+            bytes: size(image.currentSrc), sizes: image.sizes,
+          };
+        });
+      }
+      """;
+
+  private static final int WIDE = 240;
+  private static final int HIGH = 160;
+
+  /** Each pixel of it says where it stands: red across, green down. */
+  private static String ramp() throws IOException {
+    var image = new BufferedImage(WIDE, HIGH, BufferedImage.TYPE_INT_RGB);
+    for (int y = 0; y < HIGH; y++) {
+      for (int x = 0; x < WIDE; x++) {
+        image.setRGB(x, y, x << 16 | y << 8 | 128);
+      }
+    }
+    var out = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", out);
+    return "data:image/png;base64," + Base64.getEncoder().encodeToString(out.toByteArray());
+  }
+
+  /** Reference: the pixels that Debian's Chromium shows at the corners and the middle of a box. */
+  @Test
+  void cropsShowThePartThatIsComputed(Chromium.Open chromium) throws IOException {
+    Page page = chromium.page(400, 400);
+    String ramp = ramp();
+    var random = new Random(20261125);
+    int cases = 0;
+    double worst = 0;
+    for (Fit fit : List.of(Fit.COVER, Fit.CONTAIN, Fit.NONE)) {
+      for (int i = 0; i < 8; i++) {
+        int boxWidth = 60 + random.nextInt(300);
+        int boxHeight = 60 + random.nextInt(300);
+        var focus = new Focus(random.nextInt(101), random.nextInt(101));
+        var crop = new Crop(boxWidth, boxHeight, WIDE, HIGH, fit, focus);
+        page.setContent(
+            "<body style='margin:0;background:#0000ff'><img style='display:block;width:%dpx;height:%dpx;object-fit:%s;object-position:%s' src='%s'>"
+                .formatted(
+                    boxWidth,
+                    boxHeight,
+                    fit.name().toLowerCase(java.util.Locale.ROOT),
+                    focus.css(),
+                    ramp));
+        BufferedImage shot =
+            ImageIO.read(
+                new ByteArrayInputStream(
+                    page.screenshot(new Page.ScreenshotOptions().setType(ScreenshotType.PNG))));
+        Crop.Part part = crop.shown();
+        // A pixel of the screen is an average of those of the picture that fall into it.
+        var near = Offset.offset(0.6 + 1 / crop.scale());
+        // Where the part lies in the box: where a picture does not fill it, nothing is drawn.
+        double left = Math.max(0, crop.left());
+        double top = Math.max(0, crop.top());
+        for (double[] share :
+            new double[][] {{.06, .06}, {.94, .06}, {.5, .5}, {.06, .94}, {.94, .94}}) {
+          double inX = part.width() * share[0];
+          double inY = part.height() * share[1];
+          int x = (int) (left + inX * crop.scale());
+          int y = (int) (top + inY * crop.scale());
+          int rgb = shot.getRGB(x, y);
+          assertThat(rgb & 0xff).as("a pixel of the picture in %s", crop).isBetween(120, 136);
+          double seenX = (rgb >> 16 & 0xff) + 0.5;
+          double seenY = (rgb >> 8 & 0xff) + 0.5;
+          // The middle of the pixel that was read, in px of the picture.
+          double meantX = part.x() + (x + 0.5 - left) / crop.scale();
+          double meantY = part.y() + (y + 0.5 - top) / crop.scale();
+          worst = Math.max(worst, Math.max(Math.abs(seenX - meantX), Math.abs(seenY - meantY)));
+          assertThat(seenX).as("across, in %s", crop).isCloseTo(meantX, near);
+          assertThat(seenY).as("down, in %s", crop).isCloseTo(meantY, near);
+        }
+        if (left > 2 && fit != Fit.COVER) {
+          assertThat(shot.getRGB((int) left - 2, boxHeight / 2) & 0xffffff)
+              .as("beside the picture, in %s", crop)
+              .isEqualTo(0x0000ff);
+        }
+        cases++;
+      }
+    }
+    System.out.printf("crops: %d cases, 5 px each, worst %.2f px of the picture%n", cases, worst);
+    assertThat(cases).isGreaterThanOrEqualTo(20);
+  }
+}

@@ -1,0 +1,180 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import giostra.core.fit.Face;
+import giostra.core.fit.TextFit;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Lines of texts as the engine counts them against those that Chromium lays out, at every whole
+ * width from 100 to 700 px, in the faces that ship. Reference: Debian's Chromium.
+ */
+@ExtendWith({Giostra.class, Chromium.class})
+class TextFitJourney {
+  private static final int NARROWEST = 100;
+  private static final int WIDEST = 700;
+
+  /** How one text is set: family and weight of a face, its size in px, letter spacing in px. */
+  private record Sample(String text, String family, int weight, double size, double spacing) {}
+
+  @Test
+  void linesAreThoseOfChromium(Api api, Chromium.Open chromium) {
+    Page page = chromium.page(1280, 800);
+    page.navigate(api.at(Api.LIVE_DEMO));
+    List<Sample> samples = samples();
+    assertThat(samples.size()).isGreaterThanOrEqualTo(40);
+    JsonNode shown = Js.ask(page, MEASURE, given(samples));
+    long all = 0;
+    long right = 0;
+    long nearAll = 0;
+    long nearRight = 0;
+    var worst = new ArrayList<String>();
+    var poor = new ArrayList<String>();
+    for (int s = 0; s < samples.size(); s++) {
+      Sample sample = samples.get(s);
+      TextFit fit =
+          TextFit.of(
+              sample.text(),
+              Face.of(sample.family(), sample.weight()),
+              sample.size(),
+              sample.spacing(),
+              Locale.ENGLISH);
+      int good = 0;
+      for (int width = NARROWEST; width <= WIDEST; width++) {
+        int computed = fit.lines(width);
+        int real = shown.path(s).path(width - NARROWEST).asInt();
+        boolean near = near(shown.path(s), width);
+        all++;
+        nearAll += near ? 1 : 0;
+        if (computed == real) {
+          right++;
+          good++;
+          nearRight += near ? 1 : 0;
+        }
+      }
+      double share = 100.0 * good / (WIDEST - NARROWEST + 1);
+      worst.add(
+          "%6.2f %% %s"
+              .formatted(share, sample.text().substring(0, Math.min(40, sample.text().length()))));
+      if (share < 98) {
+        poor.add(worst.getLast());
+      }
+    }
+    worst.sort(null);
+    System.out.printf(
+        "text fit: %.3f %% of %d widths, %.2f %% of %d within 8 px of a change of lines; worst %s%n",
+        100.0 * right / all, all, 100.0 * nearRight / nearAll, nearAll, worst.subList(0, 3));
+    assertThat(poor).as("texts below 98 %").isEmpty();
+    assertThat(100.0 * right / all).isGreaterThanOrEqualTo(99.5);
+  }
+
+  private static boolean near(JsonNode lines, int width) {
+    int here = lines.path(width - NARROWEST).asInt();
+    for (int off = -8; off <= 8; off++) {
+      int at = width - NARROWEST + off;
+      if (at >= 0 && at <= WIDEST - NARROWEST && lines.path(at).asInt() != here) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static List<Map<String, Object>> given(List<Sample> samples) {
+    return samples.stream()
+        .map(s ->
+            Map.<String, Object>of(
+                "text",
+                s.text(),
+                "family",
+                s.family(),
+                "weight",
+                s.weight(),
+                "size",
+                s.size(),
+                "spacing",
+                s.spacing()))
+        .toList();
+  }
+
+  /** Lines of each sample at each width. */
+  private static final String MEASURE =
+      """
+      async (samples) => {
+        // The same files under names of our own: the page's faces are optional and may come too late.
+        const faces = [...document.styleSheets].flatMap((sheet) => [...sheet.cssRules])
+            .filter((rule) => rule instanceof CSSFontFaceRule)
+            .map(({ style }) => new FontFace('Fit ' + style.getPropertyValue('font-family').replaceAll('"', ''),
+                style.getPropertyValue('src').replace(/url\\("?([^")]+)"?\\)/, (_, at) => `url(${new URL(at, document.querySelector('link[rel=stylesheet]').href)})`),
+                { weight: style.getPropertyValue('font-weight'), unicodeRange: style.getPropertyValue('unicode-range') }));
+        for (const face of faces) document.fonts.add(await face.load());
+        const root = document.createElement('div');
+        document.body.replaceChildren(root);
+        const boxes = samples.map(({ text, family, weight, size, spacing }) => {
+          const box = document.createElement('div');
+          Object.assign(box.style, { font: `${weight} ${size}px/20px "Fit ${family}"`, letterSpacing: `${spacing}px`,
+            overflowWrap: 'break-word', hyphens: 'manual', whiteSpace: 'normal', margin: '0' });
+          text.split('\\n').forEach((line, i) => {
+            if (i) box.append(document.createElement('br'));
+            box.append(line);
+          });
+          root.append(box);
+          return box;
+        });
+        const lines = samples.map(() => []);
+        for (let width = 100; width <= 700; width++) {
+          root.style.width = `${width}px`;
+          boxes.forEach((box, i) => lines[i].push(Math.round(box.getBoundingClientRect().height / 20)));
+        }
+        return lines;
+      }
+      """;
+
+  private static List<Sample> samples() {
+    var samples = new ArrayList<Sample>();
+    for (String text : TEXTS) {
+      samples.add(new Sample(text, "Source Sans 3 Variable", 400, 16, 0));
+    }
+    for (String text : TEXTS.subList(0, 8)) {
+      samples.add(new Sample(text, "Source Sans 3 Variable", 600, 17, 0));
+      samples.add(new Sample(text, "Fraunces Variable", 500, 28, -.28));
+    }
+    return samples;
+  }
+
+  private static final List<String> TEXTS =
+      List.of(
+          "The lamps went down one aisle at a time, and then the moonflowers opened while we stood there. Nobody spoke. My mother, who has never in her life been quiet in a garden, held my sleeve until the last of them had turned its face up.",
+          "“We missed the tram home,” she said, “and did not mind at all.” It was ten past eleven; the gate had been shut for a quarter of an hour.",
+          "Warm, dark, and smelling of rain.",
+          "Come in slowly: the door behind you closes before the next one opens. Everything here drinks through its leaves, and so, after a while, do you.",
+          "Four hundred lamps along the old coal path, lit one by one from the gate to the great dome. It takes twelve minutes if you hurry, and nobody does.",
+          "An état of façade, naïve and déjà vu: the crème brûlée was à la carte, garçon, and the Île was très belle in août.",
+          "Señor Muñoz pidió jamón, piñas y café; mañana volverá a Logroño con su niña.",
+          "Zażółć gęślą jaźń, a potem źle: příliš žluťoučký kůň úpěl ďábelské ódy nad řekou.",
+          "A well-known, state-of-the-art, twenty-four-hour, self-service, pay-as-you-go, easy-to-clean glasshouse-in-the-dark with half-open half-doors.",
+          "A dash — like this one — stands with spaces; another–like this–does not, and a third—this—is longer still.",
+          "Keep 24 °C, 95 % of moisture and No. 7 of the list on one line each, as § 12 of the rules asks.",
+          "Donaudampfschifffahrtsgesellschaftskapitänsmütze und Rindfleischetikettierungsüberwachungsaufgabenübertragungsgesetz stehen in einem Satz.",
+          "Die Gewächshausbeleuchtungsanlage wird bei Einbruch der Dunkelheit von der Nachtgärtnerin eingeschaltet; die Mondblumen öffnen sich dann innerhalb einer Viertelstunde.",
+          "Un soir d’automne, les lampes s’éteignirent une à une ; personne ne parla : on n’entendait que l’eau.",
+          "Office fluff: five fine flags fly off the cliff, ffl and ffi and fi and fl, affably stiff.",
+          "AVATAR WAVES To Te Ty Yo. We. Va, LT PA. Types vary; Tōkyō, Ťažký.",
+          "1,234,567 visitors; 48,000 a year; 18.5 degrees; 3/4 of them on 12/24/2026 at 7:30–11:00.",
+          "See https://velluta.example/evenings/autumn?from=letter&to=frost#lamps for the walk.",
+          "Go on (if you like), [or not], {perhaps}: \"yes\", 'no', «oui», „ja“ and so on...",
+          "What? Really! No way?! It is true; it is: a, b, c / d & e @ f # g * h + i = j < k > l.",
+          "A\nforced line, then\nanother that is a good deal longer than the ones that went before it, so that it wraps.",
+          "One two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen twenty.",
+          "a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a a",
+          "He said that he would come if he could, and he could not, so he did not, and that was that, as far as anybody knew.");
+}

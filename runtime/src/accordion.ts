@@ -1,0 +1,138 @@
+import type { Handle } from './kinds';
+import { search } from './search';
+
+const { tell } = window.giostra;
+
+interface Plan {
+  readonly hover: boolean;
+  readonly mayClose: boolean;
+  /** Media queries under which all are open, and under which panels are as high as the tallest. */
+  readonly always: readonly string[];
+  readonly tallest: readonly string[];
+}
+
+/** Beyond what `details` does by itself: hover, never all closed, always open, search, links. */
+export function accordion(root: HTMLElement): Handle {
+  const plan = JSON.parse(root.dataset.plan ?? '') as Plan;
+  const items = [...root.querySelectorAll<HTMLDetailsElement>(':scope > .g-rows > details')];
+  const life = new AbortController();
+  const { signal } = life;
+  const names = items.map((item) => item.name);
+  let current = items.find((item) => item.open);
+
+  const holds = (queries: readonly string[]) => queries.some((query) => matchMedia(query).matches);
+
+  for (const item of items) {
+    const head = item.querySelector('summary') as HTMLElement;
+    head.addEventListener(
+      'click',
+      (event) => {
+        const last = item.open && items.filter((each) => each.open).length === 1;
+        if (holds(plan.always) || (!plan.mayClose && last)) event.preventDefault();
+      },
+      { signal },
+    );
+    head.addEventListener(
+      'pointerenter',
+      ({ pointerType }) => {
+        if (plan.hover && pointerType === 'mouse') item.open = true;
+      },
+      { signal },
+    );
+    item.addEventListener(
+      'toggle',
+      () => {
+        if (!item.open || item === current || holds(plan.always)) return;
+        const from = current?.dataset.item;
+        current = item;
+        tell(root, from, item.dataset.item, 'toggle');
+      },
+      { signal },
+    );
+  }
+
+  /** Where all are open they must not close one another. */
+  function always() {
+    const on = holds(plan.always);
+    items.forEach((item, index) => {
+      if (on) {
+        item.removeAttribute('name');
+        item.open = true;
+      } else if (names[index]) item.setAttribute('name', names[index]);
+      item.querySelector('summary')?.toggleAttribute('inert', on);
+    });
+  }
+  function tallest() {
+    root.style.removeProperty('--g-tallest');
+    if (!holds(plan.tallest)) return;
+    const heights = items.map((item) => {
+      const inner = item.querySelector<HTMLElement>(':scope > .g-panel > .g-inner');
+      const panel = inner?.parentElement;
+      if (!inner || !panel) return 0;
+      const { paddingTop, paddingBottom } = getComputedStyle(panel);
+      return inner.offsetHeight + Number.parseFloat(paddingTop) + Number.parseFloat(paddingBottom);
+    });
+    root.style.setProperty('--g-tallest', `${Math.max(...heights)}px`);
+  }
+  for (const query of plan.always) matchMedia(query).addEventListener('change', always, { signal });
+  if (plan.always.length > 0) always();
+  if (plan.tallest.length > 0) {
+    addEventListener('resize', tallest, { signal });
+    tallest();
+  }
+
+  root.addEventListener(
+    'click',
+    (event) => {
+      const button = (event.target as Element).closest<HTMLElement>('.g-share');
+      const item = button?.closest<HTMLElement>('[data-item]');
+      if (button && item?.closest('[data-piece]') === root) void share(button, item);
+    },
+    { signal },
+  );
+  search(root, items, signal);
+
+  const shown = () => items.filter((item) => !item.hidden);
+  const open = (item: HTMLDetailsElement | undefined) => {
+    if (item) item.open = true;
+  };
+  const by = (step: number) => {
+    const some = shown();
+    const at = current ? some.indexOf(current) : -1;
+    open(some[(at + step + some.length) % some.length]);
+  };
+  return {
+    get items() {
+      return shown().map((item) => item.dataset.item ?? '');
+    },
+    get current() {
+      return items.find((item) => item.open)?.dataset.item;
+    },
+    open: (id) => open(items.find((item) => item.dataset.item === id)),
+    close(id) {
+      const item = items.find((each) => each.dataset.item === id);
+      if (item) item.open = false;
+    },
+    next: () => by(1),
+    previous: () => by(-1),
+    stop: () => life.abort(),
+  };
+}
+
+/** Gives the address of a question to whoever can pass it on. */
+async function share(button: HTMLElement, item: HTMLElement) {
+  const address = new URL(`#${item.id}`, location.href).href;
+  const before = button.textContent;
+  try {
+    await navigator.clipboard.writeText(address);
+    button.textContent = button.dataset.done ?? before;
+    setTimeout(() => {
+      button.textContent = before;
+    }, 2000);
+  } catch {
+    // Without leave to copy, the address stands where it can be copied by hand.
+    location.hash = item.id;
+  }
+}
+
+window.giostra.add(['accordion'], accordion);

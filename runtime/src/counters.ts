@@ -1,0 +1,115 @@
+import type { Handle } from './kinds';
+
+const { tell } = window.giostra;
+
+interface Plan {
+  readonly locale: string;
+  /** How long a count takes; 0 where it goes by steps. */
+  readonly ms: number;
+  /** A cubic Bézier curve, or none for an even pace. */
+  readonly curve: readonly [number, number, number, number] | null;
+  readonly step: number;
+  readonly beat: number;
+  readonly grouping: boolean;
+  readonly compact: boolean;
+  /** Share of a figure that is seen when it starts. */
+  readonly share: number;
+  readonly every: boolean;
+}
+
+/** Progress at a share of the time. Source: CSS Easing Functions 2, "Cubic Bézier". */
+export function eased(curve: Plan['curve'], share: number): number {
+  if (!curve || share <= 0 || share >= 1) return Math.min(1, Math.max(0, share));
+  const [x1, y1, x2, y2] = curve;
+  const at = (one: number, two: number, t: number) =>
+    3 * (1 - t) * (1 - t) * t * one + 3 * (1 - t) * t * t * two + t * t * t;
+  let low = 0;
+  let high = 1;
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    if (at(x1, x2, middle) < share) low = middle;
+    else high = middle;
+  }
+  return at(y1, y2, (low + high) / 2);
+}
+
+/** Counts when a figure is seen. The value that is read out is the final one, all the time. */
+export function counters(root: HTMLElement): Handle {
+  const plan = JSON.parse(root.dataset.plan ?? '') as Plan;
+  const items = [...root.querySelectorAll<HTMLElement>(':scope > .g-grid > .g-figure')];
+  const calm = matchMedia('(prefers-reduced-motion: reduce)');
+  const running = new Map<HTMLElement, number>();
+  const done = new Set<HTMLElement>();
+
+  function count(item: HTMLElement) {
+    const data = item.dataset;
+    const from = Number(data.fromValue ?? 0);
+    const to = Number(data.toValue ?? 0);
+    const decimals = Number(data.decimals ?? 0);
+    const run = item.querySelector<HTMLElement>('.g-run');
+    const format = new Intl.NumberFormat(plan.locale, {
+      minimumFractionDigits: decimals,
+      maximumFractionDigits: decimals,
+      useGrouping: plan.grouping ? undefined : false,
+      notation: plan.compact ? 'compact' : 'standard',
+    });
+    const beats = Math.ceil(Math.abs(to - from) / plan.step - 1e-9);
+    const length = plan.ms || beats * plan.beat;
+    cancelAnimationFrame(running.get(item) ?? 0);
+    if (!run || calm.matches || from === to) return end(item);
+    const value = (ms: number) =>
+      ms >= length
+        ? to
+        : plan.ms
+          ? from + (to - from) * eased(plan.curve, ms / length)
+          : from + Math.sign(to - from) * plan.step * Math.floor(ms / plan.beat);
+    let start: number | undefined;
+    const draw = (now: number) => {
+      start ??= now;
+      const ms = now - start;
+      const shown = value(ms);
+      // No negative zero on the way through it.
+      const text = format.format(Math.abs(shown) * 10 ** decimals < 0.5 ? 0 : shown);
+      run.textContent = `${data.prefix ?? ''}${text}${data.suffix ?? ''}`;
+      if (ms >= length) end(item);
+      else running.set(item, requestAnimationFrame(draw));
+    };
+    item.setAttribute('data-counting', '');
+    draw(performance.now());
+  }
+  function end(item: HTMLElement) {
+    running.delete(item);
+    item.removeAttribute('data-counting');
+    const run = item.querySelector('.g-run');
+    if (run) run.textContent = '';
+  }
+
+  const seen = new IntersectionObserver(
+    (entries) => {
+      for (const { target, isIntersecting, intersectionRatio } of entries) {
+        const item = target as HTMLElement;
+        if (isIntersecting && intersectionRatio >= plan.share && !done.has(item)) {
+          done.add(item);
+          count(item);
+          tell(root, undefined, item.dataset.item, 'seen');
+        } else if (!isIntersecting && plan.every) done.delete(item);
+      }
+    },
+    { threshold: [0, Math.max(0.01, plan.share)] },
+  );
+  for (const item of items) seen.observe(item);
+  return {
+    items: items.map((item) => item.dataset.item ?? ''),
+    current: undefined,
+    open: () => items.forEach(count),
+    next: () => {},
+    previous: () => {},
+    replay: () => items.forEach(count),
+    stop() {
+      seen.disconnect();
+      for (const frame of running.values()) cancelAnimationFrame(frame);
+    },
+  };
+}
+
+window.giostra.add(['counters'], counters);

@@ -1,0 +1,37 @@
+import { act } from './act';
+import { conditions } from './conditions';
+import { bands, type Kind, tell } from './kinds';
+import { places } from './places';
+
+const kinds = new Map<string, Kind>();
+const alive = new Set<HTMLElement>();
+
+/** Starts what is new on the page and stops what has left it. */
+function start() {
+  for (const root of alive) {
+    if (!root.isConnected) {
+      root.giostra?.stop();
+      alive.delete(root);
+    }
+  }
+  conditions();
+  for (const root of document.querySelectorAll<HTMLElement>('[data-piece]:not([data-live])')) {
+    const kind = kinds.get(root.dataset.kind ?? '');
+    if (!kind) continue;
+    root.giostra = kind(root);
+    root.setAttribute('data-live', '');
+    alive.add(root);
+  }
+}
+
+window.giostra = {
+  tell,
+  bands,
+  add(names, kind) {
+    for (const name of names) kinds.set(name, kind);
+    start();
+  },
+};
+document.addEventListener('giostra:start', start);
+addEventListener('giostra:change', act);
+places();

@@ -1,0 +1,24 @@
+package giostra.server.host;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+
+/** What the build of the page scripts left for us: scripts, fonts, icons. */
+public final class ShippedFiles {
+  private static final String ROOT = "/giostra/runtime/";
+
+  private ShippedFiles() {}
+
+  /** The bytes of one of them; without it the application cannot run. */
+  public static byte[] load(String name) {
+    try (InputStream in = ShippedFiles.class.getResourceAsStream(ROOT + name)) {
+      if (in == null) {
+        throw new IllegalStateException(ROOT + name + " is missing: the runtime was not built");
+      }
+      return in.readAllBytes();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}

@@ -1,0 +1,193 @@
+package giostra.server.page;
+
+import giostra.core.band.Bands;
+import giostra.core.band.Require;
+import giostra.core.band.Viewport;
+import giostra.core.layout.GridBand;
+import giostra.core.layout.Heights;
+import giostra.core.layout.PictureSizes;
+import giostra.core.layout.TabsBand;
+import giostra.core.layout.TrackReading;
+import giostra.core.page.Document;
+import giostra.core.page.Piece;
+import giostra.core.snag.NoEffect;
+import giostra.core.snag.Snags;
+import giostra.server.media.MediaService;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** What the engine computes of a page: figures at a viewport, sheets, plots, findings. */
+@RestController
+class ReadingController {
+  private final PageService pages;
+  private final MediaService media;
+  private final Findings findings;
+
+  ReadingController(PageService pages, MediaService media, Findings findings) {
+    this.pages = pages;
+    this.media = media;
+    this.findings = findings;
+  }
+
+  /**
+   * Everything at one viewport; lengths in CSS px.
+   *
+   * @param tracks of sliders and carousels
+   * @param grids of flip boxes and counters
+   * @param tabs of tabs
+   * @param heights of the parts of all items
+   */
+  record Readings(
+      List<TrackReading> tracks,
+      List<GridReading> grids,
+      List<TabsReading> tabs,
+      List<HeightReading> heights) {}
+
+  /** Items in rows. */
+  record GridReading(
+      String piece, int columns, int rows, double item, double gap, List<Integer> dividers) {}
+
+  /** Tabs. */
+  record TabsReading(
+      String piece, boolean folds, String side, int columns, double head, int headingRows) {}
+
+  /** A part of an item. */
+  record HeightReading(String piece, String item, String part, double width, double height) {}
+
+  /** Everything the engine computes at one viewport. */
+  @GetMapping("/api/pages/{id}/readings")
+  Readings readings(
+      @PathVariable String id,
+      @RequestParam double width,
+      @RequestParam(defaultValue = "800") double height,
+      @RequestParam(defaultValue = "0") double scrollbar,
+      @RequestParam(defaultValue = "1") double density) {
+    Require.within(Bands.NARROWEST, Bands.WIDEST, "width", width);
+    var viewport = new Viewport(width, height, scrollbar, density);
+    PageService.Head head = pages.head(id);
+    Document document = pages.shown(head);
+    PictureSizes pictures = media.sizes(head.siteId());
+    var all =
+        new Readings(new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+    for (Piece piece : document.pieces()) {
+      Heights heights = Heights.of(document, piece, pictures, scrollbar, height);
+      heights.at(width).stream()
+          .map(h -> new HeightReading(piece.id(), h.item(), word(h.part()), h.width(), h.height()))
+          .forEach(all.heights()::add);
+      switch (piece) {
+        case Piece.Tracked track -> all.tracks().add(TrackReading.of(document, track, viewport));
+        case Piece.FlipBoxes _, Piece.Counters _ ->
+            all.grids().add(grid(document, piece, viewport));
+        case Piece.Tabs tabs ->
+            all.tabs().add(tabs(document, tabs, heights.headingRows(width), viewport));
+        case Piece.Accordion _ -> {}
+      }
+    }
+    return all;
+  }
+
+  private static GridReading grid(Document document, Piece piece, Viewport viewport) {
+    GridBand in =
+        GridBand.of(document, piece, viewport.scrollbar()).stream()
+            .filter(b -> b.band().holds(viewport.width()))
+            .findFirst()
+            .orElseThrow();
+    return new GridReading(
+        piece.id(),
+        in.grid().columns(),
+        in.grid().rows(),
+        in.item().at(viewport.width()),
+        in.gap().in(in.outer().at(viewport.width())),
+        in.grid().dividers());
+  }
+
+  private static TabsReading tabs(
+      Document document, Piece.Tabs piece, int headingRows, Viewport viewport) {
+    TabsBand in =
+        TabsBand.of(document, piece, viewport.scrollbar()).stream()
+            .filter(b -> b.band().holds(viewport.width()))
+            .findFirst()
+            .orElseThrow();
+    return new TabsReading(
+        piece.id(),
+        in.folds(),
+        word(in.side()),
+        in.grid().columns(),
+        in.head().at(viewport.width()),
+        headingRows);
+  }
+
+  private static String word(Enum<?> constant) {
+    return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  @GetMapping("/api/pages/{id}/sheet")
+  Sheets.Sheet sheet(
+      @PathVariable String id,
+      @RequestParam String node,
+      @RequestParam(defaultValue = "0") double scrollbar) {
+    PageService.Head head = pages.head(id);
+    return Sheets.sheet(
+        head.document(), pages.shown(head), node, media.sizes(head.siteId()), scrollbar);
+  }
+
+  /**
+   * A line of the plot of heights.
+   *
+   * @param part what is high, in lower case
+   * @param highest whether it is the highest of all items, or else the lowest
+   * @param points viewport width and height in px, where the line bends
+   */
+  record SeriesReply(String part, boolean highest, List<double[]> points) {}
+
+  /** Heights of what a piece holds against the viewport's width. */
+  @GetMapping("/api/pages/{id}/heights")
+  List<SeriesReply> heights(
+      @PathVariable String id,
+      @RequestParam String piece,
+      @RequestParam(defaultValue = "0") double scrollbar) {
+    PageService.Head head = pages.head(id);
+    Document document = pages.shown(head);
+    return Heights.of(
+            document, document.piece(piece), media.sizes(head.siteId()), scrollbar, Snags.SCREEN)
+        .series()
+        .stream()
+        .map(line -> new SeriesReply(word(line.part()), line.highest(), line.points()))
+        .toList();
+  }
+
+  /** Edits that set the suggested counts of a piece in every band. */
+  @GetMapping("/api/pages/{id}/suggestion")
+  @ApiResponse(
+      responseCode = "200",
+      content = @Content(schema = @Schema(implementation = Bodies.EditBody[].class)))
+  JsonNode suggestion(
+      @PathVariable String id,
+      @RequestParam String piece,
+      @RequestParam(defaultValue = "0") double scrollbar,
+      @RequestParam(defaultValue = "12") int most) {
+    return Sheets.suggestion(pages.shown(pages.head(id)), piece, scrollbar, most);
+  }
+
+  /** What is found on the page, and values without effect. */
+  record Sweep(List<Sheets.Finding> snags, List<NoEffect> noEffect) {}
+
+  /** The whole sweep. */
+  @GetMapping("/api/pages/{id}/snags")
+  Sweep snags(@PathVariable String id) {
+    PageService.Head head = pages.head(id);
+    Document document = pages.shown(head);
+    return new Sweep(
+        findings.of(head).stream().map(Sheets::finding).toList(),
+        document.pieces().stream().flatMap(p -> NoEffect.of(document, p).stream()).toList());
+  }
+}

@@ -1,0 +1,152 @@
+package giostra.server.stock;
+
+import giostra.core.band.Bands;
+import giostra.core.band.Refused;
+import giostra.core.format.DocumentJson;
+import giostra.core.page.Document;
+import giostra.core.page.Linking;
+import giostra.core.page.Node;
+import giostra.core.page.Piece;
+import giostra.core.page.Section;
+import giostra.server.web.Gone;
+import java.time.Clock;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Pieces and sections that are kept on a site. Each has a home, the page where it is edited; it is
+ * remembered as it was last there, so that it outlives its home.
+ */
+@Service
+public class StockService {
+  private final StockRows rows;
+  private final Clock clock;
+
+  StockService(StockRows rows, Clock clock) {
+    this.rows = rows;
+    this.clock = clock;
+  }
+
+  /**
+   * Something that is kept.
+   *
+   * @param homePage id of the page where it is edited; none when it was deleted there
+   * @param node as it is now
+   */
+  public record Kept(
+      String id, String name, @Nullable String homePage, String homeNode, JsonNode node) {}
+
+  /** What is kept on a site, oldest first. */
+  @Transactional(readOnly = true)
+  public List<Kept> of(String siteId) {
+    return rows.findBySiteIdOrderByCreatedAt(siteId).stream().map(StockService::kept).toList();
+  }
+
+  private static Kept kept(StockEntity row) {
+    return new Kept(row.id, row.name, row.homePage, row.homeNode, DocumentJson.parse(row.node));
+  }
+
+  /**
+   * Keeps a piece or section of a page under a name. What is kept already only gets the name.
+   *
+   * @throws Refused for other nodes, and for what is itself linked to something
+   */
+  @Transactional
+  public Kept keep(String siteId, String pageId, Document document, String nodeId, String name) {
+    Node node = document.node(nodeId);
+    if (!(node instanceof Piece) && !(node instanceof Section)) {
+      throw new Refused("What is kept", node.type().word(), "a piece or a section");
+    }
+    if (Linking.linked(node)) {
+      throw new Refused("What is kept", "linked to something", "what has its own content");
+    }
+    if (name.isBlank() || name.length() > 120) {
+      throw new Refused("Name of what is kept", name, "1 to 120 characters");
+    }
+    StockEntity row =
+        rows.findBySiteIdAndHomePageAndHomeNode(siteId, pageId, nodeId).orElseGet(StockEntity::new);
+    if (row.id.isEmpty()) {
+      row.id = freeId(siteId, name);
+      row.siteId = siteId;
+      row.homePage = pageId;
+      row.homeNode = nodeId;
+      row.createdAt = clock.instant();
+    }
+    row.name = name.strip();
+    row.node = DocumentJson.write(node).toString();
+    return kept(rows.save(row));
+  }
+
+  private String freeId(String siteId, String name) {
+    String word =
+        name.toLowerCase(java.util.Locale.ROOT)
+            .replaceAll("[^a-z0-9]+", "-")
+            .replaceAll("^-+|-+$", "");
+    String base = siteId + "-" + word.substring(0, Math.min(30, word.length()));
+    String free = base;
+    for (int i = 2; rows.existsById(free); i++) {
+      free = base + "-" + i;
+    }
+    return free;
+  }
+
+  /** Keeps it no longer. */
+  @Transactional
+  public void drop(String id) {
+    rows.delete(rows.findById(id).orElseThrow(() -> new Gone("kept piece", id)));
+  }
+
+  /** After a page has changed: what has its home there is remembered as it is now. */
+  @Transactional
+  public void follow(String pageId, Document document) {
+    for (StockEntity row : rows.findByHomePage(pageId)) {
+      Optional<Node> now = document.find(row.homeNode);
+      if (now.isEmpty()) {
+        // Undo may bring it back: the page is forgotten only when it is asked for elsewhere.
+        continue;
+      }
+      String json = DocumentJson.write(now.get()).toString();
+      if (!json.equals(row.node)) {
+        row.node = json;
+      }
+    }
+  }
+
+  /** A page with what it links to put in. */
+  @Transactional(readOnly = true)
+  public Document expanded(String siteId, Document document) {
+    if (document.nodes().noneMatch(Linking::linked)) {
+      return document;
+    }
+    var found = new HashMap<String, Node>();
+    for (StockEntity row : rows.findBySiteIdOrderByCreatedAt(siteId)) {
+      found.put(row.id, node(row, document.bands()));
+    }
+    return Linking.expanded(document, id -> Optional.ofNullable(found.get(id)));
+  }
+
+  /** As it was remembered, less what was said for bands that are gone since. */
+  private static Node node(StockEntity row, Bands bands) {
+    Set<String> ids = DocumentJson.ids(bands);
+    JsonNode json = DocumentJson.parse(row.node);
+    forget(json, ids);
+    return DocumentJson.readNode(json, ids);
+  }
+
+  private static void forget(JsonNode node, Set<String> bands) {
+    node.path("values")
+        .forEach(value -> {
+          if (value instanceof ObjectNode byBand) {
+            byBand.retain(bands);
+          }
+        });
+    node.path("children").forEach(child -> forget(child, bands));
+  }
+}
