@@ -14,6 +14,8 @@ export type Cell = Schemas['Cell'];
 export type Plot = Schemas['Plot'];
 export type Finding = Schemas['Finding'];
 export type Kept = Schemas['KeptReply'];
+export type CategoryChange =
+  paths['/api/pages/{id}/categories/edits']['get']['parameters']['query']['change'];
 export type Catalogue = Schemas['CatalogueReply'];
 export type SettingReply = Schemas['SettingReply'];
 export type Starter = Schemas['StarterReply'];

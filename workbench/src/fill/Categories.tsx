@@ -1,38 +1,10 @@
+import { useQuery } from '@tanstack/react-query';
 import { ChevronDown, ChevronUp, FolderTree, Trash2 } from 'lucide-react';
 import { useId, useState } from 'react';
-import type { EditBody, NodeBody } from '../api/client';
+import { api, ask, type CategoryChange, type NodeBody } from '../api/client';
 import { useBench } from '../bench/context';
-import { text } from '../bench/document';
 import { Dialog, useClose } from '../ui/Dialog';
 import { Tool } from '../ui/Tool';
-
-interface Category {
-  readonly name: string;
-  readonly questions: readonly NodeBody[];
-}
-
-const list = (value: string) =>
-  value
-    .split(',')
-    .map((name) => name.trim())
-    .filter((name) => name !== '');
-
-/** Categories of questions in their order: those that are listed, then the others as they come. */
-function categoriesOf(piece: NodeBody): readonly Category[] {
-  const items = piece.children ?? [];
-  const used = items.map((item) => text(item, 'category').trim()).filter((name) => name !== '');
-  return [...new Set([...list(text(piece, 'categories')), ...used])].map((name) => ({
-    name,
-    questions: items.filter((item) => text(item, 'category').trim() === name),
-  }));
-}
-
-const set = (node: NodeBody, setting: string, value: string): EditBody => ({
-  type: 'SetValue',
-  node: node.id,
-  setting,
-  value: (value === '' ? null : value) as EditBody['value'],
-});
 
 /** Opens the list of categories of an accordion. */
 export function CategoriesButton({ piece }: { readonly piece: NodeBody }) {
@@ -56,58 +28,60 @@ export function CategoriesButton({ piece }: { readonly piece: NodeBody }) {
   );
 }
 
-/** Renames, orders and deletes categories; each is one step of undo. */
+/** The categories of an accordion, and what changes them: each change is one step of undo. */
+function useCategories(piece: NodeBody) {
+  const { session, page } = useBench();
+  const [fault, setFault] = useState('');
+  const list = useQuery({
+    queryKey: ['categories', page.id, piece.id, page.revision],
+    queryFn: () =>
+      ask(
+        api.GET('/api/pages/{id}/categories', {
+          params: { path: { id: page.id }, query: { piece: piece.id } },
+        }),
+      ),
+    placeholderData: (before) => before,
+  });
+  async function change(change: CategoryChange, name: string, to = '') {
+    setFault('');
+    try {
+      const query = { piece: piece.id, change, name, to };
+      session.edit(
+        await ask(
+          api.GET('/api/pages/{id}/categories/edits', {
+            params: { path: { id: page.id }, query },
+          }),
+        ),
+      );
+      return true;
+    } catch (refused) {
+      setFault(refused instanceof Error ? refused.message : String(refused));
+      return false;
+    }
+  }
+  return { list, change, fault };
+}
+
+/** Renames, orders, adds and deletes categories. */
 function CategoryList({ piece }: { readonly piece: NodeBody }) {
-  const { session } = useBench();
+  const { list, change, fault } = useCategories(piece);
   const close = useClose();
   const [going, setGoing] = useState('');
   const [added, setAdded] = useState('');
   const field = useId();
-  const all = categoriesOf(piece);
-  const names = all.map((each) => each.name);
-  const only = list(text(piece, 'only'));
-
-  /** The edits that make these the categories, in this order. */
-  const listed = (next: readonly string[], shown: readonly string[]): EditBody[] => [
-    set(piece, 'categories', next.join(', ')),
-    ...(shown.join() === only.join() ? [] : [set(piece, 'only', shown.join(', '))]),
-  ];
-  function rename(from: Category, to: string) {
-    const name = to.trim();
-    if (name === '' || name === from.name || name.includes(',')) return;
-    // Under the name of another one they become one.
-    const swap = (of: readonly string[]) => [
-      ...new Set(of.map((each) => (each === from.name ? name : each))),
-    ];
-    session.edit([
-      ...listed(swap(names), swap(only)),
-      ...from.questions.map((item) => set(item, 'category', name)),
-    ]);
+  const all = list.data ?? [];
+  async function rename(field: HTMLInputElement, name: string) {
+    if (field.value.trim() === name) return;
+    if (!(await change('RENAME', name, field.value))) field.value = name;
   }
-  function move(at: number, by: number) {
-    const next = [...names];
-    const [name] = next.splice(at, 1);
-    if (name === undefined || at + by < 0 || at + by > next.length) return;
-    next.splice(at + by, 0, name);
-    session.edit(listed(next, only));
-  }
-  function remove(gone: Category, to: string) {
-    const without = (of: readonly string[]) => of.filter((each) => each !== gone.name);
-    session.edit([
-      ...listed(without(names), without(only)),
-      ...gone.questions.map((item) => set(item, 'category', to)),
-    ]);
+  async function remove(name: string, to: string) {
     setGoing('');
-  }
-  function add() {
-    const name = added.trim();
-    if (name === '' || name.includes(',') || names.includes(name)) return;
-    session.edit(listed([...names, name], only));
-    setAdded('');
+    await change('DELETE', name, to);
   }
   return (
     <div className="mt-3 flex flex-col gap-2">
-      {all.length === 0 && <p className="faint">There are none yet.</p>}
+      {list.isSuccess && all.length === 0 && <p className="faint">There are none yet.</p>}
+      {list.isError && <p className="text-error">{list.error.message}</p>}
       <ul className="categories">
         {all.map((each, at) => (
           <li key={each.name}>
@@ -116,26 +90,30 @@ function CategoryList({ piece }: { readonly piece: NodeBody }) {
               aria-label={`Name of ${each.name}`}
               defaultValue={each.name}
               maxLength={80}
-              onBlur={(event) => rename(each, event.target.value)}
+              onBlur={(event) => rename(event.target, each.name)}
               onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
             />
             <span className="faint w-24">
-              {each.questions.length === 1 ? '1 question' : `${each.questions.length} questions`}
+              {each.questions === 1 ? '1 question' : `${each.questions} questions`}
             </span>
-            <Tool label={`Move ${each.name} up`} off={at === 0} onClick={() => move(at, -1)}>
+            <Tool
+              label={`Move ${each.name} up`}
+              off={at === 0}
+              onClick={() => change('MOVE', each.name, `${at - 1}`)}
+            >
               <ChevronUp size={16} />
             </Tool>
             <Tool
               label={`Move ${each.name} down`}
               off={at === all.length - 1}
-              onClick={() => move(at, 1)}
+              onClick={() => change('MOVE', each.name, `${at + 1}`)}
             >
               <ChevronDown size={16} />
             </Tool>
             <Tool
               label={`Delete ${each.name}`}
               off={false}
-              onClick={() => (each.questions.length === 0 ? remove(each, '') : setGoing(each.name))}
+              onClick={() => (each.questions === 0 ? remove(each.name, '') : setGoing(each.name))}
             >
               <Trash2 size={15} />
             </Tool>
@@ -146,15 +124,15 @@ function CategoryList({ piece }: { readonly piece: NodeBody }) {
                   id={field}
                   className="select select-sm"
                   defaultValue="?"
-                  onChange={(event) => remove(each, event.target.value)}
+                  onChange={(event) => remove(each.name, event.target.value)}
                 >
                   <option value="?" disabled>
                     choose…
                   </option>
-                  {names
-                    .filter((name) => name !== each.name)
-                    .map((name) => (
-                      <option key={name}>{name}</option>
+                  {all
+                    .filter((other) => other.name !== each.name)
+                    .map((other) => (
+                      <option key={other.name}>{other.name}</option>
                     ))}
                   <option value="">no category</option>
                 </select>
@@ -168,9 +146,9 @@ function CategoryList({ piece }: { readonly piece: NodeBody }) {
       </ul>
       <form
         className="flex gap-2"
-        onSubmit={(event) => {
+        onSubmit={async (event) => {
           event.preventDefault();
-          add();
+          if (await change('ADD', added)) setAdded('');
         }}
       >
         <input
@@ -185,6 +163,11 @@ function CategoryList({ piece }: { readonly piece: NodeBody }) {
           Add
         </button>
       </form>
+      {fault && (
+        <p className="text-error" role="alert">
+          {fault}
+        </p>
+      )}
       <p className="faint">A name has no comma in it. Two of the same name become one.</p>
       <div className="flex justify-end">
         <button type="button" className="btn btn-primary" onClick={close}>

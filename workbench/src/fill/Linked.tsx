@@ -1,8 +1,9 @@
+import { useMutation } from '@tanstack/react-query';
 import { Link as LinkIcon } from 'lucide-react';
 import { Link } from 'react-router';
-import type { NodeBody } from '../api/client';
-import { columnsOf, settingsOf, useBench } from '../bench/context';
-import { fresh, nameOf, wordOf } from '../bench/document';
+import { api, ask, type NodeBody } from '../api/client';
+import { settingsOf, useBench } from '../bench/context';
+import { nameOf, wordOf } from '../bench/document';
 import { linkedTo, useStock } from '../map/stock';
 import { Form } from './Form';
 
@@ -11,25 +12,22 @@ const OWN: ReadonlySet<string> = new Set(['only', 'name', 'title', 'opensOn', 'h
 
 /** A piece or section that follows one elsewhere: where that is, what departs here, a way out. */
 export function Linked({ node }: { readonly node: NodeBody }) {
-  const { session, page, catalogue, chosen, choose } = useBench();
+  const { session, page, catalogue } = useBench();
   const stock = useStock();
   const kept = stock.data?.find((each) => each.id === linkedTo(node));
   const source = kept?.node as NodeBody | undefined;
-  const bands = new Set(columnsOf(page).map((band) => band.id));
   const departures = Object.keys(node.values).filter((each) => each !== 'linkedTo');
   const labels = new Map(settingsOf(catalogue, node.type).map((each) => [each.id, each.label]));
 
-  function separate() {
-    if (!source || !chosen.parent) return;
-    const own = fresh(source, bands);
-    const { linkedTo: _, ...values } = node.values as Record<string, unknown>;
-    const content = { ...own, values: { ...own.values, ...values } as NodeBody['values'] };
-    session.edit([
-      { type: 'RemoveNode', node: node.id },
-      { type: 'AddNode', parent: chosen.parent.id, index: chosen.index, content },
-    ]);
-    choose(content.id);
-  }
+  const separate = useMutation({
+    mutationFn: () =>
+      ask(
+        api.GET('/api/pages/{id}/stock/copy', {
+          params: { path: { id: page.id }, query: { node: node.id } },
+        }),
+      ),
+    onSuccess: (edits) => session.edit(edits),
+  });
   const shown = settingsOf(catalogue, node.type)
     .filter((each) => OWN.has(each.id))
     .map((each) => ({
@@ -68,10 +66,11 @@ export function Linked({ node }: { readonly node: NodeBody }) {
           </Link>
         )}
         {source && (
-          <button type="button" className="btn btn-ghost btn-sm" onClick={separate}>
+          <button type="button" className="btn btn-ghost btn-sm" onClick={() => separate.mutate()}>
             Make it a copy
           </button>
         )}
+        {separate.isError && <p className="text-error">{separate.error.message}</p>}
       </div>
       {kept && <Form key={node.id} node={node} settings={shown} />}
     </div>

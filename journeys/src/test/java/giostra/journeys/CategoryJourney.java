@@ -37,6 +37,15 @@ class CategoryJourney {
         .click();
   }
 
+  /** Waits until the dialog lists these, as they are saved. */
+  private static void listed(Page page, String... names) {
+    for (int i = 0; i < names.length; i++) {
+      assertThat(page.locator(".categories li input").nth(i))
+          .hasAttribute("aria-label", "Name of " + names[i]);
+    }
+    assertThat(page.locator(".categories li")).hasCount(names.length);
+  }
+
   @Test
   void categoriesAreRenamedOrderedAndDeleted(Api api, Page page) {
     Document demo = api.document(Api.DEMO);
@@ -50,29 +59,32 @@ class CategoryJourney {
     Locator name = page.getByLabel("Name of Tickets");
     name.fill("Entry");
     name.press("Enter");
-    bench.saved();
+    listed(page, "Entry", "Getting here", "Access");
     assertThat(Categories.of(questions(api, id)))
         .containsExactly("Entry", "Getting here", "Access");
     assertThat(counted(questions(api, id)).get("Entry")).isEqualTo(counts.get("Tickets"));
 
     press(page, "Move Access up");
-    bench.saved();
+    listed(page, "Entry", "Access", "Getting here");
     assertThat(Categories.of(questions(api, id)))
         .containsExactly("Entry", "Access", "Getting here");
 
     press(page, "Delete Access");
     page.getByLabel("Its questions go to").selectOption("Getting here");
-    bench.saved();
+    listed(page, "Entry", "Getting here");
     assertThat(Categories.of(questions(api, id))).containsExactly("Entry", "Getting here");
     assertThat(counted(questions(api, id)).get("Getting here"))
         .isEqualTo(counts.getOrDefault("Getting here", 0L) + counts.getOrDefault("Access", 0L));
 
     page.getByLabel("Name of a new category").fill("Weather");
     page.getByLabel("Name of a new category").press("Enter");
-    bench.saved();
-    assertThat(page.getByLabel("Name of Weather")).isVisible();
+    listed(page, "Entry", "Getting here", "Weather");
+    page.getByLabel("Name of a new category").fill("Entry");
+    page.getByLabel("Name of a new category").press("Enter");
+    assertThat(page.getByRole(AriaRole.ALERT))
+        .hasText("Name of a category is Entry; it must be one that there is not yet");
     press(page, "Delete Weather");
-    bench.saved();
+    listed(page, "Entry", "Getting here");
     press(page, "Done");
 
     // One step of undo brings the questions back to where they were.

@@ -6,7 +6,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import giostra.core.band.Length;
 import giostra.core.band.Values;
+import giostra.core.layout.Resolution;
+import giostra.core.page.AccordionSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Item;
@@ -109,7 +112,16 @@ class StockJourney {
     button(page, "Make it a copy").click();
     bench.saved();
     assertThat(api.document(other).pieces()).filteredOn(Linking::linked).hasSize(1);
-    assertThat(api.document(other).find(linked)).isEmpty();
+    Piece copy = api.document(other).piece(linked);
+    assertThat(copy.items()).isNotEmpty();
+    assertThat(
+            Resolution.value(
+                api.document(other),
+                copy,
+                AccordionSettings.GAP,
+                api.document(other).bands().lead()))
+        .as("what departed stays")
+        .isEqualTo(Length.px(31));
   }
 
   private static final String UNIQUE =

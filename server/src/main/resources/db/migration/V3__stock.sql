@@ -3,8 +3,8 @@ create table stock (
   id text primary key,
   site_id text not null references site,
   name text not null,
-  -- where it can be edited: null when it was deleted there
-  home_page text references page,
+  -- where it was kept, and is edited while it is still there
+  home_page text not null references page,
   home_node text not null,
   node jsonb not null,
   created_at timestamptz not null

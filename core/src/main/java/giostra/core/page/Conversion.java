@@ -35,12 +35,7 @@ public record Conversion(List<Edit> edits, List<String> unfit) {
     var unfit = new ArrayList<String>();
     Piece converted = kind.piece(piece.id(), values(piece, kind, unfit), piece.items());
     fields(piece, converted, unfit);
-    List<Node> path = document.path(piece.id());
-    Node parent = path.get(path.size() - 2);
-    int index = parent.children().indexOf(piece);
-    return new Conversion(
-        List.of(new Edit.RemoveNode(piece.id()), new Edit.AddNode(parent.id(), index, converted)),
-        unfit);
+    return new Conversion(Edits.replacing(document, converted), unfit);
   }
 
   private static Values values(Piece piece, NodeType kind, List<String> unfit) {

@@ -70,6 +70,14 @@ public final class Edits {
     };
   }
 
+  /** The edits that put a node in the place of the one that has its id. */
+  public static List<Edit> replacing(Document document, Node by) {
+    List<Node> path = document.path(by.id());
+    Node parent = path.get(path.size() - 2);
+    int index = parent.children().indexOf(path.getLast());
+    return List.of(new Edit.RemoveNode(by.id()), new Edit.AddNode(parent.id(), index, by));
+  }
+
   /**
    * What an edit touches, as paths: {@code node/setting/band}, or {@code node/} for all of a node.
    * Edits that touch different paths can be applied in either order.

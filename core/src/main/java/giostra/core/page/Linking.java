@@ -3,6 +3,7 @@ package giostra.core.page;
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
 import giostra.core.band.Kind;
+import giostra.core.band.Refused;
 import giostra.core.band.Setting;
 import giostra.core.band.Values;
 import java.util.ArrayList;
@@ -13,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.UnaryOperator;
 
 /**
  * Pieces and sections that are kept on the site once and put in elsewhere: a linked one has no
@@ -78,22 +80,52 @@ public final class Linking {
     return all;
   }
 
+  /**
+   * The edits that make of a linked node one that has its own content, which is what it shows now.
+   * What is linked to within it stays linked.
+   *
+   * @throws Refused when it is not linked, or what it is linked to is not there
+   */
+  public static List<Edit> separated(Document document, String id, Stock stock) {
+    var linking = new Linking(document.bands(), stock);
+    Node node = document.node(id);
+    if (!linked(node)) {
+      throw new Refused("Node", id, "linked to something that is kept");
+    }
+    Node source =
+        linking
+            .source(node)
+            .orElseThrow(() ->
+                new Refused(LINKED_TO.label(), node.values().get(LINKED_TO), "something kept"));
+    Node whole = linking.put(node, source, own -> own);
+    return Edits.replacing(document, whole.with(whole.values().with(LINKED_TO, Values.ALL, null)));
+  }
+
   private Node expanded(Node node, Set<String> within) {
     String id = node.values().get(LINKED_TO);
-    Optional<Node> source = within.contains(id) ? Optional.empty() : stock.find(id);
-    boolean fits =
-        source.filter(found -> found instanceof Section == node instanceof Section).isPresent();
-    if (!fits || within.size() >= DEEPEST) {
+    Optional<Node> source = source(node);
+    if (source.isEmpty() || within.contains(id) || within.size() >= DEEPEST) {
       return node;
     }
     Set<String> inside = new LinkedHashSet<>(within);
     inside.add(id);
-    Node found = source.orElseThrow();
-    Values values = over(bare(found.values()), node.values(), found.type());
-    return found.type().make(node.id(), values, inside(node.id(), found.children(), inside));
+    return put(node, source.get(), own -> linked(own) ? expanded(own, inside) : own);
   }
 
-  private List<Node> inside(String instance, List<? extends Node> children, Set<String> within) {
+  /** What a node is linked to, where that is still there and is of a kind with it. */
+  private Optional<Node> source(Node node) {
+    return stock
+        .find(node.values().get(LINKED_TO))
+        .filter(found -> found instanceof Section == node instanceof Section);
+  }
+
+  private Node put(Node node, Node source, UnaryOperator<Node> each) {
+    Values values = over(bare(source.values()), node.values(), source.type());
+    return source.type().make(node.id(), values, inside(node.id(), source.children(), each));
+  }
+
+  private List<Node> inside(
+      String instance, List<? extends Node> children, UnaryOperator<Node> each) {
     var all = new ArrayList<Node>();
     for (Node child : children) {
       Node own =
@@ -102,8 +134,8 @@ public final class Linking {
               .make(
                   id(instance, child.id()),
                   bare(child.values()),
-                  inside(instance, child.children(), within));
-      all.add(linked(own) ? expanded(own, within) : own);
+                  inside(instance, child.children(), each));
+      all.add(each.apply(own));
     }
     return all;
   }

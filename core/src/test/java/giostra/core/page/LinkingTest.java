@@ -1,6 +1,7 @@
 package giostra.core.page;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import giostra.core.band.Length;
 import giostra.core.band.Values;
@@ -100,6 +101,38 @@ class LinkingTest {
     assertThat(Categories.of((Piece.Accordion) whole.piece("about-tickets")))
         .containsExactly("Tickets");
     assertThat(Categories.of((Piece.Accordion) whole.piece("questions")).size()).isGreaterThan(1);
+  }
+
+  @Test
+  void madeACopyItShowsWhatItShowedAndFollowsNoMore() {
+    Values own =
+        linked("walks")
+            .with(TrackSettings.IN_VIEW, "tablet", 2)
+            .with(TrackSettings.GAP, "desktop", Length.px(50));
+    Document page =
+        with(
+            holding("s1", new Piece.Carousel("walks-again", own, List.of())),
+            new Section("s2", linked("all-houses"), List.of()));
+    for (String id : List.of("walks-again", "s2")) {
+      Edits.Applied there = Edits.apply(page, Linking.separated(page, id, stock));
+      assertThat(Linking.linked(there.document().node(id))).isFalse();
+      assertThat(html(Linking.expanded(there.document(), stock)))
+          .isEqualTo(html(Linking.expanded(page, stock)));
+      assertThat(Edits.apply(there.document(), there.inverse()).document()).isEqualTo(page);
+    }
+  }
+
+  private static String html(Document document) {
+    return Compiler.compile(document, Shipped.scriptsOnly()).html();
+  }
+
+  @Test
+  void onlyWhatIsLinkedToSomethingThereCanBeMadeACopy() {
+    Document page = with(holding("s1", new Piece.Carousel("lost", linked("nothing"), List.of())));
+    assertThatThrownBy(() -> Linking.separated(page, "lost", stock))
+        .hasMessageContaining("is nothing; it must be something kept");
+    assertThatThrownBy(() -> Linking.separated(page, "houses", stock))
+        .hasMessageContaining("linked to something");
   }
 
   @Test

@@ -3,10 +3,10 @@ package giostra.server.page;
 import giostra.core.band.Bands;
 import giostra.core.band.Require;
 import giostra.core.band.Viewport;
-import giostra.core.layout.GridBand;
+import giostra.core.layout.GridReading;
 import giostra.core.layout.Heights;
 import giostra.core.layout.PictureSizes;
-import giostra.core.layout.TabsBand;
+import giostra.core.layout.TabsReading;
 import giostra.core.layout.TrackReading;
 import giostra.core.page.Document;
 import giostra.core.page.Piece;
@@ -52,14 +52,6 @@ class ReadingController {
       List<TabsReading> tabs,
       List<HeightReading> heights) {}
 
-  /** Items in rows. */
-  record GridReading(
-      String piece, int columns, int rows, double item, double gap, List<Integer> dividers) {}
-
-  /** Tabs. */
-  record TabsReading(
-      String piece, boolean folds, String side, int columns, double head, int headingRows) {}
-
   /** A part of an item. */
   record HeightReading(String piece, String item, String part, double width, double height) {}
 
@@ -86,44 +78,12 @@ class ReadingController {
       switch (piece) {
         case Piece.Tracked track -> all.tracks().add(TrackReading.of(document, track, viewport));
         case Piece.FlipBoxes _, Piece.Counters _ ->
-            all.grids().add(grid(document, piece, viewport));
-        case Piece.Tabs tabs ->
-            all.tabs().add(tabs(document, tabs, heights.headingRows(width), viewport));
+            all.grids().add(GridReading.of(document, piece, viewport));
+        case Piece.Tabs tabs -> all.tabs().add(TabsReading.of(document, tabs, heights, viewport));
         case Piece.Accordion _ -> {}
       }
     }
     return all;
-  }
-
-  private static GridReading grid(Document document, Piece piece, Viewport viewport) {
-    GridBand in =
-        GridBand.of(document, piece, viewport.scrollbar()).stream()
-            .filter(b -> b.band().holds(viewport.width()))
-            .findFirst()
-            .orElseThrow();
-    return new GridReading(
-        piece.id(),
-        in.grid().columns(),
-        in.grid().rows(),
-        in.item().at(viewport.width()),
-        in.gap().in(in.outer().at(viewport.width())),
-        in.grid().dividers());
-  }
-
-  private static TabsReading tabs(
-      Document document, Piece.Tabs piece, int headingRows, Viewport viewport) {
-    TabsBand in =
-        TabsBand.of(document, piece, viewport.scrollbar()).stream()
-            .filter(b -> b.band().holds(viewport.width()))
-            .findFirst()
-            .orElseThrow();
-    return new TabsReading(
-        piece.id(),
-        in.folds(),
-        word(in.side()),
-        in.grid().columns(),
-        in.head().at(viewport.width()),
-        headingRows);
   }
 
   private static String word(Enum<?> constant) {

@@ -1,5 +1,7 @@
 package giostra.server.page;
 
+import giostra.core.layout.GridReading;
+import giostra.core.layout.TabsReading;
 import giostra.core.layout.TrackReading;
 import giostra.core.snag.NoEffect;
 import giostra.server.icon.IconSet;
@@ -30,11 +32,14 @@ class RequiredFields implements OpenApiCustomizer {
             MediaService.class,
             IconSet.class,
             ReadingController.class,
-            StockController.class)
+            StockController.class,
+            CategoryController.class)
         .flatMap(owner -> Arrays.stream(owner.getDeclaredClasses()))
         .filter(Class::isRecord)
         .forEach(RequiredFields::note);
     note(TrackReading.class);
+    note(GridReading.class);
+    note(TabsReading.class);
     note(NoEffect.class);
   }
 

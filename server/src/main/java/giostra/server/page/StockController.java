@@ -1,10 +1,13 @@
 package giostra.server.page;
 
 import giostra.core.band.Refused;
+import giostra.core.format.EditJson;
 import giostra.core.page.Linking;
 import giostra.core.page.PageSettings;
 import giostra.server.stock.StockService;
+import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -13,6 +16,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
@@ -80,6 +84,16 @@ class StockController {
     StockService.Kept kept =
         stock.keep(head.siteId(), id, head.document(), body.node(), body.name());
     return reply(kept, pages.pages(head.siteId()));
+  }
+
+  /** The edits that make of a linked node one that has its own content. */
+  @GetMapping("/api/pages/{id}/stock/copy")
+  @ApiResponse(
+      responseCode = "200",
+      content = @Content(schema = @Schema(implementation = Bodies.EditBody[].class)))
+  JsonNode copy(@PathVariable String id, @RequestParam String node) {
+    PageService.Head head = pages.head(id);
+    return EditJson.write(stock.separated(head.siteId(), head.document(), node));
   }
 
   /**

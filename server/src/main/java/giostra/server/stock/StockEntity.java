@@ -7,7 +7,6 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
-import org.jspecify.annotations.Nullable;
 
 @Entity
 @Table(name = "stock")
@@ -20,7 +19,7 @@ class StockEntity {
   String name = "";
 
   @Column(name = "home_page")
-  @Nullable String homePage;
+  String homePage = "";
 
   @Column(name = "home_node")
   String homeNode = "";

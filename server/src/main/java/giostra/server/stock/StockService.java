@@ -4,6 +4,7 @@ import giostra.core.band.Bands;
 import giostra.core.band.Refused;
 import giostra.core.format.DocumentJson;
 import giostra.core.page.Document;
+import giostra.core.page.Edit;
 import giostra.core.page.Linking;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
@@ -14,7 +15,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -37,11 +37,10 @@ public class StockService {
   /**
    * Something that is kept.
    *
-   * @param homePage id of the page where it is edited; none when it was deleted there
+   * @param homePage id of the page where it was kept, which may not have it any more
    * @param node as it is now
    */
-  public record Kept(
-      String id, String name, @Nullable String homePage, String homeNode, JsonNode node) {}
+  public record Kept(String id, String name, String homePage, String homeNode, JsonNode node) {}
 
   /** What is kept on a site, oldest first. */
   @Transactional(readOnly = true)
@@ -103,33 +102,37 @@ public class StockService {
     rows.delete(rows.findById(id).orElseThrow(() -> new Gone("kept piece", id)));
   }
 
-  /** After a page has changed: what has its home there is remembered as it is now. */
+  /**
+   * After a page has changed: what has its home there is remembered as it is now. What was deleted
+   * there stays as it last was, and follows again when undo brings it back.
+   */
   @Transactional
   public void follow(String pageId, Document document) {
     for (StockEntity row : rows.findByHomePage(pageId)) {
-      Optional<Node> now = document.find(row.homeNode);
-      if (now.isEmpty()) {
-        // Undo may bring it back: the page is forgotten only when it is asked for elsewhere.
-        continue;
-      }
-      String json = DocumentJson.write(now.get()).toString();
-      if (!json.equals(row.node)) {
-        row.node = json;
-      }
+      document.find(row.homeNode).ifPresent(now -> row.node = DocumentJson.write(now).toString());
     }
   }
 
   /** A page with what it links to put in. */
   @Transactional(readOnly = true)
   public Document expanded(String siteId, Document document) {
-    if (document.nodes().noneMatch(Linking::linked)) {
-      return document;
-    }
+    return document.nodes().noneMatch(Linking::linked)
+        ? document
+        : Linking.expanded(document, stock(siteId, document.bands()));
+  }
+
+  /** The edits that make of a linked node one with its own content, {@link Linking#separated}. */
+  @Transactional(readOnly = true)
+  public List<Edit> separated(String siteId, Document document, String node) {
+    return Linking.separated(document, node, stock(siteId, document.bands()));
+  }
+
+  private Linking.Stock stock(String siteId, Bands bands) {
     var found = new HashMap<String, Node>();
     for (StockEntity row : rows.findBySiteIdOrderByCreatedAt(siteId)) {
-      found.put(row.id, node(row, document.bands()));
+      found.put(row.id, node(row, bands));
     }
-    return Linking.expanded(document, id -> Optional.ofNullable(found.get(id)));
+    return id -> Optional.ofNullable(found.get(id));
   }
 
   /** As it was remembered, less what was said for bands that are gone since. */

@@ -9,6 +9,7 @@ import giostra.core.testing.RandomDocuments;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -177,6 +178,32 @@ class PageApiTest {
     assertThat(all.path("tabs").path(0).path("folds").asBoolean()).isFalse();
     assertThat(all.path("heights").size()).isGreaterThan(40);
     assertThat(api.get("/api/pages/" + Api.DEMO + "/readings?width=12").status()).isEqualTo(422);
+  }
+
+  @Test
+  void categoriesAreChangedByEditsThatTheServerWorksOut(Api api) {
+    String page = api.newPage(api.document(Api.DEMO));
+    String categories = "/api/pages/" + page + "/categories";
+    var before = api.get(categories + "?piece=questions").json();
+    assertThat(before.valueStream().map(each -> each.path("name").asString()))
+        .containsExactly("Tickets", "Getting here", "Access");
+    var edits =
+        api.get(categories + "/edits?piece=questions&change=DELETE&name=Access&to=Tickets").json();
+    assertThat(api.post("/api/pages/" + page + "/edits", Map.of("revision", 0, "edits", edits)))
+        .extracting(Api.Answer::status)
+        .isEqualTo(200);
+    var after = api.get(categories + "?piece=questions").json();
+    assertThat(after.path(0).path("questions").asInt())
+        .isEqualTo(
+            before.path(0).path("questions").asInt() + before.path(2).path("questions").asInt());
+    String refusal = categories + "/edits?piece=questions&change=";
+    assertThat(api.get(refusal + "RENAME&name=Nothing&to=Else").text())
+        .contains("must be one of Tickets, Getting here");
+    assertThat(api.get(refusal + "MOVE&name=Tickets&to=top").text())
+        .contains("is top; it must be a whole number");
+    assertThat(api.get(refusal + "SWAP&name=Tickets").status()).isEqualTo(400);
+    assertThat(api.get(categories + "?piece=houses").text())
+        .contains("is houses; it must be an accordion");
   }
 
   @Test

@@ -95,6 +95,17 @@ class StockApiTest {
   }
 
   @Test
+  void madeACopyItFollowsNoMore(Api api) {
+    Two two = two(api, "Copying");
+    String address = "/api/pages/" + two.other() + "/stock/copy?node=";
+    var edits = api.get(address + "a").json();
+    api.post("/api/pages/" + two.other() + "/edits", Map.of("revision", 0, "edits", edits));
+    api.edit(two.home(), 0, new Edit.SetValue("first", "heading", Values.ALL, "Changed"));
+    assertThat(count(shown(api, two.other()), "Where is the gate?")).isEqualTo(1);
+    assertThat(api.get(address + "a").text()).contains("must be linked to something");
+  }
+
+  @Test
   void aReleaseStaysWhatItWas(Api api) {
     Two two = two(api, "Released");
     String address = api.publish(two.other()).replace(api.at(""), "");
