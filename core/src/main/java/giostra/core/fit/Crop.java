@@ -1,5 +1,6 @@
 package giostra.core.fit;
 
+import giostra.core.band.Aspect;
 import giostra.core.band.Focus;
 import giostra.core.band.Require;
 
@@ -74,7 +75,7 @@ public record Crop(
   public record Part(double x, double y, double width, double height) {}
 
   /** How wide a picture is drawn that covers a box so wide and high, as a multiple of its width. */
-  public static double covering(double boxRatio, double width, double height) {
-    return Math.max(1, width / height / boxRatio);
+  public static double covering(Aspect box, Aspect picture) {
+    return Math.max(1, picture.ratio() / box.ratio());
   }
 }

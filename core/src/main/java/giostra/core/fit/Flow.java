@@ -1,5 +1,6 @@
 package giostra.core.fit;
 
+import giostra.core.band.Aspect;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -28,8 +29,8 @@ public interface Flow {
   }
 
   /** A picture that fills the width. */
-  static Flow ratio(double wide, double high) {
-    return (width, _) -> width * high / wide;
+  static Flow ratio(Aspect aspect) {
+    return (width, _) -> width * aspect.high() / aspect.wide();
   }
 
   /** One under the other. */

@@ -18,6 +18,9 @@ public record Screen(double width, double height, Consumer<Fitted> seen) {
    */
   public record Fitted(TextFit text, double width, int lines) {}
 
+  /** The height, in px, of a screen that nothing is known of: shares of it are taken of this. */
+  public static final double USUAL_HEIGHT = 800;
+
   /** A screen that nobody listens at. */
   public Screen(double width, double height) {
     this(width, height, _ -> {});

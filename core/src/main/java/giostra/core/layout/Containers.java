@@ -57,7 +57,10 @@ public final class Containers {
       switch (path.get(i)) {
         case Section section -> room = whole ? screen : content(document, section, band, screen);
         case Block.Columns columns -> room = column(document, columns, child, band, room);
-        case Piece piece -> room = panel(document, piece, band, room);
+        case Piece piece -> {
+          Length width = Resolution.value(document, piece, PieceSettings.WIDTH, band);
+          room = panel(document, piece, band, narrowed(room, width));
+        }
         case Node _ -> {}
       }
     }
@@ -80,9 +83,12 @@ public final class Containers {
     return room.min(room.through(Line.of(width)));
   }
 
-  /** The room in a panel of tabs or of an accordion; other pieces have no panels. */
-  private static Piecewise panel(Document document, Piece piece, Band band, Piecewise room) {
-    Piecewise outer = narrowed(room, Resolution.value(document, piece, PieceSettings.WIDTH, band));
+  /**
+   * The room in a panel of tabs or of an accordion; other pieces have no panels.
+   *
+   * @param outer width of the piece
+   */
+  static Piecewise panel(Document document, Piece piece, Band band, Piecewise outer) {
     return switch (piece) {
       case Piece.Tabs tabs -> {
         Piecewise beside = TabsBand.beside(document, tabs, band, outer);

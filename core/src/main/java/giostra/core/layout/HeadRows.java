@@ -33,7 +33,7 @@ public record HeadRows(double from, double below, List<Integer> ends) {
     List<Item> items = flows.shown(piece);
     var widths = new ArrayList<Double>();
     for (int i = 0; i < items.size(); i++) {
-      widths.add(flows.items().tab(piece, items.get(i), i).natural(screen));
+      widths.add(flows.panels().tab(piece, items.get(i), i).natural(screen));
     }
     Length gap = Resolution.value(document, piece, TabsSettings.HEADS_GAP, in.band());
     var all = new ArrayList<HeadRows>();

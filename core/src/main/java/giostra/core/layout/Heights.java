@@ -20,7 +20,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntPredicate;
 
@@ -56,11 +55,7 @@ public final class Heights {
 
   /** A piece in one band. */
   private record InBand(
-      Band band,
-      BlockFlows flows,
-      Piecewise outer,
-      List<Measured> parts,
-      Optional<TabsBand> tabs) {}
+      Band band, Piecewise outer, List<Measured> parts, PanelFlows.HeadRowCount rows) {}
 
   private final Document document;
   private final Piece piece;
@@ -99,12 +94,11 @@ public final class Heights {
     Piecewise outer = Containers.outer(document, piece, band, scrollbar);
     return new InBand(
         band,
-        flows,
         outer,
         measured(document, piece, flows, band, outer, scrollbar),
         piece instanceof Piece.Tabs tabs
-            ? Optional.of(TabsBand.in(document, tabs, band, scrollbar))
-            : Optional.empty());
+            ? flows.panels().headingRows(tabs, TabsBand.in(document, tabs, band, scrollbar))
+            : (_, _) -> 1);
   }
 
   private static List<Measured> measured(
@@ -120,11 +114,13 @@ public final class Heights {
     switch (piece) {
       case Piece.Carousel carousel -> {
         Piecewise room = TrackLayout.in(document, carousel, band, scrollbar).itemWidth();
-        items.forEach(i -> all.add(new Measured(i, Part.CARD, flows.card(carousel, i), room)));
+        items.forEach(
+            i -> all.add(new Measured(i, Part.CARD, blocks.tracks().card(carousel, i), room)));
       }
       case Piece.Slider slider -> {
         Piecewise room = TrackLayout.in(document, slider, band, scrollbar).itemWidth();
-        items.forEach(i -> all.add(new Measured(i, Part.SLIDE, flows.slide(slider, i), room)));
+        items.forEach(
+            i -> all.add(new Measured(i, Part.SLIDE, blocks.tracks().slide(slider, i), room)));
       }
       case Piece.FlipBoxes boxes -> {
         Piecewise room = GridBand.in(document, boxes, band, scrollbar).item();
@@ -142,15 +138,15 @@ public final class Heights {
         Piecewise room = TabsBand.beside(document, tabs, band, outer);
         for (Item i : items) {
           if (!tabs.values().get(TabsSettings.HEADS_HIDDEN)) {
-            all.add(heading(blocks, flows, tabs, in, i, items.indexOf(i), outer));
+            all.add(heading(blocks, tabs, in, i, items.indexOf(i), outer));
           }
-          all.add(new Measured(i, Part.PANEL, flows.panel((Piece) tabs, i), room));
+          all.add(new Measured(i, Part.PANEL, blocks.panels().panel((Piece) tabs, i), room));
         }
       }
       case Piece.Accordion accordion -> {
         for (Item i : items) {
-          all.add(new Measured(i, Part.HEADING, blocks.question(accordion, i), outer));
-          all.add(new Measured(i, Part.PANEL, flows.panel((Piece) accordion, i), outer));
+          all.add(new Measured(i, Part.HEADING, blocks.panels().question(accordion, i), outer));
+          all.add(new Measured(i, Part.PANEL, blocks.panels().panel((Piece) accordion, i), outer));
         }
       }
     }
@@ -159,17 +155,11 @@ public final class Heights {
 
   /** Headings of natural width are as wide as their words, whatever the room. */
   private static Measured heading(
-      BlockFlows blocks,
-      ItemFlows flows,
-      Piece.Tabs tabs,
-      TabsBand in,
-      Item item,
-      int place,
-      Piecewise outer) {
+      BlockFlows blocks, Piece.Tabs tabs, TabsBand in, Item item, int place, Piecewise outer) {
     if (in.folds()) {
-      return new Measured(item, Part.HEADING, blocks.folded(tabs, item), outer);
+      return new Measured(item, Part.HEADING, blocks.panels().folded(tabs, item), outer);
     }
-    ItemFlows.Head head = flows.tab(tabs, item, place);
+    PanelFlows.Head head = blocks.panels().tab(tabs, item, place);
     boolean row = in.side() == HeadsSide.ABOVE || in.side() == HeadsSide.BELOW;
     Flow own = head.flow();
     Flow flow =
@@ -347,14 +337,7 @@ public final class Heights {
    */
   public int headingRows(double viewportPx) {
     InBand in = at(bands, viewportPx);
-    return piece instanceof Piece.Tabs tabs
-        ? in.flows()
-            .headingRows(
-                tabs,
-                in.tabs().orElseThrow(),
-                in.outer().at(viewportPx),
-                new Screen(viewportPx, screenHeight))
-        : 1;
+    return in.rows().in(in.outer().at(viewportPx), new Screen(viewportPx, screenHeight));
   }
 
   private static InBand at(List<InBand> bands, double viewportPx) {

@@ -6,6 +6,7 @@ import giostra.core.band.Length;
 import giostra.core.band.Setting;
 import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
+import giostra.core.fit.Screen;
 import giostra.core.fit.Suggestion;
 import giostra.core.page.Document;
 import giostra.core.page.GridSettings;
@@ -101,19 +102,18 @@ public record ItemWidths(
 
   /**
    * The least height of a slide: what a slider's plot answers, since a slide is as wide as there is
-   * room. A share of the screen is that of one {@value #SCREEN} px high.
+   * room. A share of the screen is that of one usual height.
    */
   private static Piecewise slideHeight(Document document, Piece.Slider slider, TrackBand b) {
     Height height = Resolution.value(document, slider, SliderSettings.HEIGHT, b.band());
     Line line =
         switch (height) {
           case Height.Ratio(var wide, var high) -> new Line(high / wide, 0);
-          case Height.Auto _, Height.Fixed _, Height.Screen _ -> new Line(0, height.px(0, SCREEN));
+          case Height.Auto _, Height.Fixed _, Height.Screen _ ->
+              new Line(0, height.px(0, Screen.USUAL_HEIGHT));
         };
     return b.outer().through(line);
   }
-
-  private static final double SCREEN = 800;
 
   private static ItemWidths tabs(Document document, Piece.Tabs piece, double scrollbar) {
     List<InBand> bands =

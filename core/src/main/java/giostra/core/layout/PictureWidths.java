@@ -1,5 +1,6 @@
 package giostra.core.layout;
 
+import giostra.core.band.Aspect;
 import giostra.core.band.Band;
 import giostra.core.band.Length;
 import giostra.core.band.Setting;
@@ -9,16 +10,15 @@ import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
 import giostra.core.fit.Screen;
 import giostra.core.layout.PictureSizes.Size;
-import giostra.core.page.AccordionSettings;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.CarouselSettings;
 import giostra.core.page.CarouselSettings.Card;
-import giostra.core.page.CarouselSettings.PictureShape;
 import giostra.core.page.Document;
 import giostra.core.page.FlipSettings;
 import giostra.core.page.Item;
 import giostra.core.page.Node;
+import giostra.core.page.PanelSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
@@ -26,7 +26,9 @@ import giostra.core.page.SectionSettings.Extent;
 import giostra.core.page.SliderSettings;
 import giostra.core.page.SliderSettings.PictureSide;
 import giostra.core.page.SliderSettings.PictureUse;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * How wide pictures are drawn, whole and before they are cut to their box, as a function of the
@@ -35,26 +37,47 @@ import java.util.List;
  */
 public final class PictureWidths {
   private static final double BORDERS = 2;
-  private static final double SCREEN = 800;
   private static final int SAMPLES = 5;
 
   private final Document document;
   private final Band band;
   private final PictureSizes pictures;
 
-  /** Of one document in one band, without a scrollbar. */
-  public PictureWidths(Document document, Band band, PictureSizes pictures) {
+  /** Heights of pieces, measured once for all bands. */
+  private final Map<String, Heights> heights;
+
+  private PictureWidths(
+      Document document, Band band, PictureSizes pictures, Map<String, Heights> heights) {
     this.document = document;
     this.band = band;
     this.pictures = pictures;
+    this.heights = heights;
+  }
+
+  /** Of one document in each of its bands, without a scrollbar. */
+  public static List<PictureWidths> of(Document document, PictureSizes pictures) {
+    var heights = new HashMap<String, Heights>();
+    return document.bands().all().stream()
+        .map(band -> new PictureWidths(document, band, pictures, heights))
+        .toList();
+  }
+
+  /** The band that they are of. */
+  public Band band() {
+    return band;
+  }
+
+  private Heights heights(Piece piece) {
+    return heights.computeIfAbsent(
+        piece.id(), _ -> Heights.of(document, piece, pictures, 0, Screen.USUAL_HEIGHT));
   }
 
   private <T> T value(Node node, Setting<T> setting) {
     return Resolution.value(document, node, setting, band);
   }
 
-  private static Piecewise covering(Piecewise room, double boxRatio, Size size) {
-    return room.through(new Line(Crop.covering(boxRatio, size.width(), size.height()), 0));
+  private static Piecewise covering(Piecewise room, Aspect box, Size size) {
+    return room.through(new Line(Crop.covering(box, size.aspect()), 0));
   }
 
   /** The same width at every viewport. */
@@ -66,12 +89,10 @@ public final class PictureWidths {
   /** A picture that stands by itself. */
   public Piecewise block(Block.Picture picture, Size size) {
     Piecewise room = Containers.room(document, picture.id(), Extent.MEASURE, band, 0);
-    return switch (value(picture, BlockSettings.SHAPE)) {
-      case AS_IS -> room;
-      case WIDE -> covering(room, 16.0 / 9, size);
-      case SQUARE -> covering(room, 1, size);
-      case TALL -> covering(room, 4.0 / 5, size);
-    };
+    return value(picture, BlockSettings.SHAPE)
+        .aspect()
+        .map(box -> covering(room, box, size))
+        .orElse(room);
   }
 
   /** A picture among the words of a block or of an item: no wider than it is. */
@@ -90,34 +111,29 @@ public final class PictureWidths {
             .itemWidth()
             .through(new Line(1, -BORDERS))
             .through(Line.of(value(piece, CarouselSettings.PICTURE_WIDTH)));
-    return switch (value(piece, CarouselSettings.PICTURE_SHAPE)) {
-      case LANDSCAPE -> covering(shot, 4.0 / 3, size);
-      case WIDE -> covering(shot, 16.0 / 9, size);
-      case SQUARE, ROUND -> covering(shot, 1, size);
-      case TALL -> covering(shot, 4.0 / 5, size);
-      case AS_IS -> shot;
-    };
+    return value(piece, CarouselSettings.PICTURE_SHAPE)
+        .aspect()
+        .map(box -> covering(shot, box, size))
+        .orElse(shot);
   }
 
   /** The portrait beside a quotation. */
   public Piecewise portrait(Piece.Carousel piece, Size size) {
-    Length asked = value(piece, CarouselSettings.PICTURE_WIDTH);
-    Length face = asked.equals(CarouselSettings.PICTURE_WIDTH.initial()) ? Length.px(56) : asked;
-    PictureShape shape = value(piece, CarouselSettings.PICTURE_SHAPE);
-    double ratio = shape == PictureShape.WIDE ? 16.0 / 9 : shape == PictureShape.TALL ? 4.0 / 5 : 1;
+    Length face = CarouselSettings.portraitWidth(value(piece, CarouselSettings.PICTURE_WIDTH));
+    Aspect shape = value(piece, CarouselSettings.PICTURE_SHAPE).portrait();
     Piecewise card = TrackLayout.in(document, piece, band, 0).itemWidth();
-    return covering(card.through(Line.of(face)).min(card), ratio, size);
+    return covering(card.through(Line.of(face)).min(card), shape, size);
   }
 
   /** The picture of a slide, under its text or beside it. */
   public Piecewise slide(Piece.Slider piece, Size size) {
     Piecewise slide = TrackLayout.in(document, piece, band, 0).itemWidth();
-    Piecewise tall = tallest(Heights.of(document, piece, pictures, 0, SCREEN), size);
+    Piecewise tall = tallest(heights(piece), size);
     if (value(piece, SliderSettings.PICTURE_USE) != PictureUse.BESIDE) {
       return slide.max(tall);
     }
     return value(piece, SliderSettings.PICTURE_SIDE) == PictureSide.ABOVE
-        ? covering(slide, 16.0 / 10, size)
+        ? covering(slide, SliderSettings.PICTURE_ABOVE, size)
         : slide.through(Line.of(value(piece, SliderSettings.PICTURE_SHARE))).max(tall);
   }
 
@@ -141,12 +157,11 @@ public final class PictureWidths {
   /** The picture of a face: it takes what the words leave of the highest box. */
   public Piecewise face(Piece.FlipBoxes piece, Size size) {
     Piecewise box = GridBand.in(document, piece, band, 0).item();
-    Heights heights = Heights.of(document, piece, pictures, 0, SCREEN);
     double most = 0;
     for (double at : samples()) {
       double tallest = value(piece, FlipSettings.LEAST_HEIGHT).constantPx();
       double words = Double.POSITIVE_INFINITY;
-      for (Heights.Reading reading : heights.at(at)) {
+      for (Heights.Reading reading : heights(piece).at(at)) {
         tallest = Math.max(tallest, reading.height());
         words = Math.min(words, reading.height() - ItemFlows.FACE_PICTURE);
       }
@@ -157,24 +172,13 @@ public final class PictureWidths {
 
   /** The picture of a panel. */
   public Piecewise panelPicture(Piece piece, Size size) {
-    return covering(panel(piece), 16.0 / 9, size);
+    return covering(panel(piece), PanelSettings.PICTURE, size);
   }
 
   private Piecewise panel(Piece piece) {
-    Piecewise outer = Containers.outer(document, piece, band, 0);
-    double padding =
-        piece instanceof Piece.Tabs || piece instanceof Piece.Accordion
-            ? value(piece, giostra.core.page.PanelSettings.PANEL_PADDING).constantPx()
-            : 0;
     return switch (piece) {
-      case Piece.Tabs tabs ->
-          TabsBand.beside(document, tabs, band, outer)
-              .through(new Line(1, -2 * padding))
-              .atLeast(0);
-      case Piece.Accordion accordion ->
-          Containers.narrowed(
-              outer.through(new Line(1, -2 * padding)).atLeast(0),
-              value(accordion, AccordionSettings.INNER));
+      case Piece.Tabs _, Piece.Accordion _ ->
+          Containers.panel(document, piece, band, Containers.outer(document, piece, band, 0));
       case Piece.Tracked track -> TrackLayout.in(document, track, band, 0).itemWidth();
       case Piece.FlipBoxes _, Piece.Counters _ -> GridBand.in(document, piece, band, 0).item();
     };
@@ -195,14 +199,14 @@ public final class PictureWidths {
               ? at
               : Containers.room(document, section.blocks().getFirst().id(), Extent.MEASURE, band, 0)
                   .at(at);
-      most = Math.max(most, content.height(room, new Screen(at, SCREEN)) + around);
+      most = Math.max(most, content.height(room, new Screen(at, Screen.USUAL_HEIGHT)) + around);
     }
     return screen.max(fixed(most * size.width() / size.height()));
   }
 
   /** The picture or thumbnail of an item that is drawn in a box of one size. */
   public Piecewise boxed(double boxWidth, double boxHeight, Size size) {
-    return fixed(boxWidth * Crop.covering(boxWidth / boxHeight, size.width(), size.height()));
+    return fixed(boxWidth * Crop.covering(new Aspect(boxWidth, boxHeight), size.aspect()));
   }
 
   /** The picture that belongs to an item of a piece, as its kind draws it. */

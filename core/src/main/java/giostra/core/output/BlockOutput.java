@@ -1,5 +1,6 @@
 package giostra.core.output;
 
+import giostra.core.band.Aspect;
 import giostra.core.band.Focus;
 import giostra.core.band.Shares;
 import giostra.core.page.Block;
@@ -99,7 +100,8 @@ final class BlockOutput {
               "lazy");
           out.close("div");
           String image = "#g-" + block.id() + ">img";
-          writing.put(image, "aspect-ratio", block, BlockSettings.SHAPE, s -> shape(s, picture));
+          writing.put(
+              image, "aspect-ratio", block, BlockSettings.SHAPE, s -> shape(s, picture).css());
           Focus focus = block.values().get(BlockSettings.FOCUS);
           if (!focus.equals(Focus.CENTER)) {
             writing.css.put(image, "object-position", _ -> focus.css());
@@ -107,13 +109,8 @@ final class BlockOutput {
         });
   }
 
-  private static String shape(Shape shape, Shipped.Picture picture) {
-    return switch (shape) {
-      case AS_IS -> picture.width() + "/" + picture.height();
-      case WIDE -> "16/9";
-      case SQUARE -> "1";
-      case TALL -> "4/5";
-    };
+  private static Aspect shape(Shape shape, Shipped.Picture picture) {
+    return shape.aspect().orElseGet(() -> Pictures.size(picture).aspect());
   }
 
   private void button(Block.Button button) {

@@ -1,5 +1,6 @@
 package giostra.core.output;
 
+import giostra.core.band.Aspect;
 import giostra.core.page.CarouselSettings;
 import giostra.core.page.CarouselSettings.Card;
 import giostra.core.page.CarouselSettings.Frame;
@@ -119,14 +120,7 @@ final class CardOutput {
         "aspect-ratio",
         piece,
         CarouselSettings.PICTURE_SHAPE,
-        shape ->
-            switch (shape) {
-              case LANDSCAPE -> "4/3";
-              case WIDE -> "16/9";
-              case SQUARE, ROUND -> "1";
-              case TALL -> "4/5";
-              case AS_IS -> "auto";
-            });
+        shape -> shape.aspect().map(Aspect::css).orElse("auto"));
     writing.put(
         id + " .g-shot",
         "border-radius",
@@ -166,7 +160,7 @@ final class CardOutput {
         "--g-face",
         piece,
         CarouselSettings.PICTURE_WIDTH,
-        w -> w.equals(CarouselSettings.PICTURE_WIDTH.initial()) ? "56px" : w.css());
+        width -> CarouselSettings.portraitWidth(width).css());
     writing.put(
         quotation + " .g-portrait",
         "border-radius",
@@ -181,12 +175,7 @@ final class CardOutput {
         "aspect-ratio",
         piece,
         CarouselSettings.PICTURE_SHAPE,
-        shape ->
-            switch (shape) {
-              case LANDSCAPE, SQUARE, ROUND, AS_IS -> "1";
-              case WIDE -> "16/9";
-              case TALL -> "4/5";
-            });
+        shape -> shape.portrait().css());
     if (piece.values().get(CarouselSettings.FRAME) == Frame.TAIL) {
       writing.put(
           quotation,

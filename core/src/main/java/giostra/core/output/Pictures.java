@@ -1,6 +1,5 @@
 package giostra.core.output;
 
-import giostra.core.band.Band;
 import giostra.core.band.Require;
 import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
@@ -8,11 +7,8 @@ import giostra.core.layout.PictureSizes;
 import giostra.core.layout.PictureWidths;
 import giostra.core.page.Document;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -27,9 +23,8 @@ final class Pictures {
   /** No screen in use has more device px for a CSS px that an eye would notice. Practice. */
   private static final int DENSEST = 3;
 
-  private final Document document;
   private final Shipped.Media media;
-  private final Map<String, PictureWidths> widths = new HashMap<>();
+  private final List<PictureWidths> widths;
 
   /** Paths of the files that the page asks for. */
   final Set<String> files = new LinkedHashSet<>();
@@ -37,12 +32,8 @@ final class Pictures {
   final Set<String> missing = new LinkedHashSet<>();
 
   Pictures(Document document, Shipped.Media media) {
-    this.document = document;
     this.media = media;
-    document
-        .bands()
-        .all()
-        .forEach(band -> widths.put(band.id(), new PictureWidths(document, band, sizes())));
+    this.widths = PictureWidths.of(document, sizes());
   }
 
   /** Their sizes, without asking for the files. */
@@ -66,11 +57,7 @@ final class Pictures {
 
   /** Attributes that let a browser take the file that fits; none where there is one file only. */
   String[] choice(Shipped.Picture picture, Function<PictureWidths, Piecewise> drawn) {
-    List<Piecewise> all =
-        document.bands().all().stream()
-            .map(Band::id)
-            .map(id -> drawn.apply(Objects.requireNonNull(widths.get(id))))
-            .toList();
+    List<Piecewise> all = widths.stream().map(drawn).toList();
     double most = all.stream().mapToDouble(Pictures::most).max().orElse(0) * DENSEST;
     double least = all.stream().mapToDouble(Piecewise::least).min().orElse(0);
     var some = new ArrayList<Shipped.Rendition>();

@@ -1,11 +1,13 @@
 package giostra.core.page;
 
+import giostra.core.band.Aspect;
 import giostra.core.band.Focus;
 import giostra.core.band.Kind;
 import giostra.core.band.Length;
 import giostra.core.band.Setting;
 import giostra.core.band.Shares;
 import java.util.List;
+import java.util.Optional;
 
 /** What can be set on plain blocks. */
 public final class BlockSettings {
@@ -21,7 +23,17 @@ public final class BlockSettings {
     AS_IS,
     WIDE,
     SQUARE,
-    TALL
+    TALL;
+
+    /** None where it is that of the picture itself. */
+    public Optional<Aspect> aspect() {
+      return switch (this) {
+        case AS_IS -> Optional.empty();
+        case WIDE -> Optional.of(new Aspect(16, 9));
+        case SQUARE -> Optional.of(Aspect.SQUARE);
+        case TALL -> Optional.of(new Aspect(4, 5));
+      };
+    }
   }
 
   public static final Setting<String> HEADING_TEXT =

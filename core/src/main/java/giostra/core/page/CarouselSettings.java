@@ -1,10 +1,12 @@
 package giostra.core.page;
 
+import giostra.core.band.Aspect;
 import giostra.core.band.Kind;
 import giostra.core.band.Length;
 import giostra.core.band.Setting;
 import giostra.core.page.BlockSettings.Side;
 import java.util.List;
+import java.util.Optional;
 
 /** What can be set on a carousel, beside {@link TrackSettings} and {@link PieceSettings}. */
 public final class CarouselSettings {
@@ -43,7 +45,26 @@ public final class CarouselSettings {
     SQUARE,
     TALL,
     ROUND,
-    AS_IS
+    AS_IS;
+
+    /** That of a card's picture; none where it is that of the picture itself. */
+    public Optional<Aspect> aspect() {
+      return switch (this) {
+        case LANDSCAPE -> Optional.of(new Aspect(4, 3));
+        case WIDE -> Optional.of(new Aspect(16, 9));
+        case SQUARE, ROUND -> Optional.of(Aspect.SQUARE);
+        case TALL -> Optional.of(new Aspect(4, 5));
+        case AS_IS -> Optional.empty();
+      };
+    }
+
+    /** That of a portrait, which is square unless it is asked to be something else. */
+    public Aspect portrait() {
+      return switch (this) {
+        case LANDSCAPE, AS_IS, SQUARE, ROUND -> Aspect.SQUARE;
+        case WIDE, TALL -> aspect().orElseThrow();
+      };
+    }
   }
 
   public static final Setting<Card> CARD =
@@ -70,6 +91,11 @@ public final class CarouselSettings {
       Setting.byBand("pictureWidth", "Picture width", new Kind.Size(24, 1200), Length.percent(100));
   public static final Setting<Side> PICTURE_PLACE =
       Setting.byBand("picturePlace", "Picture stands", new Kind.Pick<>(Side.class), Side.START);
+
+  /** How wide a portrait is: nobody has the whole card filled with one who said nothing. */
+  public static Length portraitWidth(Length pictureWidth) {
+    return pictureWidth.equals(PICTURE_WIDTH.initial()) ? Length.px(56) : pictureWidth;
+  }
 
   static final List<Setting<?>> ALL =
       PieceSettings.with(

@@ -1,5 +1,6 @@
 package giostra.core.page;
 
+import giostra.core.band.Aspect;
 import giostra.core.band.Kind;
 import giostra.core.band.Length;
 import giostra.core.band.Setting;
@@ -19,6 +20,9 @@ public final class PanelSettings {
     CLICK,
     HOVER
   }
+
+  /** Of the picture that stands over the text of a panel. */
+  public static final Aspect PICTURE = new Aspect(16, 9);
 
   public static final Setting<Trigger> TRIGGER =
       Setting.once("trigger", "Opens on", new Kind.Pick<>(Trigger.class), Trigger.CLICK);

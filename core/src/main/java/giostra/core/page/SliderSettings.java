@@ -1,5 +1,6 @@
 package giostra.core.page;
 
+import giostra.core.band.Aspect;
 import giostra.core.band.Height;
 import giostra.core.band.Kind;
 import giostra.core.band.Length;
@@ -49,6 +50,9 @@ public final class SliderSettings {
     /** Over everything on it. */
     ABOVE
   }
+
+  /** Of the picture that stands above the text of a slide. */
+  public static final Aspect PICTURE_ABOVE = new Aspect(16, 10);
 
   public static final Setting<PictureUse> PICTURE_USE =
       Setting.byBand("pictureUse", "Picture", new Kind.Pick<>(PictureUse.class), PictureUse.GROUND);

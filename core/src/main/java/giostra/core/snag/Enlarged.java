@@ -1,6 +1,5 @@
 package giostra.core.snag;
 
-import giostra.core.band.Band;
 import giostra.core.fit.Piecewise;
 import giostra.core.layout.PictureSizes;
 import giostra.core.layout.PictureWidths;
@@ -25,8 +24,7 @@ final class Enlarged {
     if (Fields.off(piece, "picture")) {
       return found;
     }
-    for (Band band : document.bands().all()) {
-      var widths = new PictureWidths(document, band, pictures);
+    for (PictureWidths widths : PictureWidths.of(document, pictures)) {
       for (Item item : piece.onShow()) {
         pictures
             .find(item.values().get(ItemSettings.PICTURE))
@@ -41,7 +39,7 @@ final class Enlarged {
                         item.id(),
                         range[0],
                         range[1],
-                        band.id(),
+                        widths.band().id(),
                         String.format(
                             Locale.ROOT,
                             "the picture, %d px wide, is enlarged %.2f times from %d to %d",

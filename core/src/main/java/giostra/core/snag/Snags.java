@@ -1,5 +1,6 @@
 package giostra.core.snag;
 
+import giostra.core.fit.Screen;
 import giostra.core.layout.Heights;
 import giostra.core.layout.PictureSizes;
 import giostra.core.page.Document;
@@ -9,9 +10,6 @@ import java.util.List;
 
 /** The whole sweep: everything that the rules find, over every whole viewport width. */
 public final class Snags {
-  /** The height of the screen that shares of it are taken of, px. */
-  public static final double SCREEN = 800;
-
   private Snags() {}
 
   /** What is found on a page, piece by piece. */
@@ -25,7 +23,7 @@ public final class Snags {
   public static List<Snag> of(
       Document document, Piece piece, PictureSizes pictures, double scrollbar) {
     var found = new ArrayList<Snag>(Narrow.of(document, piece, scrollbar));
-    Heights heights = Heights.of(document, piece, pictures, scrollbar, SCREEN);
+    Heights heights = Heights.of(document, piece, pictures, scrollbar, Screen.USUAL_HEIGHT);
     found.addAll(TextSnags.of(document, piece, heights, scrollbar));
     found.addAll(Enlarged.of(document, piece, pictures));
     return found;

@@ -21,6 +21,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -118,7 +119,12 @@ final class TextSnags {
             range[0],
             range[1],
             band.id(),
-            "headings take up to %d rows".formatted(heights.headingRows(range[0])),
+            "headings take up to %d rows"
+                .formatted(
+                    IntStream.rangeClosed(range[0], range[1])
+                        .map(heights::headingRows)
+                        .max()
+                        .orElseThrow()),
             List.of());
       }
     }

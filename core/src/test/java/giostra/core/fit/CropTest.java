@@ -2,6 +2,7 @@ package giostra.core.fit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import giostra.core.band.Aspect;
 import giostra.core.band.Focus;
 import giostra.core.fit.Crop.Fit;
 import net.jqwik.api.ForAll;
@@ -44,7 +45,7 @@ class CropTest {
     Crop.Part shown = crop.shown();
     assertThat(width * x / 100).isBetween(shown.x() - 1e-6, shown.x() + shown.width() + 1e-6);
     assertThat(height * y / 100).isBetween(shown.y() - 1e-6, shown.y() + shown.height() + 1e-6);
-    assertThat(Crop.covering(boxWidth / boxHeight, width, height) * boxWidth)
+    assertThat(Crop.covering(new Aspect(boxWidth, boxHeight), new Aspect(width, height)) * boxWidth)
         .isCloseTo(width * crop.scale(), Offset.offset(1e-6 * width * crop.scale() + 1e-6));
   }
 }

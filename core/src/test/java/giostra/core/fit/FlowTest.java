@@ -2,6 +2,7 @@ package giostra.core.fit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import giostra.core.band.Aspect;
 import giostra.core.fit.Flow.Box;
 import giostra.core.fit.Flow.Spaced;
 import java.util.List;
@@ -28,7 +29,7 @@ class FlowTest {
         Flow.stack(
             List.of(
                 new Spaced(50, Flow.fixed(10)),
-                new Spaced(8, Flow.ratio(2, 1)),
+                new Spaced(8, Flow.ratio(new Aspect(2, 1))),
                 new Spaced(0, Flow.fixed(5))));
     assertThat(height(stack, 100)).isEqualTo(10 + 8 + 50 + 5);
     assertThat(height(Flow.stack(List.of(), 20), 100)).isZero();
@@ -38,18 +39,19 @@ class FlowTest {
   @Test
   void paddingTakesFromTheWidthAndAddsToTheHeight() {
     // 200 less 2 x 20 leaves 160, at 16:9 90 high, and 2 x 20 around it.
-    assertThat(height(Flow.ratio(16, 9).padded(20), 200)).isEqualTo(130);
-    assertThat(height(Flow.ratio(1, 1).padded(80), 100)).as("no room").isEqualTo(160);
-    assertThat(height(Flow.ratio(1, 1).narrowed(new Line(0, 60)), 100)).isEqualTo(60);
-    assertThat(height(Flow.ratio(1, 1).narrowed(new Line(0.5, 0)), 100)).isEqualTo(50);
-    assertThat(height(Flow.fixed(20).atLeast(Flow.ratio(1, 1)), 100)).isEqualTo(100);
+    assertThat(height(Flow.ratio(new Aspect(16, 9)).padded(20), 200)).isEqualTo(130);
+    assertThat(height(Flow.ratio(Aspect.SQUARE).padded(80), 100)).as("no room").isEqualTo(160);
+    assertThat(height(Flow.ratio(Aspect.SQUARE).narrowed(new Line(0, 60)), 100)).isEqualTo(60);
+    assertThat(height(Flow.ratio(Aspect.SQUARE).narrowed(new Line(0.5, 0)), 100)).isEqualTo(50);
+    assertThat(height(Flow.fixed(20).atLeast(Flow.ratio(Aspect.SQUARE)), 100)).isEqualTo(100);
   }
 
   @Test
   void theHighestCounts() {
     Flow two =
         Flow.beside(
-            List.of(Flow.ratio(1, 1), Flow.fixed(70)), List.of(new Line(.25, 0), new Line(.75, 0)));
+            List.of(Flow.ratio(Aspect.SQUARE), Flow.fixed(70)),
+            List.of(new Line(.25, 0), new Line(.75, 0)));
     assertThat(height(two, 200)).isEqualTo(70);
     assertThat(height(two, 400)).isEqualTo(100);
     assertThat(height(Flow.tallest(List.of(Flow.fixed(3), Flow.fixed(9), Flow.fixed(5))), 10))
@@ -63,7 +65,8 @@ class FlowTest {
     assertThat(height(Flow.rows(five, 2, gap, false), 300)).isEqualTo(30 + 12 + 40 + 12 + 5);
     assertThat(height(Flow.rows(five, 2, gap, true), 300)).isEqualTo(3 * 40 + 2 * 12);
     // Three columns of (300 - 2 x 12) / 3 = 92.
-    Flow squares = Flow.rows(List.of(Flow.ratio(1, 1), Flow.ratio(1, 1)), 3, gap, false);
+    Flow squares =
+        Flow.rows(List.of(Flow.ratio(Aspect.SQUARE), Flow.ratio(Aspect.SQUARE)), 3, gap, false);
     assertThat(height(squares, 300)).isCloseTo(92, HAIR);
   }
 

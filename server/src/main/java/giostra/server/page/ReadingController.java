@@ -3,6 +3,7 @@ package giostra.server.page;
 import giostra.core.band.Bands;
 import giostra.core.band.Require;
 import giostra.core.band.Viewport;
+import giostra.core.fit.Screen;
 import giostra.core.layout.GridReading;
 import giostra.core.layout.Heights;
 import giostra.core.layout.PictureSizes;
@@ -11,7 +12,6 @@ import giostra.core.layout.TrackReading;
 import giostra.core.page.Document;
 import giostra.core.page.Piece;
 import giostra.core.snag.NoEffect;
-import giostra.core.snag.Snags;
 import giostra.server.media.MediaService;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -60,7 +60,7 @@ class ReadingController {
   Readings readings(
       @PathVariable String id,
       @RequestParam double width,
-      @RequestParam(defaultValue = "800") double height,
+      @RequestParam(defaultValue = "" + Screen.USUAL_HEIGHT) double height,
       @RequestParam(defaultValue = "0") double scrollbar,
       @RequestParam(defaultValue = "1") double density) {
     Require.within(Bands.NARROWEST, Bands.WIDEST, "width", width);
@@ -118,7 +118,11 @@ class ReadingController {
     PageService.Head head = pages.head(id);
     Document document = pages.shown(head);
     return Heights.of(
-            document, document.piece(piece), media.sizes(head.siteId()), scrollbar, Snags.SCREEN)
+            document,
+            document.piece(piece),
+            media.sizes(head.siteId()),
+            scrollbar,
+            Screen.USUAL_HEIGHT)
         .series()
         .stream()
         .map(line -> new SeriesReply(word(line.part()), line.highest(), line.points()))

@@ -1,0 +1,236 @@
+package giostra.core.layout;
+
+import giostra.core.band.Aspect;
+import giostra.core.band.Height;
+import giostra.core.band.Length;
+import giostra.core.fit.Flow;
+import giostra.core.fit.Flow.Spaced;
+import giostra.core.fit.Line;
+import giostra.core.fit.Screen;
+import giostra.core.page.CarouselSettings;
+import giostra.core.page.CarouselSettings.Card;
+import giostra.core.page.CarouselSettings.Frame;
+import giostra.core.page.CarouselSettings.NameLine;
+import giostra.core.page.CarouselSettings.Portrait;
+import giostra.core.page.Fields;
+import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
+import giostra.core.page.Piece;
+import giostra.core.page.SliderSettings;
+import giostra.core.page.SliderSettings.PictureSide;
+import giostra.core.page.SliderSettings.PictureUse;
+import giostra.core.page.TrackSettings.Arrows;
+import giostra.core.page.TrackSettings.Axis;
+import giostra.core.page.TrackSettings.Marks;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Sliders and carousels, their slides and cards, as they flow in one band. */
+final class TrackFlows {
+  private static final double REM = Length.ROOT_FONT_PX;
+
+  private final BlockFlows blocks;
+  private final ItemFlows items;
+  private final Locale locale;
+
+  TrackFlows(BlockFlows blocks, ItemFlows items, Locale locale) {
+    this.blocks = blocks;
+    this.items = items;
+    this.locale = locale;
+  }
+
+  Flow track(Piece.Tracked piece) {
+    TrackBand in = TrackLayout.in(blocks.document(), piece, blocks.band(), 0);
+    List<Flow> each =
+        blocks.shown(piece).stream()
+            .map(item ->
+                switch (piece) {
+                  case Piece.Slider slider -> slide(slider, item);
+                  case Piece.Carousel carousel -> card(carousel, item);
+                })
+            .toList();
+    Line room = TrackBand.besideArrows(in.arrows(), in.moves(), in.arrowDistance());
+    Flow view =
+        in.axis() == Axis.DOWN
+            ? Flow.fixed(in.trackHeight().constantPx())
+            : in.all()
+                ? Flow.rows(each, in.view(), Line.of(in.gap()), false)
+                : Flow.tallest(each).within(in.itemOfInner(), 0);
+    double arrow = in.moves() && in.arrows() == Arrows.BESIDE ? TrackBand.ARROW : 0;
+    Flow frame = view.within(room, 0).atLeast(Flow.fixed(arrow));
+    return (width, screen) -> frame.height(width, screen) + below(in, piece, width, screen);
+  }
+
+  /** Marks and arrows that stand under a track share a row. */
+  private double below(TrackBand in, Piece.Tracked piece, double width, Screen screen) {
+    if (!in.moves()) {
+      return 0;
+    }
+    double arrows =
+        in.arrows() == Arrows.BELOW ? in.arrowDistance().constantPx() + TrackBand.ARROW : 0;
+    double marks =
+        in.marks() == Marks.NONE
+            ? 0
+            : in.markDistance().constantPx() + Math.max(24, marks(in, piece).height(width, screen));
+    return Math.max(arrows, marks);
+  }
+
+  private Flow marks(TrackBand in, Piece.Tracked piece) {
+    int stops = in.stops().count();
+    return switch (in.marks()) {
+      case NONE, DOTS, TALLY, BAR -> Flow.fixed(24);
+      case THUMBNAILS ->
+          Flow.wrapping(java.util.Collections.nCopies(stops, new Flow.Box(72, 48)), 10, 10);
+      case NAMES ->
+          (width, screen) ->
+              Flow.wrapping(
+                      blocks.shown(piece).stream()
+                          .map(item -> {
+                            String name = item.values().get(ItemSettings.NAME);
+                            String words =
+                                name.isEmpty() ? item.values().get(ItemSettings.HEADING) : name;
+                            double natural = TextStyle.DOT_NAME.of(words, locale).natural(screen);
+                            return new Flow.Box(natural + 1.2 * REM, 24 + 0.6 * REM + 2);
+                          })
+                          .toList(),
+                      10,
+                      10)
+                  .height(width, screen);
+    };
+  }
+
+  Flow card(Piece.Carousel piece, Item item) {
+    return piece.values().get(CarouselSettings.CARD) == Card.QUOTATION
+        ? quotation(piece, item)
+        : pictureCard(piece, item);
+  }
+
+  private Flow pictureCard(Piece.Carousel piece, Item item) {
+    boolean bare = piece.values().get(CarouselSettings.FRAME) == Frame.NONE;
+    var parts = new ArrayList<Flow>();
+    if (items.icon(piece, item.values().get(ItemSettings.ICON))) {
+      parts.add(Flow.fixed(ItemFlows.ICON));
+    }
+    parts.addAll(items.words(piece, item, TextStyle.CARD_HEADING));
+    items.buttons(piece, item).ifPresent(parts::add);
+    double side = bare ? 0 : 1.35 * REM;
+    Flow body =
+        Flow.stack(parts, ItemFlows.PARTS).within(new Line(1, -2 * side), (1.25 + 1.4) * REM);
+    Optional<PictureSizes.Size> picture =
+        items.picture(piece, item.values().get(ItemSettings.PICTURE));
+    Flow whole = picture.map(size -> Flow.stack(List.of(shot(piece, size), body), 0)).orElse(body);
+    return whole.within(new Line(1, -ItemFlows.BORDER), ItemFlows.BORDER);
+  }
+
+  private Flow shot(Piece.Carousel piece, PictureSizes.Size size) {
+    Aspect shape =
+        blocks.value(piece, CarouselSettings.PICTURE_SHAPE).aspect().orElseGet(size::aspect);
+    return Flow.ratio(shape)
+        .within(Line.of(blocks.value(piece, CarouselSettings.PICTURE_WIDTH)), 0);
+  }
+
+  private Flow quotation(Piece.Carousel piece, Item item) {
+    Portrait side = blocks.value(piece, CarouselSettings.PORTRAIT);
+    boolean beside = side == Portrait.START || side == Portrait.END;
+    boolean named = piece.values().get(CarouselSettings.NAME_LINE) == NameLine.TEXT;
+    Frame frame = piece.values().get(CarouselSettings.FRAME);
+    boolean tailed = frame == Frame.TAIL;
+    Flow quoted =
+        Flow.stack(
+            List.of(
+                Flow.fixed(2.1 * REM),
+                items.copy(
+                    TextStyle.QUOTATION, piece, Fields.shown(piece, item, ItemSettings.TEXT))),
+            0);
+    Flow speaker = speaker(piece, item);
+    Flow words = named && speaker != Flow.NONE ? Flow.stack(List.of(quoted, speaker), REM) : quoted;
+    if (tailed) {
+      words = words.within(new Line(1, -2 * 1.5 * REM), 2 * 1.4 * REM);
+    }
+    Length face =
+        CarouselSettings.portraitWidth(blocks.value(piece, CarouselSettings.PICTURE_WIDTH));
+    boolean pictured = items.picture(piece, item.values().get(ItemSettings.PICTURE)).isPresent();
+    Aspect shape = blocks.value(piece, CarouselSettings.PICTURE_SHAPE).portrait();
+    Flow portrait = pictured ? Flow.ratio(shape) : Flow.NONE;
+    Flow foot = named ? Flow.NONE : speaker;
+    double padX = tailed ? 0 : (frame == Frame.NONE ? 0 : 1.6 * REM);
+    double padY = tailed ? 0 : (1.5 + 1.4) * REM;
+    Flow own = words;
+    double edge = tailed ? 0.3 * REM : 0;
+    Flow whole =
+        beside
+            ? (width, screen) -> {
+              double facing = Math.min(face.in(width), width);
+              double caption =
+                  Math.max(pictured ? facing : 0, named ? 0 : natural(piece, item, screen))
+                      + 2 * edge;
+              double left = Math.max(0, width - caption - 1.4 * REM);
+              double stacked =
+                  (pictured ? portrait.height(facing, screen) : 0)
+                      + foot.height(caption - 2 * edge, screen)
+                      + (pictured && foot != Flow.NONE ? 0.9 * REM : 0)
+                      + (tailed ? 0.8 * REM : 0);
+              return Math.max(own.height(left, screen), stacked);
+            }
+            : (width, screen) -> {
+              double facing = Math.min(face.in(width), width);
+              double gap = pictured && foot != Flow.NONE ? 0.9 * REM : 0;
+              double beneath = width - 2 * edge - (pictured ? facing + gap : 0);
+              double caption =
+                  Math.max(
+                          pictured ? portrait.height(facing, screen) : 0,
+                          foot.height(Math.max(1, beneath), screen))
+                      + (tailed ? 0.8 * REM : 0);
+              return own.height(width, screen) + 1.4 * REM + caption;
+            };
+    double border = ItemFlows.BORDER;
+    return whole.within(new Line(1, -2 * padX - border), padY + border);
+  }
+
+  private Flow speaker(Piece piece, Item item) {
+    var parts = new ArrayList<Flow>();
+    items.line(TextStyle.NAME, Fields.shown(piece, item, ItemSettings.NAME)).ifPresent(parts::add);
+    items.line(TextStyle.ROLE, Fields.shown(piece, item, ItemSettings.ROLE)).ifPresent(parts::add);
+    return parts.isEmpty() ? Flow.NONE : Flow.stack(parts, 0);
+  }
+
+  private double natural(Piece piece, Item item, Screen screen) {
+    double name =
+        items
+            .line(TextStyle.NAME, Fields.shown(piece, item, ItemSettings.NAME))
+            .map(text -> text.natural(screen))
+            .orElse(0.0);
+    double role =
+        items
+            .line(TextStyle.ROLE, Fields.shown(piece, item, ItemSettings.ROLE))
+            .map(text -> text.natural(screen))
+            .orElse(0.0);
+    return Math.max(name, role);
+  }
+
+  Flow slide(Piece.Slider piece, Item item) {
+    var parts = new ArrayList<Spaced>();
+    items
+        .words(piece, item, TextStyle.SLIDE_HEADING)
+        .forEach(part -> parts.add(new Spaced(0.7 * REM, part)));
+    items.buttons(piece, item).ifPresent(part -> parts.add(new Spaced((0.7 + 0.5) * REM, part)));
+    double padding = blocks.value(piece, SliderSettings.PADDING).constantPx();
+    Length content = blocks.value(piece, SliderSettings.CONTENT_WIDTH);
+    Flow stand = Flow.stack(parts).narrowed(Line.of(content)).padded(padding);
+    Height height = blocks.value(piece, SliderSettings.HEIGHT);
+    Flow least = (width, screen) -> height.px(width, screen.height());
+    boolean pictured = items.picture(piece, item.values().get(ItemSettings.PICTURE)).isPresent();
+    boolean beside =
+        pictured && blocks.value(piece, SliderSettings.PICTURE_USE) == PictureUse.BESIDE;
+    if (!beside) {
+      return stand.atLeast(least);
+    }
+    if (blocks.value(piece, SliderSettings.PICTURE_SIDE) == PictureSide.ABOVE) {
+      return Flow.stack(List.of(Flow.ratio(SliderSettings.PICTURE_ABOVE), stand), 0).atLeast(least);
+    }
+    Line share = Line.of(blocks.value(piece, SliderSettings.PICTURE_SHARE));
+    return stand.within(Line.SAME.minus(share), 0).atLeast(least);
+  }
+}
