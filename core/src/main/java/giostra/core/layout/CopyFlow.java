@@ -26,7 +26,11 @@ final class CopyFlow {
   private static final double BETWEEN = 0.9;
 
   private static final double LIST = 1.4;
-  private static final double CODE = 0.9 * 1.5 * 16;
+  private static final double MONO = 0.9;
+  private static final double CODE = MONO * 1.5 * 16;
+
+  /** For sizes that no screen changes. */
+  private static final Screen ANY = new Screen(1280, 800);
 
   private final TextStyle style;
   private final Locale locale;
@@ -37,7 +41,7 @@ final class CopyFlow {
     this.style = style;
     this.locale = locale;
     this.pictures = pictures;
-    this.em = style.size().applyAsDouble(new Screen(1280, 800));
+    this.em = style.size().applyAsDouble(ANY);
   }
 
   /**
@@ -82,12 +86,18 @@ final class CopyFlow {
     return Flow.stack(parts);
   }
 
-  /** Only what stands in the text itself is parted; items of a list are not. */
+  /** Only what stands in the text itself is parted, by its own size; items of a list are not. */
   private double between(Element parent, Element element) {
+    double own =
+        switch (element.tagName()) {
+          case "h2", "h3", "h4", "h5", "h6" -> TextStyle.COPY_HEADING.size().applyAsDouble(ANY);
+          case "pre" -> MONO * em;
+          default -> em;
+        };
     return switch (parent.tagName()) {
       case "ul", "ol" -> 0;
       case "li", "blockquote" -> element.tagName().equals("p") ? BETWEEN * em : 0;
-      default -> BETWEEN * em;
+      default -> BETWEEN * own;
     };
   }
 
@@ -104,7 +114,7 @@ final class CopyFlow {
       case "ul", "ol" -> blocks(element, inherited).within(new Line(1, -LIST * em), 0);
       case "blockquote" -> blocks(element, inherited).within(new Line(1, -em - 3), 0);
       case "pre" ->
-          Flow.fixed(element.wholeText().strip().split("\n").length * CODE + 2 * 0.8 * 0.9 * em);
+          Flow.fixed(element.wholeText().strip().split("\n").length * CODE + 2 * 0.8 * MONO * em);
       case "hr" -> Flow.fixed(2);
       default -> blocks(element, inherited);
     };

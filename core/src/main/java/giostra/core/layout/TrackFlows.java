@@ -133,7 +133,7 @@ final class TrackFlows {
 
   private Flow quotation(Piece.Carousel piece, Item item) {
     Portrait side = blocks.value(piece, CarouselSettings.PORTRAIT);
-    boolean beside = side == Portrait.START || side == Portrait.END;
+    boolean beside = CarouselSettings.beside(side);
     boolean named = piece.values().get(CarouselSettings.NAME_LINE) == NameLine.TEXT;
     Frame frame = piece.values().get(CarouselSettings.FRAME);
     boolean tailed = frame == Frame.TAIL;
@@ -162,10 +162,10 @@ final class TrackFlows {
     Flow whole =
         beside
             ? (width, screen) -> {
-              double facing = Math.min(face.in(width), width);
-              double caption =
-                  Math.max(pictured ? facing : 0, named ? 0 : natural(piece, item, screen))
-                      + 2 * edge;
+              double natural =
+                  Math.max(pictured ? face.in(width) : 0, named ? 0 : natural(piece, item, screen));
+              double caption = Math.min(natural + 2 * edge, width / 2);
+              double facing = Math.min(face.in(width), caption - 2 * edge);
               double left = Math.max(0, width - caption - 1.4 * REM);
               double stacked =
                   (pictured ? portrait.height(facing, screen) : 0)
@@ -175,7 +175,8 @@ final class TrackFlows {
               return Math.max(own.height(left, screen), stacked);
             }
             : (width, screen) -> {
-              double facing = Math.min(face.in(width), width);
+              double most = Math.max(56, width - 2 * edge - 9 * REM);
+              double facing = Math.min(face.in(width), most);
               double gap = pictured && foot != Flow.NONE ? 0.9 * REM : 0;
               double beneath = width - 2 * edge - (pictured ? facing + gap : 0);
               double caption =

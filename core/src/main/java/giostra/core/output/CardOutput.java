@@ -1,12 +1,13 @@
 package giostra.core.output;
 
 import giostra.core.band.Aspect;
+import giostra.core.band.Length;
+import giostra.core.band.Require;
 import giostra.core.page.CarouselSettings;
 import giostra.core.page.CarouselSettings.Card;
 import giostra.core.page.CarouselSettings.Frame;
 import giostra.core.page.CarouselSettings.NameLine;
 import giostra.core.page.CarouselSettings.PictureShape;
-import giostra.core.page.CarouselSettings.Portrait;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
@@ -51,7 +52,7 @@ final class CardOutput {
     String role = Fields.shown(piece, item, ItemSettings.ROLE);
     boolean withText = piece.values().get(CarouselSettings.NAME_LINE) == NameLine.TEXT;
     out.open("figure", "class", framed("g-card g-quotation"));
-    out.open("div", "class", "g-words").open("blockquote");
+    out.open("div", "class", "g-words").open("blockquote", "class", "g-copy");
     writing.text(
         item,
         Fields.shown(piece, item, ItemSettings.TEXT),
@@ -132,6 +133,13 @@ final class CardOutput {
     writing.put(id + " .g-shot", "align-self", piece, CarouselSettings.PICTURE_PLACE, Css::flex);
   }
 
+  /** Shares are of the card, wherever in it the portrait stands. */
+  private static String face(Length width) {
+    return width.unit() == Length.Unit.PERCENT
+        ? Require.number(width.amount()) + "cqi"
+        : width.css();
+  }
+
   private void quotationCss(String id) {
     String quotation = id + " .g-quotation";
     writing.put(
@@ -152,7 +160,20 @@ final class CardOutput {
         "flex-direction",
         piece,
         CarouselSettings.PORTRAIT,
-        side -> side == Portrait.START || side == Portrait.END ? "column" : "row");
+        side -> CarouselSettings.beside(side) ? "column" : "row");
+    // Beside the quotation it leaves it half of the card; in a row it leaves the name some room.
+    writing.put(
+        quotation + " figcaption",
+        "max-inline-size",
+        piece,
+        CarouselSettings.PORTRAIT,
+        side -> CarouselSettings.beside(side) ? "50cqi" : "none");
+    writing.put(
+        quotation + " figcaption",
+        "--g-most",
+        piece,
+        CarouselSettings.PORTRAIT,
+        side -> CarouselSettings.beside(side) ? "100%" : "max(56px, 100% - 9rem)");
     writing.put(
         quotation + " figcaption", "justify-content", piece, PieceSettings.TEXT_ALIGN, Css::flex);
     writing.put(
@@ -160,7 +181,7 @@ final class CardOutput {
         "--g-face",
         piece,
         CarouselSettings.PICTURE_WIDTH,
-        width -> CarouselSettings.portraitWidth(width).css());
+        width -> face(CarouselSettings.portraitWidth(width)));
     writing.put(
         quotation + " .g-portrait",
         "border-radius",

@@ -3,7 +3,6 @@ package giostra.core.output;
 import giostra.core.band.Setting;
 import giostra.core.page.Fields;
 import giostra.core.page.FlipSettings;
-import giostra.core.page.GridSettings;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.PanelSettings.Trigger;
@@ -142,17 +141,5 @@ final class FlipOutput {
     writing.put(id, "--g-pad", piece, FlipSettings.PADDING, p -> p.css());
     writing.css.put(
         id, "--g-time", _ -> piece.values().get(FlipSettings.DURATION).toMillis() + "ms");
-    boolean all =
-        writing.document.bands().all().stream()
-            .anyMatch(
-                b -> writing.value(piece, GridSettings.HEIGHTS, b) == GridSettings.Heights.ALL);
-    if (all) {
-      writing.put(
-          id + ">.g-grid",
-          "display",
-          piece,
-          GridSettings.HEIGHTS,
-          h -> h == GridSettings.Heights.ALL ? "grid" : "flex");
-    }
   }
 }

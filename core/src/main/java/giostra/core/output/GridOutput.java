@@ -34,10 +34,9 @@ final class GridOutput {
         (Band band) -> value.apply(Objects.requireNonNull(byId.get(band.id()))));
   }
 
-  /** Writes the rules of the grid; each item spans so many of its tracks. */
+  /** Writes the rules of the grid. */
   void css(String display) {
     String grid = "#g-" + piece.id() + ">.g-grid";
-    // Twice as many tracks as columns: a last row in the middle begins at half a column.
     each(grid, "--g-cols", b -> Integer.toString(b.grid().columns()));
     each(grid, "--g-gap", b -> Css.px(b.gap()));
     writing.put(
@@ -53,6 +52,9 @@ final class GridOutput {
         GridSettings.HEIGHTS,
         heights -> heights == Heights.OWN ? "flex-start" : "stretch");
     lastRow(grid);
+    if (bands.stream().anyMatch(this::allEqual)) {
+      equalRows(grid);
+    }
     dividers(grid);
     for (Item item : piece.onShow()) {
       writing.hideByBand(piece, item, display);
@@ -75,6 +77,35 @@ final class GridOutput {
                     : "var(--g-cols)");
       }
     }
+  }
+
+  private boolean allEqual(GridBand b) {
+    return writing.value(piece, GridSettings.HEIGHTS, b.band()) == Heights.ALL;
+  }
+
+  /**
+   * Where all rows are as high as the highest of them. Each item spans two tracks, so that a last
+   * row in the middle can begin at half a column; a stretched one is not to be had there.
+   */
+  private void equalRows(String grid) {
+    each(grid, "display", b -> allEqual(b) ? "grid" : "flex");
+    each(grid, "grid-auto-rows", b -> allEqual(b) ? "1fr" : "auto");
+    each(
+        grid,
+        "grid-template-columns",
+        b ->
+            allEqual(b) ? "repeat(" + 2 * b.grid().columns() + ",minmax(0,1fr))" : "minmax(0,1fr)");
+    each(grid + ">*", "inline-size", b -> allEqual(b) ? "auto" : "var(--g-share)");
+    for (int i = 0; i < piece.onShow().size(); i++) {
+      int at = i;
+      each(grid + ">:nth-child(" + (i + 1) + ")", "grid-column", b -> column(b, b.place(at)));
+    }
+  }
+
+  private String column(GridBand b, int place) {
+    int last = b.grid().inLastRow();
+    boolean centred = b.lastRow() == LastRow.CENTER && place == b.grid().items() - last;
+    return !allEqual(b) ? "auto" : centred ? (b.grid().columns() - last + 1) + "/span 2" : "span 2";
   }
 
   private void dividers(String grid) {

@@ -92,6 +92,11 @@ public final class CarouselSettings {
   public static final Setting<Side> PICTURE_PLACE =
       Setting.byBand("picturePlace", "Picture stands", new Kind.Pick<>(Side.class), Side.START);
 
+  /** Whether a portrait stands at a side of the quotation, not above or below. */
+  public static boolean beside(Portrait side) {
+    return side == Portrait.START || side == Portrait.END;
+  }
+
   /** How wide a portrait is: nobody has the whole card filled with one who said nothing. */
   public static Length portraitWidth(Length pictureWidth) {
     return pictureWidth.equals(PICTURE_WIDTH.initial()) ? Length.px(56) : pictureWidth;

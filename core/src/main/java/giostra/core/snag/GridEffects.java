@@ -3,6 +3,8 @@ package giostra.core.snag;
 import giostra.core.fit.Grid;
 import giostra.core.layout.GridBand;
 import giostra.core.page.GridSettings;
+import giostra.core.page.GridSettings.Heights;
+import giostra.core.page.GridSettings.LastRow;
 import java.util.List;
 
 /** What of the settings of items in rows cannot take effect. */
@@ -19,6 +21,13 @@ final class GridEffects {
     if (grid.inLastRow() == grid.columns()) {
       asked.sayOf(
           List.of(GridSettings.LAST_ROW), GridSettings.COLUMNS, "The last row is full here.");
+    }
+    if (asked.value(GridSettings.HEIGHTS) == Heights.ALL
+        && asked.value(GridSettings.LAST_ROW) == LastRow.STRETCH) {
+      asked.sayOf(
+          List.of(GridSettings.LAST_ROW),
+          GridSettings.HEIGHTS,
+          "Where all are equally high, they keep to their columns.");
     }
     if (grid.rows() < 2) {
       asked.sayOf(
