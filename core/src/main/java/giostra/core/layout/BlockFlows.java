@@ -170,7 +170,7 @@ final class BlockFlows {
     if (title.isEmpty() && !pressed) {
       return Flow.NONE;
     }
-    Text heading = TextStyle.heading(levelOver(piece)).of(title, locale);
+    Text heading = TextStyle.heading(Outline.of(document).title(piece)).of(title, locale);
     Text button = TextStyle.BUTTON.of(pressed ? label : "", locale);
     double sides = 2 * 1.4 * REM;
     return (width, screen) -> {
@@ -184,20 +184,6 @@ final class BlockFlows {
       }
       return Flow.wrapping(row, 1.5 * REM, 0.75 * REM).height(width, screen) + 1.5 * REM;
     };
-  }
-
-  /** The level of the heading over a piece: below the last heading before it. */
-  private int levelOver(Piece piece) {
-    int last = 1;
-    for (Node node : document.nodes().toList()) {
-      if (node.id().equals(piece.id())) {
-        break;
-      }
-      if (node instanceof Block.Heading heading) {
-        last = heading.values().get(BlockSettings.LEVEL);
-      }
-    }
-    return Math.min(6, last + 1);
   }
 
   private Flow grid(Piece piece, List<Flow> parts) {

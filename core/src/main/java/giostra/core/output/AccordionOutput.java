@@ -37,8 +37,7 @@ final class AccordionOutput {
     this.out = writing.out;
     this.id = "#g-" + piece.id();
     this.items = Categories.shown(piece);
-    int own = piece.values().get(PanelSettings.LEVEL);
-    this.level = own == 0 ? writing.nextLevel() : own;
+    this.level = writing.outline.items(piece);
   }
 
   void html() {
@@ -179,7 +178,7 @@ final class AccordionOutput {
       writing.text(item, text, piece.values().get(PieceSettings.SHORTEN));
       out.close("div");
     }
-    writing.panel(item, level);
+    writing.panel(item);
     writing.buttons(piece, item);
     if (piece.values().get(AccordionSettings.SHARE)) {
       out.open("button", "type", "button", "class", "g-share", "data-done", writing.labels.copied())

@@ -68,7 +68,6 @@ final class BlockOutput {
 
   private void heading(Block.Heading heading) {
     int level = heading.values().get(BlockSettings.LEVEL);
-    writing.headed(level);
     out.element(
         "h" + level, heading.values().get(BlockSettings.HEADING_TEXT), "id", "g-" + heading.id());
     writing.put("#g-" + heading.id(), "text-align", heading, BlockSettings.ALIGN, Css::word);

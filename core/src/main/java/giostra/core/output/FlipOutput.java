@@ -24,7 +24,7 @@ final class FlipOutput {
     this.writing = writing;
     this.piece = piece;
     this.out = writing.out;
-    this.level = writing.nextLevel();
+    this.level = writing.outline.items(piece);
   }
 
   void html() {

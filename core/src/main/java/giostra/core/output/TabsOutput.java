@@ -50,8 +50,7 @@ final class TabsOutput {
     this.items = piece.onShow();
     this.bands = TabsBand.of(writing.document, piece, 0);
     bands.forEach(b -> byId.put(b.band().id(), b));
-    int own = piece.values().get(PanelSettings.LEVEL);
-    this.level = own == 0 ? writing.nextLevel() : own;
+    this.level = writing.outline.items(piece);
   }
 
   private int opensOn() {
@@ -188,9 +187,7 @@ final class TabsOutput {
       writing.text(item, text, piece.values().get(PieceSettings.SHORTEN));
       out.close("div");
     }
-    // Where there are tabs no heading of that level is on the page, and none may be skipped.
-    boolean tabbed = bands.stream().anyMatch(b -> !b.folds());
-    writing.panel(item, tabbed ? Math.max(1, level - 1) : level);
+    writing.panel(item);
     writing.buttons(piece, item);
     out.close("div");
   }

@@ -75,7 +75,7 @@ final class TrackOutput {
         labels.carousel(),
         "aria-label",
         name.isEmpty() ? labels.items() : name);
-    int level = writing.nextLevel();
+    int level = writing.outline.items(piece);
     out.open("div", "class", "g-frame");
     arrow("g-prev", labels.previous(), belt, "M14.5 5 7.5 12l7 7");
     arrow("g-next", labels.next(), belt, "m9.5 5 7 7-7 7");

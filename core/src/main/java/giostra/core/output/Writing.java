@@ -6,6 +6,7 @@ import giostra.core.band.Setting;
 import giostra.core.band.Values;
 import giostra.core.fit.Piecewise;
 import giostra.core.fit.Shortened;
+import giostra.core.layout.Outline;
 import giostra.core.layout.PictureWidths;
 import giostra.core.layout.Resolution;
 import giostra.core.page.Block;
@@ -35,6 +36,7 @@ import org.jsoup.Jsoup;
  */
 final class Writing {
   final Document document;
+  final Outline outline;
   final Labels labels;
   final Html out = new Html();
   final BandCss css;
@@ -54,7 +56,6 @@ final class Writing {
   int mostItems;
 
   private final Consumer<Block> blocks;
-  private int lastHeading = 1;
 
   /**
    * @param blocks writes a block where it stands; panels hold blocks
@@ -66,6 +67,7 @@ final class Writing {
     this.pictures = new Pictures(document, shipped.media());
     this.icons = new Icons(shipped.icons());
     this.blocks = blocks;
+    this.outline = Outline.of(document);
   }
 
   <T> T value(Node node, Setting<T> setting, Band band) {
@@ -78,21 +80,9 @@ final class Writing {
     css.put(selector, property, band -> as.apply(value(node, setting, band)));
   }
 
-  /** The level of a heading below the last one. */
-  int nextLevel() {
-    return Math.min(6, lastHeading + 1);
-  }
-
-  void headed(int level) {
-    lastHeading = level;
-  }
-
-  /** Writes what a panel holds; headings in it count from {@code level}. */
-  void panel(Item item, int level) {
-    int before = lastHeading;
-    lastHeading = level;
+  /** Writes what a panel holds. */
+  void panel(Item item) {
     item.blocks().forEach(blocks);
-    lastHeading = before;
   }
 
   /** Opens the element of a piece. */
@@ -122,9 +112,7 @@ final class Writing {
     }
     out.open("div", "class", "g-over");
     if (!title.isEmpty()) {
-      int level = nextLevel();
-      out.element("h" + level, title);
-      lastHeading = level;
+      out.element("h" + outline.title(piece), title);
     }
     button(button, PieceSettings.TITLE_LINK.in(piece.values()), "g-button");
     out.close("div");
