@@ -51,16 +51,18 @@ export function accordion(root: HTMLElement): Handle {
     );
   }
 
-  /** Where all are open they must not close one another. */
+  /** Where all are open they must not close one another; beyond, what was open before is. */
+  let before: readonly boolean[] | undefined;
   function always() {
     const on = holds(plan.always);
+    if (on) before ??= items.map((item) => item.open);
     items.forEach((item, index) => {
-      if (on) {
-        item.removeAttribute('name');
-        item.open = true;
-      } else if (names[index]) item.setAttribute('name', names[index]);
+      if (on) item.removeAttribute('name');
+      if (on || before) item.open = on || before?.[index] === true;
+      if (!on && names[index]) item.setAttribute('name', names[index]);
       item.querySelector('summary')?.toggleAttribute('inert', on);
     });
+    if (!on) before = undefined;
   }
   function tallest() {
     root.style.removeProperty('--g-tallest');

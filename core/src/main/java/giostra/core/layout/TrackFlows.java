@@ -60,7 +60,9 @@ final class TrackFlows {
                 : Flow.tallest(each).within(in.itemOfInner(), 0);
     double arrow = in.moves() && in.arrows() == Arrows.BESIDE ? TrackBand.ARROW : 0;
     Flow frame = view.within(room, 0).atLeast(Flow.fixed(arrow));
-    return (width, screen) -> frame.height(width, screen) + below(in, piece, width, screen);
+    // What stands under the track is as wide as the track, not as the arrows beside it too.
+    return (width, screen) ->
+        frame.height(width, screen) + below(in, piece, Math.max(1, room.at(width)), screen);
   }
 
   /** Marks and arrows that stand under a track share a row. */
