@@ -85,22 +85,31 @@ final class TrackFlows {
       case NONE, DOTS, TALLY, BAR -> Flow.fixed(24);
       case THUMBNAILS ->
           Flow.wrapping(java.util.Collections.nCopies(stops, new Flow.Box(72, 48)), 10, 10);
-      case NAMES ->
-          (width, screen) ->
-              Flow.wrapping(
-                      blocks.shown(piece).stream()
-                          .map(item -> {
-                            String name = item.values().get(ItemSettings.NAME);
-                            String words =
-                                name.isEmpty() ? item.values().get(ItemSettings.HEADING) : name;
-                            double natural = TextStyle.DOT_NAME.of(words, locale).natural(screen);
-                            return new Flow.Box(natural + 1.2 * REM, 24 + 0.6 * REM + 2);
-                          })
-                          .toList(),
-                      10,
-                      10)
-                  .height(width, screen);
+      case NAMES -> names(in, piece);
     };
+  }
+
+  /** Names in a row that wraps; one that is wider than the row wraps in itself. */
+  private Flow names(TrackBand in, Piece.Tracked piece) {
+    List<Integer> marked =
+        TrackLayout.of(blocks.document(), piece, 0).marked().subList(0, in.stops().count());
+    double across = 1.2 * REM;
+    double down = 0.6 * REM;
+    List<TextStyle.Text> words =
+        marked.stream()
+            .map(i -> TextStyle.DOT_NAME.of(Fields.called(piece.onShow().get(i), i), locale))
+            .toList();
+    return (width, screen) ->
+        Flow.wrapping(
+                words.stream()
+                    .map(text ->
+                        new Flow.Box(
+                            Math.min(width, text.natural(screen) + across),
+                            text.height(Math.max(1, width - across), screen) + down + 2))
+                    .toList(),
+                10,
+                10)
+            .height(width, screen);
   }
 
   Flow card(Piece.Carousel piece, Item item) {

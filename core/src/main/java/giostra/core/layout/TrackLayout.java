@@ -52,6 +52,23 @@ public record TrackLayout(List<TrackBand> bands) {
     return bands.stream().filter(b -> b.band().holds(viewportPx)).findFirst().orElseThrow();
   }
 
+  /**
+   * The item that each place mark stands for, by its place among the items on show: the first that
+   * its stop shows in the widest band that has so many stops. Names and thumbnails are those of it.
+   */
+  public List<Integer> marked() {
+    int most = bands.stream().mapToInt(b -> b.stops().count()).max().orElse(0);
+    return IntStream.range(0, most)
+        .map(stop ->
+            bands.reversed().stream()
+                .filter(b -> stop < b.stops().count() && b.items() > 0)
+                .findFirst()
+                .map(b -> b.on().get(b.stops().starts().get(stop)))
+                .orElse(0))
+        .boxed()
+        .toList();
+  }
+
   /** Item width against viewport width over all bands: the saw-tooth. */
   public Piecewise itemWidth() {
     return Piecewise.joined(bands.stream().map(TrackBand::itemWidth).toList());

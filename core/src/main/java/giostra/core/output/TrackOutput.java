@@ -4,6 +4,7 @@ import giostra.core.layout.TrackBand;
 import giostra.core.layout.TrackLayout;
 import giostra.core.page.ConditionSettings;
 import giostra.core.page.Document;
+import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Piece;
@@ -39,6 +40,7 @@ final class TrackOutput {
   private final boolean slides;
   private final Html out;
   private final Labels labels;
+  private final TrackLayout layout;
   private final List<TrackBand> bands;
   private final List<Item> items;
 
@@ -51,7 +53,8 @@ final class TrackOutput {
     this.slides = piece instanceof Piece.Slider;
     this.out = writing.out;
     this.labels = writing.labels;
-    this.bands = TrackLayout.of(writing.document, piece, 0).bands();
+    this.layout = TrackLayout.of(writing.document, piece, 0);
+    this.bands = layout.bands();
     this.items = piece.onShow();
     this.conditional = items.stream().anyMatch(TrackOutput::conditional);
   }
@@ -103,19 +106,13 @@ final class TrackOutput {
                 "aria-label",
                 labels.of(index + 1, items.size()),
                 "data-name",
-                slides ? name(item, index) : ""),
+                slides ? Fields.called(item, index) : ""),
             Writing.off(item)));
     switch (piece) {
       case Piece.Slider slider -> new SlideOutput(writing, slider).html(item, index, level);
       case Piece.Carousel carousel -> new CardOutput(writing, carousel).html(item, level);
     }
     out.close("div");
-  }
-
-  private static String name(Item item, int index) {
-    String name = item.values().get(ItemSettings.NAME);
-    String heading = item.values().get(ItemSettings.HEADING);
-    return name.isEmpty() ? heading.isEmpty() ? Integer.toString(index + 1) : heading : name;
   }
 
   private void arrow(String place, String label, String belt, String path) {
@@ -168,7 +165,8 @@ final class TrackOutput {
   }
 
   private void dot(int dot, String belt, boolean thumbnails, boolean names) {
-    Item item = items.get(Math.min(dot, items.size()) - 1);
+    int marked = layout.marked().get(dot - 1);
+    Item item = items.get(marked);
     out.open(
         "button",
         "type",
@@ -176,7 +174,7 @@ final class TrackOutput {
         "class",
         "g-dot",
         "aria-label",
-        names ? name(item, dot - 1) : labels.goTo(dot),
+        names ? Fields.called(item, marked) : labels.goTo(dot),
         "aria-controls",
         belt,
         "aria-disabled",
@@ -201,7 +199,7 @@ final class TrackOutput {
                   "lazy"));
     }
     if (names) {
-      out.element("span", name(item, dot - 1), "class", "g-dot-name");
+      out.element("span", Fields.called(item, marked), "class", "g-dot-name");
     }
     out.close("button");
   }

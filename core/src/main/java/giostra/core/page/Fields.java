@@ -198,6 +198,13 @@ public final class Fields {
         .toList();
   }
 
+  /** What an item is called where it is chosen by name: its place, where nothing names it. */
+  public static String called(Item item, int index) {
+    String name = item.values().get(ItemSettings.NAME);
+    String heading = item.values().get(ItemSettings.HEADING);
+    return name.isEmpty() ? heading.isEmpty() ? Integer.toString(index + 1) : heading : name;
+  }
+
   /** Whether a piece has switched a field off. */
   public static boolean off(Piece piece, String field) {
     return piece.values().get(PieceSettings.FIELDS_OFF).contains(field);
