@@ -131,7 +131,7 @@ export function PlotFrame({ length, most, label, title, hints = [], snags, now, 
 }
 
 /** One finding at a time: what it is, where, and ways out. */
-function SnagNote({
+export function SnagNote({
   snags,
   x,
   length,

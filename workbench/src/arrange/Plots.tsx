@@ -1,7 +1,9 @@
 import type { NodeBody, Sheet } from '../api/client';
 import { isPiece, useBench } from '../bench/context';
+import { tape } from '../bench/scale';
 import { useKept } from '../bench/useKept';
 import { HeightPlot } from './HeightPlot';
+import { SnagNote } from './PlotFrame';
 import { Sawtooth } from './Sawtooth';
 
 const PLOTS = ['widths', 'heights'] as const;
@@ -18,7 +20,13 @@ export function Plots({
 }) {
   const { catalogue } = useBench();
   const [kept, keep] = useKept('plot', 0);
-  if (!isPiece(catalogue, node.type)) return null;
+  if (!isPiece(catalogue, node.type)) {
+    return sheet.snags.length === 0 ? null : (
+      <div className="tooth tooth-bare">
+        <SnagNote snags={sheet.snags} x={tape(length)} length={length} />
+      </div>
+    );
+  }
   const shown = sheet.plot && kept === 0 ? 'widths' : 'heights';
   const choice = sheet.plot ? (
     <span className="tooth-choice" role="group" aria-label="Plot">

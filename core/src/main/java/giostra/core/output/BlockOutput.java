@@ -149,17 +149,13 @@ final class BlockOutput {
       return;
     }
     for (int i = 0; i < count; i++) {
-      String place = Integer.toString(i + 1);
       int at = i;
       writing.put(
-          "#g-" + columns.id() + ">.g-column:nth-child(" + place + ")",
+          "#g-" + columns.id() + ">.g-column:nth-child(" + (i + 1) + ")",
           "order",
           columns,
           BlockSettings.ORDER,
-          order -> {
-            int found = java.util.List.of(order.split(" ")).indexOf(place);
-            return Integer.toString(order.isEmpty() || found < 0 ? at : found);
-          });
+          order -> Integer.toString(BlockSettings.seen(order, count).indexOf(at)));
     }
   }
 

@@ -6,8 +6,10 @@ import giostra.core.band.Kind;
 import giostra.core.band.Length;
 import giostra.core.band.Setting;
 import giostra.core.band.Shares;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** What can be set on plain blocks. */
 public final class BlockSettings {
@@ -74,6 +76,25 @@ public final class BlockSettings {
           "Order",
           new Kind.Token("[1-6]( [1-6]){0,5}", "places of the columns such as 2 1, or empty"),
           "");
+
+  /**
+   * Columns in the order in which they are seen.
+   *
+   * @param order as {@link #ORDER} has it; columns that it does not name keep their places
+   * @return places of the columns in the document, from 0
+   */
+  public static List<Integer> seen(String order, int count) {
+    List<String> named = List.of(order.split(" "));
+    return IntStream.range(0, count)
+        .boxed()
+        .sorted(Comparator.comparing(i -> rank(named, i)))
+        .toList();
+  }
+
+  private static int rank(List<String> named, int column) {
+    int found = named.indexOf(Integer.toString(column + 1));
+    return found < 0 ? column : found;
+  }
 
   static final List<Setting<?>> HEADING = List.of(HEADING_TEXT, LEVEL, ALIGN);
   static final List<Setting<?>> TEXT = List.of(PARAGRAPHS, ALIGN, LINE_MEASURE);

@@ -6,7 +6,7 @@ import java.util.List;
 /**
  * Something that somebody would rather not have shipped: where it is, what was found, ways out.
  *
- * @param piece id of the piece
+ * @param piece id of the piece, or of the columns
  * @param item id of the item; empty for the whole piece
  * @param from first viewport width at which it is so, in px
  * @param to last viewport width, in px
@@ -37,7 +37,9 @@ public record Snag(
     /** A character that no font has that ships. */
     NO_GLYPH,
     /** A picture that is drawn wider than it is, so that it blurs on any screen. */
-    ENLARGED
+    ENLARGED,
+    /** Columns that are seen in another order than they are read in. */
+    ORDER
   }
 
   /**

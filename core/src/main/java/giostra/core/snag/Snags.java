@@ -7,15 +7,18 @@ import giostra.core.page.Document;
 import giostra.core.page.Piece;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** The whole sweep: everything that the rules find, over every whole viewport width. */
 public final class Snags {
   private Snags() {}
 
-  /** What is found on a page, piece by piece. */
+  /** What is found on a page, piece by piece, then of what stands between them. */
   public static List<Snag> of(Document document, PictureSizes pictures, double scrollbar) {
-    return document.pieces().stream()
-        .flatMap(piece -> of(document, piece, pictures, scrollbar).stream())
+    return Stream.concat(
+            document.pieces().stream()
+                .flatMap(piece -> of(document, piece, pictures, scrollbar).stream()),
+            Reordered.of(document).stream())
         .toList();
   }
 

@@ -1,8 +1,7 @@
 package giostra.core.snag;
 
+import giostra.core.layout.Outline;
 import giostra.core.layout.PictureSizes;
-import giostra.core.page.Block;
-import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Node;
 import giostra.core.page.PageSettings;
@@ -26,14 +25,9 @@ public final class Sweep {
   public List<Snag> of(Document document, PictureSizes pictures, double scrollbar) {
     var next = new IdentityHashMap<Piece, Known>();
     var all = new ArrayList<Snag>();
-    List<Integer> levels =
-        document
-            .nodes()
-            .filter(Block.Heading.class::isInstance)
-            .map(heading -> heading.values().get(BlockSettings.LEVEL))
-            .toList();
+    Outline outline = Outline.of(document);
     for (Piece piece : document.pieces()) {
-      List<Object> around = around(document, piece, pictures, scrollbar, levels);
+      List<Object> around = around(document, piece, pictures, scrollbar, outline);
       Known before = known.get(piece);
       List<Snag> found =
           before != null && before.around().equals(around)
@@ -42,23 +36,20 @@ public final class Sweep {
       next.put(piece, new Known(around, found));
       all.addAll(found);
     }
+    all.addAll(Reordered.of(document));
     known = next;
     return all;
   }
 
   private static List<Object> around(
-      Document document,
-      Piece piece,
-      PictureSizes pictures,
-      double scrollbar,
-      List<Integer> levels) {
+      Document document, Piece piece, PictureSizes pictures, double scrollbar, Outline outline) {
     var all = new ArrayList<Object>();
     all.add(document.bands());
     all.add(document.site().values());
     all.add(document.page().values().get(PageSettings.LANGUAGE));
     all.add(pictures);
     all.add(scrollbar);
-    all.add(levels);
+    all.add(outline.title(piece));
     List<Node> path = document.path(piece.id());
     for (int i = 0; i + 1 < path.size(); i++) {
       all.add(path.get(i).values());

@@ -14,6 +14,7 @@ import giostra.core.layout.Resolution;
 import giostra.core.look.Layer;
 import giostra.core.look.Origin;
 import giostra.core.look.Resolved;
+import giostra.core.page.Block;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Linking;
@@ -22,6 +23,7 @@ import giostra.core.page.Piece;
 import giostra.core.page.Site;
 import giostra.core.snag.Crowded;
 import giostra.core.snag.NoEffect;
+import giostra.core.snag.Reordered;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -157,9 +159,18 @@ final class Sheets {
             .toList(),
         rows,
         plot,
-        node instanceof Piece piece
-            ? Snags.of(document, piece, pictures, scrollbar).stream().map(Sheets::finding).toList()
-            : List.of());
+        snags(document, node, pictures, scrollbar));
+  }
+
+  private static List<Finding> snags(
+      Document document, Node node, PictureSizes pictures, double scrollbar) {
+    List<Snag> found =
+        switch (node) {
+          case Piece piece -> Snags.of(document, piece, pictures, scrollbar);
+          case Block.Columns columns -> Reordered.of(document, columns);
+          default -> List.of();
+        };
+    return found.stream().map(Sheets::finding).toList();
   }
 
   private static <T> Cell cell(

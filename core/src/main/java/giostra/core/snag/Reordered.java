@@ -1,0 +1,89 @@
+package giostra.core.snag;
+
+import giostra.core.band.Band;
+import giostra.core.band.Bands;
+import giostra.core.layout.Resolution;
+import giostra.core.page.Block;
+import giostra.core.page.BlockSettings;
+import giostra.core.page.Column;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Node;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/**
+ * Columns that are seen in another order than they are read and reached by keyboard in. A picture
+ * may stand anywhere; two columns that both have words or controls may not change places. Source:
+ * WCAG 2.2, success criteria 1.3.2 "Meaningful Sequence" and 2.4.3 "Focus Order".
+ */
+public final class Reordered {
+  private Reordered() {}
+
+  /** All such bands of all columns of a page. */
+  static List<Snag> of(Document document) {
+    return document
+        .nodes()
+        .filter(Block.Columns.class::isInstance)
+        .flatMap(columns -> of(document, (Block.Columns) columns).stream())
+        .toList();
+  }
+
+  /** The bands in which columns change places. */
+  public static List<Snag> of(Document document, Block.Columns columns) {
+    var found = new ArrayList<Snag>();
+    List<Integer> told =
+        IntStream.range(0, columns.columns().size())
+            .filter(i -> tells(columns.columns().get(i)))
+            .boxed()
+            .toList();
+    for (Band band : document.bands().all()) {
+      String order = Resolution.value(document, columns, BlockSettings.ORDER, band);
+      List<Integer> seen =
+          BlockSettings.seen(order, columns.columns().size()).stream()
+              .filter(told::contains)
+              .toList();
+      if (seen.equals(told)) {
+        continue;
+      }
+      int from = Math.max(Bands.NARROWEST, (int) Math.ceil(band.from()));
+      int to = band.widest() ? Bands.WIDEST : (int) Math.ceil(band.below()) - 1;
+      found.add(
+          new Snag(
+              Snag.Rule.ORDER,
+              columns.id(),
+              "",
+              from,
+              to,
+              band.id(),
+              "columns are seen in another order than they are read in from %d to %d"
+                  .formatted(from, to),
+              List.of(asRead(columns, band))));
+    }
+    return found;
+  }
+
+  private static Snag.Fix asRead(Block.Columns columns, Band band) {
+    String places =
+        String.join(
+            " ",
+            IntStream.rangeClosed(1, columns.columns().size())
+                .mapToObj(Integer::toString)
+                .toList());
+    return new Snag.Fix(
+        "as they are read",
+        List.of(new Edit.SetValue(columns.id(), BlockSettings.ORDER.id(), band.id(), places)));
+  }
+
+  /** Whether it has words or controls: everything but pictures has. */
+  private static boolean tells(Column column) {
+    return Document.walk(column).anyMatch(Reordered::tells);
+  }
+
+  private static boolean tells(Node node) {
+    return node instanceof Block
+        && !(node instanceof Block.Picture)
+        && !(node instanceof Block.Columns);
+  }
+}
