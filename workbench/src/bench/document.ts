@@ -41,10 +41,17 @@ export const text = (node: NodeBody, setting: string) => {
   return typeof value === 'string' ? value : '';
 };
 
-/** The words of a text that may be markup. */
+/** The words of a text that may be markup; where a paragraph or an entry ends, words end too. */
 export const plain = (text: string) =>
   text.includes('<')
-    ? (new DOMParser().parseFromString(text, 'text/html').body.textContent ?? '').trim()
+    ? (
+        new DOMParser().parseFromString(
+          text.replaceAll(/<(br|\/(?:p|li|h\d|blockquote|pre))\b/g, ' <$1'),
+          'text/html',
+        ).body.textContent ?? ''
+      )
+        .replaceAll(/\s+/g, ' ')
+        .trim()
     : text;
 
 const typeNames: Readonly<Record<string, string>> = {
