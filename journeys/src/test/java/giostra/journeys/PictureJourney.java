@@ -89,7 +89,8 @@ class PictureJourney {
         wrong.add("too small: " + each);
       }
       // The next smaller one would have done for what was said, with some room for rounding.
-      if (!smallest && next > widest.get(each.path("src").asString()) * density * 1.02) {
+      if (!smallest
+          && next > widest.getOrDefault(each.path("src").asString(), said) * density * 1.02) {
         wrong.add("larger than said: " + each);
       }
       if (said > 0 && said < each.path("drawn").asDouble() - 1) {
