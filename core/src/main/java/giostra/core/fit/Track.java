@@ -84,7 +84,15 @@ public record Track(
    * to show twice: with one item off view the rest must still fill the container.
    */
   public boolean loops() {
-    return endless && moves() && items * pitch() - item() >= inner;
+    return endless && moves() && fills(items, item(), gap, inner);
+  }
+
+  /**
+   * Whether so many items fill a container while one of them is off view. Without a gap they often
+   * fill it to the hair, so a sum may miss by what doubles round.
+   */
+  public static boolean fills(int items, double item, double gap, double inner) {
+    return item > 0 && items * (item + gap) - item >= inner - 1e-6;
   }
 
   /** Its stops. */

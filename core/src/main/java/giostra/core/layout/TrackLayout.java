@@ -7,6 +7,7 @@ import giostra.core.band.Setting;
 import giostra.core.band.Viewport;
 import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
+import giostra.core.fit.Track;
 import giostra.core.page.BlockSettings.Side;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
@@ -174,7 +175,7 @@ public record TrackLayout(List<TrackBand> bands) {
 
     private static boolean loops(TrackBand band, double inner) {
       double item = band.itemOfInner().at(inner);
-      return item > 0 && band.items() * (item + band.gap().in(inner)) - item >= inner;
+      return Track.fills(band.items(), item, band.gap().in(inner), inner);
     }
   }
 }

@@ -16,6 +16,8 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.LongRange;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What holds for every carousel of every document: segments, readings, stops and anchors agree. */
 class TrackLayoutTest {
@@ -42,6 +44,22 @@ class TrackLayoutTest {
         assertThat(layout.itemWidth().from()).isEqualTo(280);
       } catch (Refused noRoom) {
         assertThat(segment.line().at(width)).isLessThanOrEqualTo(1e-6);
+      }
+    }
+  }
+
+  /** Without a gap two items in view and one off it fill the track to the hair: 2 x w / 2 = w. */
+  @ParameterizedTest
+  @ValueSource(doubles = {280, 285.86, 333.3, 767.999})
+  void anEndlessTrackIsOneAtEveryWidthOfItsBand(double width) {
+    Document document = RandomDocuments.document(668);
+    for (Piece piece : document.pieces()) {
+      var viewport = new Viewport(width, 800, 1, 1);
+      try {
+        TrackReading reading = TrackReading.of(document, (Piece.Carousel) piece, viewport);
+        assertThat(reading.offsets()).hasSameSizeAs(reading.starts());
+      } catch (Refused noRoom) {
+        assertThat(noRoom).hasMessageContaining("must be");
       }
     }
   }

@@ -1,4 +1,4 @@
-package giostra.core.content;
+package giostra.core.format.content;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

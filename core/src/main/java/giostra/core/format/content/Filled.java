@@ -1,4 +1,4 @@
-package giostra.core.content;
+package giostra.core.format.content;
 
 import giostra.core.band.Kind;
 import giostra.core.band.Refused;

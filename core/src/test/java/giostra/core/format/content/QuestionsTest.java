@@ -1,9 +1,9 @@
-package giostra.core.content;
+package giostra.core.format.content;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import giostra.core.content.Questions.Question;
 import giostra.core.format.FaqPage;
+import giostra.core.format.content.Questions.Question;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

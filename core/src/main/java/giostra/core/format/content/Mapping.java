@@ -1,4 +1,4 @@
-package giostra.core.content;
+package giostra.core.format.content;
 
 import giostra.core.page.CarouselSettings;
 import giostra.core.page.Fields;

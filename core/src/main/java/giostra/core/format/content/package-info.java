@@ -1,5 +1,5 @@
 /** Items from files and into files: tables, lists of questions. */
 @NullMarked
-package giostra.core.content;
+package giostra.core.format.content;
 
 import org.jspecify.annotations.NullMarked;
