@@ -220,10 +220,10 @@ public sealed interface Kind<T> {
     }
   }
 
-  /** A picture of the site, by its id. Whether it exists is for whoever keeps the media. */
-  record Picture() implements Kind<String> {
+  /** Something of the site's media, by its id. Whether it exists is for whoever keeps them. */
+  sealed interface OfMedia extends Kind<String> permits Picture, Clip, CaptionFile {
     @Override
-    public String read(String what, Object raw) {
+    default String read(String what, Object raw) {
       String id = raw.toString().strip();
       if (!id.matches("[a-z0-9-]{0,80}")) {
         throw new Refused(what, id, allowed());
@@ -232,13 +232,32 @@ public sealed interface Kind<T> {
     }
 
     @Override
-    public Object write(String value) {
+    default Object write(String value) {
       return value;
     }
+  }
 
+  /** A picture of the site. */
+  record Picture() implements OfMedia {
     @Override
     public String allowed() {
       return "the id of a picture of this site";
+    }
+  }
+
+  /** A clip of the site. */
+  record Clip() implements OfMedia {
+    @Override
+    public String allowed() {
+      return "the id of a clip of this site";
+    }
+  }
+
+  /** A caption file of the site. */
+  record CaptionFile() implements OfMedia {
+    @Override
+    public String allowed() {
+      return "the id of a caption file of this site";
     }
   }
 

@@ -113,7 +113,7 @@ public final class PageSchema {
               MAKE.objectNode().put("type", "string").put("maxLength", most);
           case Kind.Token(String pattern, _) -> text("^(" + pattern + ")?$");
           case Kind.Address _ -> MAKE.objectNode().put("type", "string").put("maxLength", 2000);
-          case Kind.Picture _ -> text("^[a-z0-9-]{0,80}$");
+          case Kind.OfMedia _ -> text("^[a-z0-9-]{0,80}$");
           case Kind.Language _ -> text("^[A-Za-z]{2,3}(-[A-Za-z0-9]{2,8})*$");
           case Kind.Ratio _ -> text("^(stack|\\d{1,2}(:\\d{1,2}){0,5})$");
           case Kind.Advance _ -> {

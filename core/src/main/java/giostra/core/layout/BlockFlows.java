@@ -152,6 +152,8 @@ final class BlockFlows {
               grid(boxes, shown(boxes).stream().map(i -> items.box(boxes, i)).toList());
           case Piece.Counters counters ->
               grid(counters, shown(counters).stream().map(i -> items.figure(counters, i)).toList());
+          case Piece.Video video ->
+              grid(video, shown(video).stream().map(i -> items.clip(video, i)).toList());
         };
     double around =
         value(piece, PieceSettings.SPACE_ABOVE).constantPx()
@@ -187,7 +189,7 @@ final class BlockFlows {
   }
 
   private Flow grid(Piece piece, List<Flow> parts) {
-    int columns = value(piece, GridSettings.COLUMNS);
+    int columns = GridBand.columns(document, piece, band, parts.size());
     Line gap = Line.of(value(piece, GridSettings.GAP));
     boolean all = value(piece, GridSettings.HEIGHTS) == Heights.ALL;
     int last = parts.isEmpty() ? 0 : (parts.size() - 1) % columns + 1;

@@ -98,7 +98,7 @@ public final class Containers {
           narrowed(
               padded(document, piece, band, outer),
               Resolution.value(document, accordion, AccordionSettings.INNER, band));
-      case Piece.Tracked _, Piece.FlipBoxes _, Piece.Counters _ -> outer;
+      case Piece.Tracked _, Piece.FlipBoxes _, Piece.Counters _, Piece.Video _ -> outer;
     };
   }
 

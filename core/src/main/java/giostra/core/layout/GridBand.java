@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 
 /**
- * Flip boxes or counters in one band.
+ * Flip boxes, counters or clips in one band.
  *
  * @param on places, among the items on show, of those that show in this band
  * @param item width of an item as a function of the viewport's width, in px; those of a stretched
@@ -45,6 +45,12 @@ public record GridBand(
         .toList();
   }
 
+  /** Columns in a band; clips leave none empty, so that one by itself is as wide as it can be. */
+  static int columns(Document document, Piece piece, Band band, int items) {
+    int columns = Resolution.value(document, piece, GridSettings.COLUMNS, band);
+    return piece instanceof Piece.Video ? Math.clamp(columns, 1, Math.max(1, items)) : columns;
+  }
+
   static GridBand in(Document document, Piece piece, Band band, double scrollbar) {
     List<Item> all = piece.onShow();
     List<Integer> on =
@@ -52,7 +58,7 @@ public record GridBand(
             .filter(i -> all.get(i).onShow(document.bands(), band))
             .boxed()
             .toList();
-    Grid grid = new Grid(on.size(), Resolution.value(document, piece, GridSettings.COLUMNS, band));
+    Grid grid = new Grid(on.size(), columns(document, piece, band, on.size()));
     Length gap = Resolution.value(document, piece, GridSettings.GAP, band);
     Piecewise outer = Containers.outer(document, piece, band, scrollbar);
     return new GridBand(

@@ -40,6 +40,7 @@ public final class Heights {
     BACK,
     HEADING,
     PANEL,
+    CLIP,
     FIGURE
   }
 
@@ -132,6 +133,10 @@ public final class Heights {
       case Piece.Counters counters -> {
         Piecewise room = GridBand.in(document, counters, band, scrollbar).item();
         items.forEach(i -> all.add(new Measured(i, Part.FIGURE, flows.figure(counters, i), room)));
+      }
+      case Piece.Video video -> {
+        Piecewise room = GridBand.in(document, video, band, scrollbar).item();
+        items.forEach(i -> all.add(new Measured(i, Part.CLIP, flows.clip(video, i), room)));
       }
       case Piece.Tabs tabs -> {
         TabsBand in = TabsBand.in(document, tabs, band, scrollbar);

@@ -10,6 +10,7 @@ import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
+import giostra.core.page.VideoSettings;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -155,6 +156,15 @@ final class ItemFlows {
   Flow box(Piece.FlipBoxes piece, Item item) {
     double least = blocks.value(piece, FlipSettings.LEAST_HEIGHT).constantPx();
     return Flow.tallest(List.of(front(piece, item), back(piece, item))).atLeast(Flow.fixed(least));
+  }
+
+  /** A clip with its words below. */
+  Flow clip(Piece.Video piece, Item item) {
+    Flow frame = Flow.ratio(ClipShape.of(item, blocks.value(piece, VideoSettings.RATIO), pictures));
+    List<Flow> words = words(piece, item, TextStyle.heading(4));
+    return words.isEmpty()
+        ? frame
+        : Flow.stack(List.of(frame, Flow.stack(words, PARTS)), 0.75 * REM);
   }
 
   Flow figure(Piece.Counters piece, Item item) {

@@ -61,6 +61,7 @@ public record ItemWidths(
       case Piece.Tabs tabs -> Optional.of(tabs(document, tabs, scrollbar));
       case Piece.FlipBoxes _ -> Optional.of(grid(document, piece, "Box width", scrollbar));
       case Piece.Counters _ -> Optional.of(grid(document, piece, "Figure width", scrollbar));
+      case Piece.Video _ -> Optional.of(grid(document, piece, "Clip width", scrollbar));
       case Piece.Accordion _ -> Optional.empty();
     };
   }

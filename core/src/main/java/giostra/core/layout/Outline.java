@@ -76,7 +76,7 @@ public final class Outline {
             int own = piece.values().get(PanelSettings.LEVEL);
             yield own == 0 ? below() : own;
           }
-          case Piece.Tracked _, Piece.FlipBoxes _, Piece.Counters _ -> below();
+          case Piece.Tracked _, Piece.FlipBoxes _, Piece.Counters _, Piece.Video _ -> below();
         };
     items.put(piece.id(), level);
     int after = last;

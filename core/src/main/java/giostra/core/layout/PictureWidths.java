@@ -180,7 +180,8 @@ public final class PictureWidths {
       case Piece.Tabs _, Piece.Accordion _ ->
           Containers.panel(document, piece, band, Containers.outer(document, piece, band, 0));
       case Piece.Tracked track -> TrackLayout.in(document, track, band, 0).itemWidth();
-      case Piece.FlipBoxes _, Piece.Counters _ -> GridBand.in(document, piece, band, 0).item();
+      case Piece.FlipBoxes _, Piece.Counters _, Piece.Video _ ->
+          GridBand.in(document, piece, band, 0).item();
     };
   }
 
@@ -219,6 +220,7 @@ public final class PictureWidths {
       case Piece.Slider slider -> slide(slider, size);
       case Piece.FlipBoxes boxes -> face(boxes, size);
       case Piece.Counters _ -> boxed(72, 72, size);
+      case Piece.Video _ -> panel(piece);
       case Piece.Tabs _, Piece.Accordion _ -> panelPicture(piece, size);
     };
   }

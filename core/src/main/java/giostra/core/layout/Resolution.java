@@ -54,7 +54,8 @@ public final class Resolution {
           TABS,
           ACCORDION,
           FLIP_BOXES,
-          COUNTERS ->
+          COUNTERS,
+          VIDEO ->
           Layer.PIECE;
     };
   }

@@ -58,6 +58,11 @@ final class BlockOutput {
         boxes.html();
         boxes.css();
       }
+      case Piece.Video piece -> {
+        var video = new VideoOutput(writing, piece);
+        video.html();
+        video.css();
+      }
       case Piece.Counters piece -> {
         var counters = new CounterOutput(writing, piece);
         counters.html();
@@ -101,7 +106,7 @@ final class BlockOutput {
           String image = "#g-" + block.id() + ">img";
           writing.put(
               image, "aspect-ratio", block, BlockSettings.SHAPE, s -> shape(s, picture).css());
-          Focus focus = block.values().get(BlockSettings.FOCUS);
+          Focus focus = Writing.focus(block, BlockSettings.FOCUS, picture);
           if (!focus.equals(Focus.CENTER)) {
             writing.css.put(image, "object-position", _ -> focus.css());
           }

@@ -10,10 +10,11 @@ import java.util.Set;
  * @param html the whole document
  * @param css the whole stylesheet
  * @param cssPath its path relative to the page; it names the content
- * @param pictures paths of the picture files that it asks for, each in all its sizes
+ * @param pictures paths of the media files that it asks for, pictures in all their sizes
  * @param blocks markup of each block of a section, by id, in page order: what a stage can swap
  * @param scripts paths of the scripts it needs, in the order in which they run
- * @param missing ids of pictures that were asked for and are not there
+ * @param missing ids of pictures, clips and captions that were asked for and are not there
+ * @param origins other places that it needs
  */
 public record Compiled(
     String html,
@@ -22,4 +23,5 @@ public record Compiled(
     Set<String> pictures,
     Map<String, String> blocks,
     List<String> scripts,
-    List<String> missing) {}
+    List<String> missing,
+    Origins origins) {}

@@ -63,7 +63,8 @@ public final class Compiler {
         writing.pictures.files,
         written,
         scripts,
-        List.copyOf(writing.pictures.missing));
+        List.copyOf(writing.pictures.missing),
+        writing.origins);
   }
 
   private String sheet() {

@@ -26,7 +26,23 @@ final class Labels {
     COPY_LINK,
     COPIED,
     TURN_OVER,
-    TURN_BACK
+    TURN_BACK,
+    CLIP,
+    PLAY,
+    PLAY_AT,
+    PAUSE,
+    CONTROLS,
+    PLACE,
+    MUTE,
+    UNMUTE,
+    VOLUME,
+    CAPTIONS,
+    CAPTIONS_OFF,
+    SPEED,
+    WINDOW,
+    SCREEN,
+    SCREEN_BACK,
+    NO_CLIP
   }
 
   private static final Map<String, List<String>> WORDS =
@@ -48,7 +64,23 @@ final class Labels {
               "Copy link",
               "Copied",
               "Turn over: %s",
-              "Turn back"),
+              "Turn back",
+              "Clip",
+              "Play %s",
+              "Play %s, from %s",
+              "Pause",
+              "Controls",
+              "Place in the clip",
+              "Sound off",
+              "Sound on",
+              "Volume",
+              "Captions",
+              "No captions",
+              "Speed",
+              "Picture in picture",
+              "Full screen",
+              "Leave full screen",
+              "%s: there is no clip here yet"),
           "de",
           List.of(
               "Karten",
@@ -66,7 +98,23 @@ final class Labels {
               "Link kopieren",
               "Kopiert",
               "Umdrehen: %s",
-              "Zurückdrehen"),
+              "Zurückdrehen",
+              "Clip",
+              "%s abspielen",
+              "%s abspielen, von %s",
+              "Anhalten",
+              "Steuerung",
+              "Stelle im Clip",
+              "Ton aus",
+              "Ton an",
+              "Lautstärke",
+              "Untertitel",
+              "Keine Untertitel",
+              "Tempo",
+              "Bild im Bild",
+              "Vollbild",
+              "Vollbild verlassen",
+              "%s: hier ist noch kein Clip"),
           "fr",
           List.of(
               "Cartes",
@@ -84,7 +132,23 @@ final class Labels {
               "Copier le lien",
               "Copié",
               "Retourner : %s",
-              "Remettre"),
+              "Remettre",
+              "Clip",
+              "Lire %s",
+              "Lire %s, de %s",
+              "Pause",
+              "Commandes",
+              "Position dans le clip",
+              "Couper le son",
+              "Rétablir le son",
+              "Volume",
+              "Sous-titres",
+              "Sans sous-titres",
+              "Vitesse",
+              "Image dans l’image",
+              "Plein écran",
+              "Quitter le plein écran",
+              "%s : pas encore de clip ici"),
           "it",
           List.of(
               "Schede",
@@ -102,7 +166,23 @@ final class Labels {
               "Copia il link",
               "Copiato",
               "Gira: %s",
-              "Rigira"),
+              "Rigira",
+              "Clip",
+              "Riproduci %s",
+              "Riproduci %s, da %s",
+              "Pausa",
+              "Comandi",
+              "Punto del clip",
+              "Audio spento",
+              "Audio acceso",
+              "Volume",
+              "Sottotitoli",
+              "Senza sottotitoli",
+              "Velocità",
+              "Immagine nell’immagine",
+              "Schermo intero",
+              "Esci da schermo intero",
+              "%s: qui non c’è ancora un clip"),
           "es",
           List.of(
               "Tarjetas",
@@ -120,7 +200,23 @@ final class Labels {
               "Copiar enlace",
               "Copiado",
               "Girar: %s",
-              "Volver a girar"),
+              "Volver a girar",
+              "Clip",
+              "Reproducir %s",
+              "Reproducir %s, de %s",
+              "Pausa",
+              "Controles",
+              "Punto del clip",
+              "Quitar el sonido",
+              "Poner el sonido",
+              "Volumen",
+              "Subtítulos",
+              "Sin subtítulos",
+              "Velocidad",
+              "Imagen en imagen",
+              "Pantalla completa",
+              "Salir de pantalla completa",
+              "%s: aquí aún no hay ningún clip"),
           "ar",
           List.of(
               "بطاقات",
@@ -138,7 +234,23 @@ final class Labels {
               "انسخ الرابط",
               "نُسخ",
               "اقلب: %s",
-              "أعد القلب"));
+              "أعد القلب",
+              "مقطع",
+              "شغّل %s",
+              "شغّل %s من %s",
+              "إيقاف مؤقت",
+              "عناصر التحكم",
+              "الموضع في المقطع",
+              "كتم الصوت",
+              "إعادة الصوت",
+              "مستوى الصوت",
+              "الترجمة",
+              "بلا ترجمة",
+              "السرعة",
+              "صورة داخل صورة",
+              "ملء الشاشة",
+              "إنهاء ملء الشاشة",
+              "%s: لا مقطع هنا بعد"));
 
   private final List<String> words;
 
@@ -220,5 +332,72 @@ final class Labels {
 
   String turnBack() {
     return word(Word.TURN_BACK);
+  }
+
+  /** What a clip without a name is called. */
+  String clip() {
+    return word(Word.CLIP);
+  }
+
+  /** What the button that starts a clip does. */
+  String play(String called) {
+    return word(Word.PLAY).formatted(called).strip();
+  }
+
+  /** The same for a clip of a host. */
+  String playAt(String called, String host) {
+    return word(Word.PLAY_AT).formatted(called, host);
+  }
+
+  String pause() {
+    return word(Word.PAUSE);
+  }
+
+  String controls() {
+    return word(Word.CONTROLS);
+  }
+
+  String place() {
+    return word(Word.PLACE);
+  }
+
+  String mute() {
+    return word(Word.MUTE);
+  }
+
+  String unmute() {
+    return word(Word.UNMUTE);
+  }
+
+  String volume() {
+    return word(Word.VOLUME);
+  }
+
+  String captions() {
+    return word(Word.CAPTIONS);
+  }
+
+  String captionsOff() {
+    return word(Word.CAPTIONS_OFF);
+  }
+
+  String speed() {
+    return word(Word.SPEED);
+  }
+
+  String window() {
+    return word(Word.WINDOW);
+  }
+
+  String screen() {
+    return word(Word.SCREEN);
+  }
+
+  String screenBack() {
+    return word(Word.SCREEN_BACK);
+  }
+
+  String noClip(String called) {
+    return word(Word.NO_CLIP).formatted(called);
   }
 }

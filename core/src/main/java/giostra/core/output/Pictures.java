@@ -38,7 +38,15 @@ final class Pictures {
 
   /** Their sizes, without asking for the files. */
   PictureSizes sizes() {
-    return id -> media.find(id).map(Pictures::size);
+    return id ->
+        media
+            .find(id)
+            .map(Pictures::size)
+            .or(() ->
+                media
+                    .clip(id)
+                    .filter(clip -> clip.width() > 0)
+                    .map(clip -> new PictureSizes.Size(clip.width(), clip.height())));
   }
 
   static PictureSizes.Size size(Shipped.Picture picture) {
@@ -47,12 +55,41 @@ final class Pictures {
 
   /** The picture with an id, if there is one; the page will ask for it. */
   Optional<Shipped.Picture> find(String id) {
+    return noted(id, media::find, Shipped.Picture::path);
+  }
+
+  /** The clip with an id, if there is one; the page will ask for it. */
+  Optional<Shipped.Clip> clip(String id) {
+    return noted(id, media::clip, Shipped.Clip::path);
+  }
+
+  /** The caption file with an id, if there is one; the page will ask for it. */
+  Optional<Shipped.CaptionFile> captions(String id) {
+    return noted(id, media::captions, Shipped.CaptionFile::path);
+  }
+
+  private <T> Optional<T> noted(
+      String id, Function<String, Optional<T>> find, Function<T, String> path) {
     if (id.isEmpty()) {
       return Optional.empty();
     }
-    Optional<Shipped.Picture> found = media.find(id);
-    found.ifPresentOrElse(picture -> files.add(picture.path()), () -> missing.add(id));
+    Optional<T> found = find.apply(id);
+    found.ifPresentOrElse(each -> files.add(path.apply(each)), () -> missing.add(id));
     return found;
+  }
+
+  /** The path of the one file that is wide enough where a browser cannot choose: of a poster. */
+  String one(Shipped.Picture picture, Function<PictureWidths, Piecewise> drawn) {
+    double most =
+        widths.stream().map(drawn).mapToDouble(Pictures::most).max().orElse(picture.width());
+    String path =
+        picture.smaller().stream()
+            .filter(each -> each.width() >= most)
+            .map(Shipped.Rendition::path)
+            .findFirst()
+            .orElse(picture.path());
+    files.add(path);
+    return path;
   }
 
   /** Attributes that let a browser take the file that fits; none where there is one file only. */

@@ -1,5 +1,7 @@
 package giostra.core.output;
 
+import giostra.core.band.Focus;
+import giostra.core.media.ClipHost;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -17,8 +19,14 @@ import java.util.stream.Stream;
  * @param fonts the fonts that ship with the page
  * @param media finds a picture by id
  * @param icons finds an icon by name
+ * @param hosts of clips that pages may use
  */
-public record Shipped(Map<String, String> scripts, List<Font> fonts, Media media, IconSet icons) {
+public record Shipped(
+    Map<String, String> scripts,
+    List<Font> fonts,
+    Media media,
+    IconSet icons,
+    List<ClipHost> hosts) {
   /** The name of the script that all kinds share. */
   public static final String PAGE = "page";
 
@@ -32,6 +40,7 @@ public record Shipped(Map<String, String> scripts, List<Font> fonts, Media media
    * @param width in px, before any cropping
    * @param height in px
    * @param alt its own text alternative, used where the document gives none
+   * @param focus the point of it that stays in view where it is cut
    * @param smaller the same picture in fewer px, narrowest first
    */
   public record Picture(
@@ -41,6 +50,7 @@ public record Shipped(Map<String, String> scripts, List<Font> fonts, Media media
       int width,
       int height,
       String alt,
+      Focus focus,
       List<Rendition> smaller) {
     public Picture {
       smaller = List.copyOf(smaller);
@@ -50,11 +60,35 @@ public record Shipped(Map<String, String> scripts, List<Font> fonts, Media media
   /** A picture in so many px across. */
   public record Rendition(int width, String path) {}
 
-  /** Where pictures are looked up. */
+  /**
+   * A clip as it is.
+   *
+   * @param path relative to the page
+   * @param type with its codecs
+   * @param width in px; 0 for sound alone
+   * @param height in px
+   * @param durationMs 0 where it is not known
+   */
+  public record Clip(String id, String path, String type, int width, int height, long durationMs) {}
+
+  /** A caption file, by its path relative to the page, with what is in it. */
+  public record CaptionFile(String id, String path, String text) {}
+
+  /** Where pictures, clips and captions are looked up. */
   @FunctionalInterface
   public interface Media {
     /** The picture with that id, if there is one. */
     Optional<Picture> find(String id);
+
+    /** The clip with that id, if there is one. */
+    default Optional<Clip> clip(String id) {
+      return Optional.empty();
+    }
+
+    /** The caption file with that id, if there is one. */
+    default Optional<CaptionFile> captions(String id) {
+      return Optional.empty();
+    }
   }
 
   /** Where icons are looked up. */
@@ -67,16 +101,18 @@ public record Shipped(Map<String, String> scripts, List<Font> fonts, Media media
   public Shipped {
     scripts = Map.copyOf(scripts);
     fonts = List.copyOf(fonts);
+    hosts = List.copyOf(hosts);
   }
 
   /** Scripts under their plain names, and nothing else: for looking at what a page says alone. */
   public static Shipped scriptsOnly() {
     return new Shipped(
-        Stream.of(PAGE, "track", "tabs", "accordion", "flip-boxes", "counters")
+        Stream.of(PAGE, "track", "tabs", "accordion", "flip-boxes", "counters", "clips")
             .collect(Collectors.toMap(Function.identity(), name -> name + ".js")),
         List.of(),
         _ -> Optional.empty(),
-        _ -> Optional.empty());
+        _ -> Optional.empty(),
+        List.of());
   }
 
   /** The scripts of a page that uses such kinds, in the order in which they run; none for none. */
@@ -90,9 +126,13 @@ public record Shipped(Map<String, String> scripts, List<Font> fonts, Media media
     return all;
   }
 
-  /** Sliders and carousels share what runs a track. */
+  /** Sliders and carousels share what runs a track; that of video pieces is named for its items. */
   private static String scriptOf(String kind) {
-    return kind.equals("slider") || kind.equals("carousel") ? "track" : kind;
+    return switch (kind) {
+      case "slider", "carousel" -> "track";
+      case "video" -> "clips";
+      default -> kind;
+    };
   }
 
   private String script(String name) {

@@ -16,7 +16,7 @@ import java.util.stream.Stream;
 final class Stylesheet {
   private static final String BASE = load("base.css");
   private static final Map<String, String> KINDS =
-      Stream.of("carousel", "slider", "tabs", "accordion", "flip-boxes", "counters")
+      Stream.of("carousel", "slider", "tabs", "accordion", "flip-boxes", "counters", "video")
           .collect(Collectors.toMap(Function.identity(), kind -> load(kind + ".css")));
   private static final String TRACK = load("track.css");
   private static final Map<String, String> PARTS =
@@ -58,7 +58,7 @@ final class Stylesheet {
     return switch (kind) {
       case "carousel", "slider" -> Optional.of(TRACK);
       case "tabs", "accordion" -> Optional.of(FOLD);
-      case "flip-boxes", "counters" -> Optional.of(GRID);
+      case "flip-boxes", "counters", "video" -> Optional.of(GRID);
       default -> Optional.empty();
     };
   }

@@ -187,16 +187,20 @@ final class TrackOutput {
       writing
           .pictures
           .find(own.isEmpty() ? item.values().get(ItemSettings.PICTURE) : own)
-          .ifPresent(thumb ->
-              writing.image(
-                  thumb,
-                  "",
-                  // The neighbour at an arrow is the same picture, in a box of 104 by 70.
-                  widths -> widths.boxed(104, 70, Pictures.size(thumb)),
-                  "class",
-                  "g-thumb",
-                  "loading",
-                  "lazy"));
+          .ifPresentOrElse(
+              thumb ->
+                  writing.image(
+                      thumb,
+                      "",
+                      // The neighbour at an arrow is the same picture, in a box of 104 by 70.
+                      widths -> widths.boxed(104, 70, Pictures.size(thumb)),
+                      "class",
+                      "g-thumb",
+                      "loading",
+                      "lazy"),
+              // An item without a picture has a mark all the same.
+              () ->
+                  out.element("span", Integer.toString(marked + 1), "class", "g-thumb g-no-thumb"));
     }
     if (names) {
       out.element("span", Fields.called(item, marked), "class", "g-dot-name");

@@ -1,6 +1,7 @@
 package giostra.core.output;
 
 import giostra.core.band.Band;
+import giostra.core.band.Focus;
 import giostra.core.band.RichText;
 import giostra.core.band.Setting;
 import giostra.core.band.Values;
@@ -9,6 +10,7 @@ import giostra.core.fit.Shortened;
 import giostra.core.layout.Outline;
 import giostra.core.layout.PictureWidths;
 import giostra.core.layout.Resolution;
+import giostra.core.media.ClipHost;
 import giostra.core.page.Block;
 import giostra.core.page.ConditionSettings;
 import giostra.core.page.Document;
@@ -43,6 +45,11 @@ final class Writing {
   final Pictures pictures;
   final Icons icons;
 
+  /** Hosts of clips that pages may use. */
+  final List<ClipHost> hosts;
+
+  final Origins origins = new Origins();
+
   /** Kinds of piece that the page uses: their sheets and scripts go with it. */
   final Set<String> kinds = new TreeSet<>();
 
@@ -66,6 +73,7 @@ final class Writing {
     this.css = new BandCss(document.bands());
     this.pictures = new Pictures(document, shipped.media());
     this.icons = new Icons(shipped.icons());
+    this.hosts = shipped.hosts();
     this.blocks = blocks;
     this.outline = Outline.of(document);
   }
@@ -305,7 +313,7 @@ final class Writing {
     Optional<Shipped.Picture> found = pictures.find(item.values().get(setting));
     found.ifPresent(picture -> {
       String alt = item.values().get(ItemSettings.ALT);
-      out.open("div", "class", classes, "data-focus", focus(item));
+      out.open("div", "class", classes, "data-focus", focus(item, picture));
       image(
           picture,
           alt.isEmpty() ? picture.alt() : alt,
@@ -331,13 +339,19 @@ final class Writing {
   }
 
   /** The focal point of an item's picture as a rule; the middle needs none. */
-  private String focus(Item item) {
-    var focus = item.values().get(ItemSettings.FOCUS);
-    if (focus.equals(ItemSettings.FOCUS.initial())) {
+  private String focus(Item item, Shipped.Picture picture) {
+    Focus focus = focus(item, ItemSettings.FOCUS, picture);
+    if (focus.equals(Focus.CENTER)) {
       return "";
     }
     css.put("[data-item=" + item.id() + "] [data-focus] img", "object-position", _ -> focus.css());
     return "own";
+  }
+
+  /** The focal point that is set where a picture is used, or else that of the picture itself. */
+  static Focus focus(Node node, Setting<Focus> setting, Shipped.Picture picture) {
+    Focus own = node.values().own(setting, Values.ALL);
+    return own == null ? picture.focus() : own;
   }
 
   /** Whether an item hides in some band, and the rules that hide it there. */

@@ -49,7 +49,14 @@ public final class Fields {
           ItemSettings.BESIDE,
           ItemSettings.TURN,
           ItemSettings.BACK_ICON,
-          ItemSettings.BACK_PICTURE);
+          ItemSettings.BACK_PICTURE,
+          ClipSettings.START,
+          ClipSettings.END,
+          ClipSettings.CAPTIONS.get(0).language(),
+          ClipSettings.CAPTIONS.get(1).file(),
+          ClipSettings.CAPTIONS.get(1).language(),
+          ClipSettings.CAPTIONS.get(2).file(),
+          ClipSettings.CAPTIONS.get(2).language());
 
   private static final Map<NodeType, List<Field>> BY_KIND =
       Map.of(
@@ -126,7 +133,27 @@ public final class Fields {
               ItemSettings.ICON_COLOURS,
               ItemSettings.PICTURE,
               ItemSettings.ALT,
-              ItemSettings.LINK));
+              ItemSettings.LINK),
+          NodeType.VIDEO,
+          renamed(
+              list(
+                  ItemSettings.PICTURE,
+                  ClipSettings.FROM,
+                  ClipSettings.CLIP,
+                  ClipSettings.CLIP_2,
+                  ClipSettings.ADDRESS,
+                  ItemSettings.HEADING,
+                  ItemSettings.TEXT,
+                  ItemSettings.FOCUS,
+                  ClipSettings.START,
+                  ClipSettings.END,
+                  ClipSettings.CAPTIONS.get(0).file(),
+                  ClipSettings.CAPTIONS.get(0).language(),
+                  ClipSettings.CAPTIONS.get(1).file(),
+                  ClipSettings.CAPTIONS.get(1).language(),
+                  ClipSettings.CAPTIONS.get(2).file(),
+                  ClipSettings.CAPTIONS.get(2).language()),
+              Map.of(ItemSettings.PICTURE, "Poster")));
 
   private static final Map<Card, List<Field>> OF_CARD =
       Map.of(
@@ -170,7 +197,8 @@ public final class Fields {
   public static List<Field> used(NodeType kind, Card card) {
     return switch (kind) {
       case CAROUSEL -> OF_CARD.getOrDefault(card, List.of());
-      case SLIDER, TABS, ACCORDION, FLIP_BOXES, COUNTERS -> BY_KIND.getOrDefault(kind, List.of());
+      case SLIDER, TABS, ACCORDION, FLIP_BOXES, COUNTERS, VIDEO ->
+          BY_KIND.getOrDefault(kind, List.of());
       case SITE, PAGE, SECTION, HEADING, TEXT, PICTURE, BUTTON, OWN_HTML, COLUMNS, COLUMN, ITEM ->
           List.of();
     };

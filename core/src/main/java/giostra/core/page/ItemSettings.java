@@ -150,7 +150,9 @@ public final class ItemSettings {
               PREFIX,
               SUFFIX,
               SHOWN),
-          ALWAYS);
+          ClipSettings.ALL,
+          ALWAYS,
+          List.of(Feed.ROW));
 
   private ItemSettings() {}
 

@@ -26,6 +26,7 @@ public enum NodeType {
   ACCORDION("accordion", AccordionSettings.ALL, Set.of("item")),
   FLIP_BOXES("flip-boxes", FlipSettings.ALL, Set.of("item")),
   COUNTERS("counters", CounterSettings.ALL, Set.of("item")),
+  VIDEO("video", VideoSettings.ALL, Set.of("item")),
   ITEM("item", ItemSettings.ALL, Names.BLOCKS);
 
   private static final class Names {
@@ -42,7 +43,8 @@ public enum NodeType {
             "tabs",
             "accordion",
             "flip-boxes",
-            "counters");
+            "counters",
+            "video");
   }
 
   private final String word;
@@ -124,7 +126,7 @@ public enum NodeType {
           case OWN_HTML -> new Block.OwnHtml(id, values);
           case COLUMNS -> new Block.Columns(id, values, List.of());
           case COLUMN -> new Column(id, values, List.of());
-          case SLIDER, CAROUSEL, TABS, ACCORDION, FLIP_BOXES, COUNTERS ->
+          case SLIDER, CAROUSEL, TABS, ACCORDION, FLIP_BOXES, COUNTERS, VIDEO ->
               piece(id, values, List.of());
           case ITEM -> new Item(id, values);
         };
@@ -140,6 +142,7 @@ public enum NodeType {
       case ACCORDION -> new Piece.Accordion(id, values, items);
       case FLIP_BOXES -> new Piece.FlipBoxes(id, values, items);
       case COUNTERS -> new Piece.Counters(id, values, items);
+      case VIDEO -> new Piece.Video(id, values, items);
       case SITE, PAGE, SECTION, HEADING, TEXT, PICTURE, BUTTON, OWN_HTML, COLUMNS, COLUMN, ITEM ->
           throw new IllegalStateException(word + " is no kind of piece");
     };

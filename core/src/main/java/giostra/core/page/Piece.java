@@ -5,7 +5,12 @@ import java.util.List;
 
 /** One of the kinds of moving or folding parts. Each holds items. */
 public sealed interface Piece extends Block
-    permits Piece.Tracked, Piece.Tabs, Piece.Accordion, Piece.FlipBoxes, Piece.Counters {
+    permits Piece.Tracked,
+        Piece.Tabs,
+        Piece.Accordion,
+        Piece.FlipBoxes,
+        Piece.Counters,
+        Piece.Video {
   /** The items, hidden ones too, in reading order. */
   List<Item> items();
 
@@ -89,6 +94,18 @@ public sealed interface Piece extends Block
     @Override
     public NodeType type() {
       return NodeType.FLIP_BOXES;
+    }
+  }
+
+  /** Clips with a player of our own. */
+  record Video(String id, Values values, List<Item> items) implements Piece {
+    public Video {
+      items = List.copyOf(items);
+    }
+
+    @Override
+    public NodeType type() {
+      return NodeType.VIDEO;
     }
   }
 

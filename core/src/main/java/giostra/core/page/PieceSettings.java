@@ -74,7 +74,8 @@ public final class PieceSettings {
           List.of(HIDDEN, DISABLED, TOOLTIP),
           MarkSettings.ALL,
           ConditionSettings.ALL,
-          List.of(Linking.LINKED_TO));
+          List.of(Linking.LINKED_TO),
+          Feed.ALL);
 
   /** By band, after what the kind itself asks. */
   static final List<Setting<?>> BY_BAND =

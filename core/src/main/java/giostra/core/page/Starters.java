@@ -38,6 +38,7 @@ public final class Starters {
     all.addAll(accordions());
     all.addAll(flipBoxes());
     all.addAll(counters());
+    all.addAll(videos());
     all.addAll(blocks());
     return List.copyOf(all);
   }
@@ -158,6 +159,16 @@ public final class Starters {
             "Counters",
             "Figures that run to their value when they are first seen.",
             new Piece.Counters("figures", values, items(4, Starters::figure))));
+  }
+
+  private static List<Starter> videos() {
+    Values one = named("A clip").with(VideoSettings.RATIO, "desktop", VideoSettings.Ratio.WIDE);
+    return List.of(
+        starter(
+            "clip",
+            "Video",
+            "A clip of your own or of a host, with a poster and captions.",
+            new Piece.Video("clip", one, items(1, _ -> Values.NONE))));
   }
 
   private static List<Starter> blocks() {

@@ -28,6 +28,7 @@ public record NoEffect(String piece, String setting, String band, String message
         case Piece.Tabs tabs -> PanelEffects.find(asked, tabs);
         case Piece.Accordion _ -> PanelEffects.find(asked);
         case Piece.FlipBoxes _, Piece.Counters _ -> GridEffects.find(asked);
+        case Piece.Video video -> VideoEffects.find(asked, video);
       }
     }
     return found;

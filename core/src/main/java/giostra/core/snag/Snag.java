@@ -39,7 +39,9 @@ public record Snag(
     /** A picture that is drawn wider than it is, so that it blurs on any screen. */
     ENLARGED,
     /** Columns that are seen in another order than they are read in. */
-    ORDER
+    ORDER,
+    /** A clip without a poster, a second format or captions. */
+    CLIP
   }
 
   /**

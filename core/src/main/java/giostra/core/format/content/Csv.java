@@ -45,12 +45,6 @@ public final class Csv {
    *     nothing ends; naming the row or the byte
    */
   public static Read read(byte[] bytes) {
-    if (bytes.length > MOST_BYTES) {
-      throw new Refused(
-          "Size of the file",
-          bytes.length / 1024 / 1024 + " MB",
-          "at most " + MOST_BYTES / 1024 / 1024 + " MB");
-    }
     String text = text(bytes);
     char separator = separator(text);
     List<Table.Row> rows = rows(text, separator, Table.MOST_ROWS + 1);
@@ -61,7 +55,8 @@ public final class Csv {
       throw new Refused(
           "Number of rows", "more than " + Table.MOST_ROWS, "at most " + Table.MOST_ROWS);
     }
-    List<String> head = rows.getFirst().cells().stream().map(String::strip).toList();
+    List<String> head =
+        rows.getFirst().cells().stream().map(c -> c.strip().replaceAll("\\s+", " ")).toList();
     if (head.size() > Table.MOST_COLUMNS) {
       throw new Refused(
           "Number of columns", Integer.toString(head.size()), "at most " + Table.MOST_COLUMNS);
@@ -69,7 +64,14 @@ public final class Csv {
     return new Read(new Table(head, rows.subList(1, rows.size())), separator);
   }
 
-  private static String text(byte[] bytes) {
+  /** Text that must be UTF-8; a byte order mark before it is no part of it. */
+  static String text(byte[] bytes) {
+    if (bytes.length > MOST_BYTES) {
+      throw new Refused(
+          "Size of the file",
+          bytes.length / 1024 / 1024 + " MB",
+          "at most " + MOST_BYTES / 1024 / 1024 + " MB");
+    }
     ByteBuffer in = ByteBuffer.wrap(bytes);
     try {
       String text =

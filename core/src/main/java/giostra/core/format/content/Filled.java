@@ -133,7 +133,7 @@ public record Filled(List<Item> items, List<Fault> faults, List<Table.Row> left)
 
     private Object value(Setting<?> setting, String cell) {
       Object raw =
-          setting.kind() instanceof Kind.Picture
+          setting.kind() instanceof Kind.OfMedia
               ? media
                   .find(cell.strip())
                   .orElseThrow(() ->

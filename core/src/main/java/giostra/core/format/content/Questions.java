@@ -71,7 +71,7 @@ public final class Questions {
       each(node.path("mainEntity")).forEach(entity -> question(entity, found));
     } else if (is(node, "Question")) {
       question(node, found);
-    } else {
+    } else if (node.has("@graph")) {
       walk(node.path("@graph"), found);
     }
   }

@@ -1,0 +1,25 @@
+package giostra.core.output;
+
+/** The little JSON that plans are made of. Source: RFC 8259, 7 "Strings". */
+final class Json {
+  private Json() {}
+
+  /** A string, quoted. */
+  static String text(String text) {
+    var out = new StringBuilder("\"");
+    for (char c : text.toCharArray()) {
+      switch (c) {
+        case '"' -> out.append("\\\"");
+        case '\\' -> out.append("\\\\");
+        default -> {
+          if (c < ' ') {
+            out.append("\\u%04x".formatted((int) c));
+          } else {
+            out.append(c);
+          }
+        }
+      }
+    }
+    return out.append('"').toString();
+  }
+}

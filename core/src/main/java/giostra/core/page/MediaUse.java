@@ -1,0 +1,100 @@
+package giostra.core.page;
+
+import giostra.core.band.Aspect;
+import giostra.core.band.Band;
+import giostra.core.band.Kind;
+import giostra.core.band.Setting;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+
+/**
+ * A place where something of the media library is used.
+ *
+ * @param media its id
+ * @param node id of what uses it
+ * @param called what people call that
+ * @param setting label of the setting, or of the text that it stands in
+ * @param shapes that it is cut to there, in some band
+ */
+public record MediaUse(
+    String media, String node, String called, String setting, List<Aspect> shapes) {
+  private static final Pattern IN_TEXT = Pattern.compile("data-(?:picture|clip)=\"([a-z0-9-]+)\"");
+
+  /** All places of a document, in reading order. */
+  public static List<MediaUse> of(Document document) {
+    var all = new ArrayList<MediaUse>();
+    document
+        .nodes()
+        .forEach(node -> {
+          for (Map.Entry<String, Map<String, Object>> set : node.values().set().entrySet()) {
+            Setting<?> setting = node.type().setting(set.getKey());
+            for (Object value : set.getValue().values()) {
+              for (String id : ids(setting, value)) {
+                all.add(
+                    new MediaUse(
+                        id, node.id(), called(node), setting.label(), shapes(document, node)));
+              }
+            }
+          }
+        });
+    return all;
+  }
+
+  /** The shapes of pictures that settings name; other boxes are as high as their content. */
+  private static List<Aspect> shapes(Document document, Node node) {
+    Stream<Optional<Aspect>> all =
+        document.bands().all().stream()
+            .map(band ->
+                switch (node) {
+                  case Block.Picture picture ->
+                      picture.values().at(BlockSettings.SHAPE, document.bands(), band).aspect();
+                  case Item item when parent(document, item) instanceof Piece.Carousel cards ->
+                      shape(document, cards, band);
+                  default -> Optional.empty();
+                });
+    return all.flatMap(Optional::stream).distinct().toList();
+  }
+
+  private static Optional<Aspect> shape(Document document, Piece.Carousel cards, Band band) {
+    CarouselSettings.PictureShape shape =
+        cards.values().at(CarouselSettings.PICTURE_SHAPE, document.bands(), band);
+    return cards.values().get(CarouselSettings.CARD) == CarouselSettings.Card.QUOTATION
+        ? Optional.of(shape.portrait())
+        : shape.aspect();
+  }
+
+  private static Node parent(Document document, Node node) {
+    List<Node> path = document.path(node.id());
+    return path.get(path.size() - 2);
+  }
+
+  private static List<String> ids(Setting<?> setting, Object value) {
+    return switch (setting.kind()) {
+      case Kind.OfMedia _ -> value.toString().isEmpty() ? List.of() : List.of(value.toString());
+      case Kind.Rich _ -> {
+        var found = new ArrayList<String>();
+        Matcher matcher = IN_TEXT.matcher(value.toString());
+        while (matcher.find()) {
+          found.add(matcher.group(1));
+        }
+        yield found;
+      }
+      default -> List.of();
+    };
+  }
+
+  private static String called(Node node) {
+    for (Setting<String> each :
+        List.of(PieceSettings.NAME, ItemSettings.HEADING, PageSettings.TITLE)) {
+      if (node.type().settings().contains(each) && !node.values().get(each).isEmpty()) {
+        return node.values().get(each);
+      }
+    }
+    return node.type().word().replace('-', ' ');
+  }
+}

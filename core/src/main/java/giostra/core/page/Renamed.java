@@ -1,0 +1,61 @@
+package giostra.core.page;
+
+import giostra.core.band.Kind;
+import giostra.core.band.Setting;
+import giostra.core.band.Values;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * A document in which what it refers to outside of itself, media, kept pieces, files with content,
+ * has other ids.
+ */
+public final class Renamed {
+  private static final Pattern IN_TEXT = Pattern.compile("(data-picture=\")([a-z0-9-]+)(\")");
+
+  private Renamed() {}
+
+  /**
+   * The document with other ids.
+   *
+   * @param ids new ones by old ones; what is not among them stays
+   */
+  public static Document of(Document document, Map<String, String> ids) {
+    return ids.isEmpty() ? document : document.changedAll(node -> node.with(values(node, ids)));
+  }
+
+  private static Values values(Node node, Map<String, String> ids) {
+    Values values = node.values();
+    for (Map.Entry<String, Map<String, Object>> set : node.values().set().entrySet()) {
+      Setting<?> setting = node.type().setting(set.getKey());
+      for (Map.Entry<String, Object> each : set.getValue().entrySet()) {
+        Object now = value(setting, each.getValue(), ids);
+        if (!now.equals(each.getValue())) {
+          values = values.withRaw(set.getKey(), each.getKey(), now);
+        }
+      }
+    }
+    return values;
+  }
+
+  private static Object value(Setting<?> setting, Object value, Map<String, String> ids) {
+    boolean refers =
+        setting.kind() instanceof Kind.OfMedia
+            || setting.id().equals(Linking.LINKED_TO.id())
+            || setting.id().equals(Feed.SOURCE.id());
+    if (refers) {
+      return ids.getOrDefault(value.toString(), value.toString());
+    }
+    if (setting.kind() instanceof Kind.Rich) {
+      return IN_TEXT
+          .matcher(value.toString())
+          .replaceAll(found ->
+              Matcher.quoteReplacement(
+                  found.group(1)
+                      + ids.getOrDefault(found.group(2), found.group(2))
+                      + found.group(3)));
+    }
+    return value;
+  }
+}
