@@ -10,9 +10,17 @@ mkdirSync('dist/fonts', { recursive: true });
 
 await build({
   entryPoints: Object.fromEntries(
-    ['page', 'track', 'tabs', 'accordion', 'flip-boxes', 'counters', 'stage', 'assume'].map(
-      (name) => [name, `src/${name}.ts`],
-    ),
+    [
+      'page',
+      'track',
+      'tabs',
+      'accordion',
+      'flip-boxes',
+      'counters',
+      'clips',
+      'stage',
+      'assume',
+    ].map((name) => [name, `src/${name}.ts`]),
   ),
   outdir: 'dist',
   bundle: true,

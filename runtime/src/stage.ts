@@ -160,7 +160,9 @@ function show(target: Element | null) {
     if (at instanceof HTMLElement && at.dataset.item) items.unshift(at);
   }
   for (const item of items) {
-    item.closest<HTMLElement>('[data-piece]')?.giostra?.open(item.dataset.item ?? '');
+    const piece = item.closest<HTMLElement>('[data-piece]');
+    // To open a clip is to start it, which nobody asks for by choosing it.
+    if (piece?.dataset.kind !== 'video') piece?.giostra?.open(item.dataset.item ?? '');
   }
   const box = target.getBoundingClientRect();
   const room = window.innerHeight;
