@@ -1,6 +1,8 @@
 package giostra.server;
 
+import giostra.core.media.ClipHost;
 import java.nio.file.Path;
+import java.util.List;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 
 /**
@@ -8,7 +10,26 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  *
  * @param blobs folder for the bytes of media and releases
  * @param stagePort the second port, an origin of its own for the stage; 0 takes a free one
+ * @param falenaPort the third port, where the stand-in for a host of clips answers
  * @param demo whether an empty database gets the demo site
+ * @param hosts of clips that pages may use
  */
 @ConfigurationProperties("giostra")
-public record Settings(Path blobs, int stagePort, boolean demo) {}
+public record Settings(Path blobs, int stagePort, int falenaPort, boolean demo, List<Host> hosts) {
+  public Settings {
+    hosts = hosts == null ? List.of() : List.copyOf(hosts);
+  }
+
+  /** A host of clips, see {@link ClipHost}. */
+  public record Host(
+      String name, List<String> forms, String embed, String startParameter, String oembed) {}
+
+  /** The hosts as the core knows them. */
+  public List<ClipHost> clipHosts() {
+    return hosts.stream()
+        .map(host ->
+            new ClipHost(
+                host.name(), host.forms(), host.embed(), host.startParameter(), host.oembed()))
+        .toList();
+  }
+}

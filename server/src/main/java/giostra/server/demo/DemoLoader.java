@@ -2,11 +2,13 @@ package giostra.server.demo;
 
 import giostra.core.format.DocumentJson;
 import giostra.server.Settings;
+import giostra.server.content.IntakeService;
 import giostra.server.media.MediaService;
 import giostra.server.page.PageService;
 import giostra.server.release.ReleaseService;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -24,8 +26,15 @@ class DemoLoader {
   private final PageService pages;
   private final MediaService media;
   private final ReleaseService releases;
+  private final IntakeService intakes;
 
-  DemoLoader(Settings settings, PageService pages, MediaService media, ReleaseService releases) {
+  DemoLoader(
+      Settings settings,
+      PageService pages,
+      MediaService media,
+      ReleaseService releases,
+      IntakeService intakes) {
+    this.intakes = intakes;
     this.settings = settings;
     this.pages = pages;
     this.media = media;
@@ -40,9 +49,21 @@ class DemoLoader {
     String site = pages.addSite("Velluta").id();
     for (JsonNode picture : DocumentJson.parse(text("media.json"))) {
       String file = picture.path("file").asString();
-      media.add(site, file, picture.path("alt").asString(), bytes("media/" + file));
+      String alt = picture.path("alt").asString();
+      MediaService.Media added = media.add(site, file, alt, bytes("media/" + file));
+      if (picture.path("decorative").asBoolean(false)) {
+        media.say(added.id(), new MediaService.Said("", true, added.focus(), List.of("visitors")));
+      }
     }
-    PageService.Head page = pages.addPage(site, "", DocumentJson.parse(text("evenings.json")));
+    String falena = "http://127.0.0.1:" + settings.falenaPort();
+    String document = text("evenings.json").replace("{falena}", falena);
+    PageService.Head page = pages.addPage(site, "", DocumentJson.parse(document));
+    intakes.fill(
+        page.id(),
+        "night-questions",
+        "night-questions.csv",
+        bytes("night-questions.csv"),
+        "Question");
     releases.publish(page.id());
     LOG.info("The demo site Velluta is there, with the page {}.", page.id());
   }

@@ -1,7 +1,9 @@
 package giostra.server.host;
 
+import giostra.core.media.ClipHost;
 import giostra.core.output.Hash;
 import giostra.core.output.Shipped;
+import giostra.server.Settings;
 import giostra.server.icon.IconSet;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -17,15 +19,17 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class PageFiles {
   private static final List<String> SCRIPTS =
-      List.of(Shipped.PAGE, "track", "tabs", "accordion", "flip-boxes", "counters");
+      List.of(Shipped.PAGE, "track", "tabs", "accordion", "flip-boxes", "counters", "clips");
 
   private final Map<String, byte[]> byPath = new LinkedHashMap<>();
   private final List<Shipped.Font> fonts = new ArrayList<>();
   private final Map<String, String> scripts = new LinkedHashMap<>();
   private final IconSet icons;
+  private final List<ClipHost> hosts;
   private final Map<String, byte[]> benchScripts = new LinkedHashMap<>();
 
-  PageFiles(JsonMapper mapper, IconSet icons) {
+  PageFiles(JsonMapper mapper, IconSet icons, Settings settings) {
+    this.hosts = settings.clipHosts();
     this.icons = icons;
     for (String name : SCRIPTS) {
       byte[] bytes = ShippedFiles.load(name + ".js");
@@ -56,7 +60,7 @@ public class PageFiles {
 
   /** What the compiler is told of them. */
   public Shipped shipped(Shipped.Media media) {
-    return new Shipped(scripts, fonts, media, icons::draw);
+    return new Shipped(scripts, fonts, media, icons::draw, hosts);
   }
 
   /** The bytes at a path relative to a page, or null. */

@@ -1,20 +1,29 @@
 package giostra.server.host;
 
+import giostra.core.output.Origins;
+
 /** The Content-Security-Policy of published pages: everything from the page's own place. */
 public final class Policy {
   private static final String PAGE =
       "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'; font-src 'self';"
-          + " base-uri 'none'; form-action 'self'";
+          + " base-uri 'none'; form-action 'self'; media-src 'self'";
 
   private Policy() {}
 
-  /** For live pages, which only their own site may frame. */
-  public static String live() {
-    return PAGE + "; frame-ancestors 'self'";
+  /** For live pages, which only their own site may frame; with the other places that one needs. */
+  public static String live(Origins origins) {
+    return page(origins) + "; frame-ancestors 'self'";
   }
 
   /** For previews, which only the bench may frame. */
-  public static String preview(String bench) {
-    return PAGE + "; frame-ancestors " + bench;
+  public static String preview(String bench, Origins origins) {
+    return page(origins) + "; frame-ancestors " + bench;
+  }
+
+  private static String page(Origins origins) {
+    String media = origins.media().isEmpty() ? "" : " " + String.join(" ", origins.media());
+    String frames =
+        origins.frames().isEmpty() ? "" : "; frame-src " + String.join(" ", origins.frames());
+    return PAGE + media + frames;
   }
 }

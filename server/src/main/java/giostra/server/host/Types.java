@@ -14,6 +14,10 @@ public final class Types {
       case "jpg" -> "image/jpeg";
       case "png" -> "image/png";
       case "webp" -> "image/webp";
+      case "gif" -> "image/gif";
+      case "mp4" -> "video/mp4";
+      case "webm" -> "video/webm";
+      case "vtt" -> "text/vtt;charset=utf-8";
       case "svg" -> "image/svg+xml";
       case "json" -> "application/json";
       default -> "application/octet-stream";

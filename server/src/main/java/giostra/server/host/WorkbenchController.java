@@ -20,7 +20,7 @@ class WorkbenchController {
     this.port = port;
   }
 
-  @GetMapping({"/", "/pages/{id}", "/pages/{id}/{step}"})
+  @GetMapping({"/", "/pages/{id}", "/pages/{id}/{step}", "/sites/{id}/media"})
   ResponseEntity<byte[]> bench() throws IOException {
     return answer("index.html", "no-cache");
   }
@@ -46,6 +46,8 @@ class WorkbenchController {
           .header(
               "Content-Security-Policy",
               "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob: "
+                  + port.stage()
+                  + "; media-src 'self' blob: "
                   + port.stage()
                   + "; frame-src "
                   + port.stage()

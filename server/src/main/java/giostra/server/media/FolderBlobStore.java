@@ -10,6 +10,8 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import org.springframework.core.io.FileSystemResource;
+import org.springframework.core.io.Resource;
 import org.springframework.stereotype.Component;
 
 /** Blobs in a folder, spread over 256 sub-folders. A file appears whole or not at all. */
@@ -50,6 +52,15 @@ class FolderBlobStore implements BlobStore {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  @Override
+  public Resource open(String hash) {
+    Path file = file(hash);
+    if (!Files.exists(file)) {
+      throw new Gone("file", hash);
+    }
+    return new FileSystemResource(file);
   }
 
   private Path file(String hash) {

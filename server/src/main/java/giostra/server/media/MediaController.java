@@ -2,14 +2,16 @@ package giostra.server.media;
 
 import giostra.core.band.Refused;
 import java.io.IOException;
-import java.time.Duration;
 import java.util.List;
+import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.RestController;
@@ -34,21 +36,40 @@ class MediaController {
       @RequestPart("file") MultipartFile file,
       @RequestParam(defaultValue = "") String alt)
       throws IOException {
-    String name = file.getOriginalFilename();
     if (file.isEmpty()) {
-      throw new Refused("Picture", "empty", "a file with something in it");
+      throw new Refused("File " + name(file), "empty", "a file with something in it");
     }
-    return media.add(siteId, name == null ? "picture" : name, alt, file.getBytes());
+    return media.add(siteId, name(file), alt, file.getBytes());
+  }
+
+  /** Says what it shows, where its focal point is, what it is found by. */
+  @PutMapping("/api/media/{id}")
+  MediaService.Media say(@PathVariable String id, @RequestBody MediaService.Said said) {
+    return media.say(id, said);
+  }
+
+  /** Puts another file in its place, everywhere. */
+  @PostMapping(path = "/api/media/{id}/file", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  MediaService.Media replace(@PathVariable String id, @RequestPart("file") MultipartFile file)
+      throws IOException {
+    return media.replace(id, name(file), file.getBytes());
   }
 
   @GetMapping("/api/media/{id}/file")
-  ResponseEntity<byte[]> file(@PathVariable String id) {
+  ResponseEntity<Resource> file(@PathVariable String id) {
     MediaService.File file = media.file(id);
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType(file.type()))
-        .cacheControl(CacheControl.maxAge(Duration.ofMinutes(10)))
+        .cacheControl(CacheControl.noCache())
         .eTag(file.hash())
+        // A vector picture opened by itself is a document: it may not run anything.
+        .header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'")
         .header("X-Content-Type-Options", "nosniff")
         .body(file.bytes());
+  }
+
+  private static String name(MultipartFile file) {
+    String name = file.getOriginalFilename();
+    return name == null || name.isBlank() ? "file" : name;
   }
 }

@@ -22,6 +22,20 @@ class MediaEntity {
   int height;
   long bytes;
 
+  @Column(name = "duration_ms")
+  long durationMs;
+
+  /** With commas between. */
+  String codecs = "";
+
+  boolean decorative;
+
+  /** Two percentages, see {@link giostra.core.band.Focus}. */
+  String focus = "50% 50%";
+
+  /** Words with commas between. */
+  String tags = "";
+
   @Column(name = "created_at")
   Instant createdAt = Instant.EPOCH;
 }

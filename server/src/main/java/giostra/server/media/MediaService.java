@@ -1,8 +1,15 @@
 package giostra.server.media;
 
+import giostra.core.band.Focus;
+import giostra.core.band.Kind;
+import giostra.core.band.Refused;
 import giostra.core.layout.PictureSizes;
+import giostra.core.media.ClipFacts;
 import giostra.core.output.Shipped;
 import giostra.server.web.Gone;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.HashMap;
 import java.util.List;
@@ -10,10 +17,13 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.springframework.core.io.ByteArrayResource;
+import org.springframework.core.io.Resource;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The pictures of sites. */
+/** The pictures, clips and captions of sites. */
 @Service
 public class MediaService {
   private final MediaRows rows;
@@ -29,98 +39,224 @@ public class MediaService {
   }
 
   /**
-   * A picture as the bench sees it.
+   * A picture, clip or caption file as the bench sees it.
    *
+   * @param sort what sort of thing it is: a picture, a vector picture, a clip, captions
+   * @param alt its text alternative; none is needed where it only decorates
+   * @param width in px; 0 for what has none
+   * @param durationMs of a clip, or when the last words of captions end; else 0
    * @param path relative to a page that shows it
+   * @param focus the point that stays in view where it is cut
+   * @param files smaller files that have been made of it, of so many
    */
   public record Media(
       String id,
       String name,
+      String sort,
       String alt,
+      boolean decorative,
       String type,
       int width,
       int height,
+      long durationMs,
+      List<String> codecs,
       long bytes,
-      String path) {}
+      String path,
+      String hash,
+      String focus,
+      List<String> tags,
+      int filesMade,
+      int files) {}
 
   /**
-   * Takes a picture in. The same bytes on the same site are one picture.
+   * Takes a file in. The same bytes on the same site are one.
    *
-   * @throws giostra.core.band.Refused when the bytes are not a picture that we take
+   * @throws Refused when the bytes are not something that we take
    */
   @Transactional
   public Media add(String siteId, String name, String alt, byte[] bytes) {
-    PictureFacts facts = PictureFacts.read(name, bytes);
-    String hash = blobs.put(bytes);
+    return add(siteId, "", name, alt, bytes);
+  }
+
+  /**
+   * Takes a file in under the id that it had elsewhere, if that is free here.
+   *
+   * @throws Refused when the bytes are not something that we take
+   */
+  @Transactional
+  public Media add(String siteId, String wanted, String name, String alt, byte[] bytes) {
+    MediaFacts facts = MediaFacts.read(name, bytes);
+    String hash = blobs.put(facts.bytes());
     List<MediaEntity> same = rows.findBySiteIdAndHash(siteId, hash);
     if (!same.isEmpty()) {
       return media(same.getFirst());
     }
     var row = new MediaEntity();
-    row.id = freeId(name, hash);
+    boolean free = !wanted.isEmpty() && !rows.existsById(wanted);
+    row.id = free ? wanted : freeId(name, facts.type(), hash);
     row.siteId = siteId;
     row.name = name;
     row.alt = alt;
+    row.createdAt = clock.instant();
+    put(row, facts, hash);
+    return media(rows.save(row));
+  }
+
+  private void put(MediaEntity row, MediaFacts facts, String hash) {
     row.hash = hash;
     row.type = facts.type();
     row.width = facts.width();
     row.height = facts.height();
-    row.bytes = bytes.length;
-    row.createdAt = clock.instant();
-    return media(rows.save(row));
+    row.durationMs = facts.durationMs();
+    row.codecs = facts.codecs();
+    row.bytes = facts.bytes().length;
+    renditions.later(row);
   }
 
-  private String freeId(String name, String hash) {
+  /**
+   * Puts other bytes in the place of those that something has, wherever it is used.
+   *
+   * @throws Refused when they are another sort of thing
+   */
+  @Transactional
+  public Media replace(String id, String name, byte[] bytes) {
+    MediaEntity row = row(id);
+    MediaFacts facts = MediaFacts.read(name, bytes);
+    String sort = MediaFacts.sort(row.type);
+    if (!MediaFacts.sort(facts.type()).equals(sort)) {
+      throw new Refused("File " + name, MediaFacts.sort(facts.type()), sort + ", as before");
+    }
+    row.name = name;
+    put(row, facts, blobs.put(facts.bytes()));
+    return media(row);
+  }
+
+  /**
+   * What is said of something.
+   *
+   * @param alt its text alternative
+   * @param focus two percentages
+   */
+  public record Said(String alt, boolean decorative, String focus, List<String> tags) {}
+
+  /** Says something of it. */
+  @Transactional
+  public Media say(String id, Said said) {
+    MediaEntity row = row(id);
+    row.alt = new Kind.Words(400, false).read("Text alternative", said.alt());
+    row.decorative = said.decorative();
+    row.focus = Focus.parse(said.focus()).css();
+    row.tags =
+        said.tags().stream()
+            .map(tag -> tag.strip().replace(",", " "))
+            .filter(tag -> !tag.isEmpty())
+            .distinct()
+            .collect(Collectors.joining(","));
+    return media(row);
+  }
+
+  /** Takes it out of the site; its bytes stay, since releases may have them. */
+  @Transactional
+  public void delete(String id) {
+    rows.delete(row(id));
+  }
+
+  private MediaEntity row(String id) {
+    return rows.findById(id).orElseThrow(() -> new Gone("file of the site", id));
+  }
+
+  /** The site that something belongs to. */
+  @Transactional(readOnly = true)
+  public String siteOf(String id) {
+    return row(id).siteId;
+  }
+
+  private String freeId(String name, String type, String hash) {
     String word =
-        name.replaceAll("\\.[A-Za-z]+$", "")
+        name.replaceAll("\\.[A-Za-z0-9]+$", "")
             .toLowerCase(Locale.ROOT)
             .replaceAll("[^a-z0-9]+", "-")
             .replaceAll("^-+|-+$", "");
-    String base = word.isEmpty() ? "picture" : word.substring(0, Math.min(40, word.length()));
-    return rows.existsById(base) ? base + "-" + hash.substring(0, 8) : base;
+    String base = word.isEmpty() ? "file" : word.substring(0, Math.min(40, word.length()));
+    String typed = base + "-" + MediaFacts.extension(type);
+    return !rows.existsById(base)
+        ? base
+        : !rows.existsById(typed) ? typed : base + "-" + hash.substring(0, 8);
   }
 
-  /** All pictures of a site, oldest first. */
+  /** All media of a site, oldest first. */
   @Transactional(readOnly = true)
   public List<Media> of(String siteId) {
-    return rows.findBySiteIdOrderByCreatedAt(siteId).stream().map(MediaService::media).toList();
+    List<MediaEntity> all = rows.findBySiteIdOrderByCreatedAt(siteId);
+    Map<String, Integer> made = renditions.made(all);
+    return all.stream().map(row -> media(row, made.getOrDefault(row.hash, 0))).toList();
   }
 
-  /** A site's pictures as the compiler looks them up. */
+  /** A site's media as the compiler looks them up. */
   @Transactional(readOnly = true)
   public Shipped.Media lookup(String siteId) {
-    var found = new HashMap<String, Shipped.Picture>();
-    for (MediaEntity row : rows.findBySiteIdOrderByCreatedAt(siteId)) {
-      found.put(row.id, shipped(row));
+    var found = new HashMap<String, MediaEntity>();
+    rows.findBySiteIdOrderByCreatedAt(siteId).forEach(row -> found.put(row.id, row));
+    return new Lookup(found, blobs);
+  }
+
+  private record Lookup(Map<String, MediaEntity> byId, BlobStore blobs) implements Shipped.Media {
+    @Override
+    public Optional<Shipped.Picture> find(String id) {
+      return row(id, "image/").map(MediaService::shipped);
     }
-    return id -> Optional.ofNullable(found.get(id));
+
+    @Override
+    public Optional<Shipped.Clip> clip(String id) {
+      return row(id, "video/")
+          .map(row -> {
+            var facts = new ClipFacts(row.type, row.width, row.height, row.durationMs, codecs(row));
+            return new Shipped.Clip(
+                row.id, path(row), facts.full(), row.width, row.height, row.durationMs);
+          });
+    }
+
+    @Override
+    public Optional<Shipped.CaptionFile> captions(String id) {
+      return row(id, "text/vtt")
+          .map(row ->
+              new Shipped.CaptionFile(
+                  row.id, path(row), new String(blobs.get(row.hash), StandardCharsets.UTF_8)));
+    }
+
+    private Optional<MediaEntity> row(String id, String type) {
+      return Optional.ofNullable(byId.get(id)).filter(row -> row.type.startsWith(type));
+    }
+  }
+
+  private static List<String> codecs(MediaEntity row) {
+    return row.codecs.isEmpty() ? List.of() : List.of(row.codecs.split(", "));
   }
 
   private static Shipped.Picture shipped(MediaEntity row) {
     String whole = path(row);
-    int dot = whole.lastIndexOf('.');
+    String start = whole.substring(0, whole.lastIndexOf('.'));
     return new Shipped.Picture(
         row.id,
         whole,
         row.type,
         row.width,
         row.height,
-        row.alt,
+        row.decorative ? "" : row.alt,
+        Focus.parse(row.focus),
         Renditions.widths(row).stream()
-            .map(width ->
-                new Shipped.Rendition(
-                    width, whole.substring(0, dot) + "-" + width + whole.substring(dot)))
+            .map(width -> new Shipped.Rendition(width, start + "-" + width + ".webp"))
             .toList());
   }
 
   private static final Pattern PATH =
-      Pattern.compile("media/([0-9a-f]{16})(?:-(\\d{1,5}))?\\.[a-z]+");
+      Pattern.compile("media/([0-9a-f]{16})(?:-(\\d{1,5}))?\\.([a-z0-9]+)");
 
   /**
    * The bytes of a file by the path that a page asks for it: a picture, or one of its sizes. In no
    * transaction of its own: making sizes takes a connection, and two for one request would starve.
    */
-  public byte[] bytes(String siteId, String path) {
+  public Resource open(String siteId, String path) {
     var match = PATH.matcher(path);
     if (!match.matches()) {
       throw new Gone("picture", path);
@@ -128,9 +264,23 @@ public class MediaService {
     MediaEntity row =
         rows.findFirstBySiteIdAndHashStartingWith(siteId, match.group(1))
             .orElseThrow(() -> new Gone("picture", path));
-    return match.group(2) == null
-        ? blobs.get(row.hash)
-        : renditions.get(row, Integer.parseInt(match.group(2)));
+    boolean whole = match.group(2) == null;
+    // A path says what comes: the same bytes under another ending would be another type.
+    if (!match.group(3).equals(whole ? MediaFacts.extension(row.type) : "webp")) {
+      throw new Gone("picture", path);
+    }
+    return whole
+        ? blobs.open(row.hash)
+        : new ByteArrayResource(renditions.get(row, Integer.parseInt(match.group(2))));
+  }
+
+  /** The same as bytes. */
+  public byte[] bytes(String siteId, String path) {
+    try {
+      return open(siteId, path).getContentAsByteArray();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   /** A site's pictures as the engine measures them. */
@@ -138,7 +288,9 @@ public class MediaService {
   public PictureSizes sizes(String siteId) {
     var found = new HashMap<String, PictureSizes.Size>();
     for (MediaEntity row : rows.findBySiteIdOrderByCreatedAt(siteId)) {
-      found.put(row.id, new PictureSizes.Size(row.width, row.height));
+      if (row.width > 0) {
+        found.put(row.id, new PictureSizes.Size(row.width, row.height));
+      }
     }
     return new Sizes(Map.copyOf(found));
   }
@@ -151,23 +303,43 @@ public class MediaService {
     }
   }
 
-  /** A picture's bytes with its type. */
-  public record File(String type, String hash, byte[] bytes) {}
+  /** A file with its type, to be read in part. */
+  public record File(String type, String hash, Resource bytes) {}
 
-  /** The file of a picture. */
+  /** The file of something. */
   @Transactional(readOnly = true)
   public File file(String id) {
-    MediaEntity row = rows.findById(id).orElseThrow(() -> new Gone("picture", id));
-    return new File(row.type, row.hash, blobs.get(row.hash));
+    MediaEntity row = row(id);
+    return new File(row.type, row.hash, blobs.open(row.hash));
   }
 
-  private static Media media(MediaEntity row) {
+  private Media media(MediaEntity row) {
+    return media(row, renditions.made(List.of(row)).getOrDefault(row.hash, 0));
+  }
+
+  private static Media media(MediaEntity row, int made) {
+    int files = Renditions.widths(row).size();
     return new Media(
-        row.id, row.name, row.alt, row.type, row.width, row.height, row.bytes, path(row));
+        row.id,
+        row.name,
+        MediaFacts.sort(row.type),
+        row.alt,
+        row.decorative,
+        row.type,
+        row.width,
+        row.height,
+        row.durationMs,
+        codecs(row),
+        row.bytes,
+        path(row),
+        row.hash,
+        row.focus,
+        row.tags.isEmpty() ? List.of() : List.of(row.tags.split(",")),
+        Math.min(made, files),
+        files);
   }
 
   private static String path(MediaEntity row) {
-    String extension = row.type.equals("image/jpeg") ? "jpg" : row.type.substring(6);
-    return "media/" + row.hash.substring(0, 16) + "." + extension;
+    return "media/" + row.hash.substring(0, 16) + "." + MediaFacts.extension(row.type);
   }
 }

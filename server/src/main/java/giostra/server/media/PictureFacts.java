@@ -7,6 +7,7 @@ import com.drew.imaging.ImageProcessingException;
 import com.drew.metadata.Directory;
 import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifIFD0Directory;
+import com.drew.metadata.gif.GifHeaderDirectory;
 import com.drew.metadata.jpeg.JpegDirectory;
 import com.drew.metadata.png.PngDirectory;
 import com.drew.metadata.webp.WebpDirectory;
@@ -20,65 +21,76 @@ import org.jspecify.annotations.Nullable;
  * What the bytes of a picture say of it; the name it came with says nothing.
  *
  * @param type media type
- * @param extension of its file
  * @param width as shown, in px: turned where its orientation says so
  */
-record PictureFacts(String type, String extension, int width, int height) {
+record PictureFacts(String type, int width, int height) {
   /** Pixels a picture may have: 50 million, as of common cameras. Common practice, no source. */
   static final long MOST_PIXELS = 50_000_000;
+
+  /** Pixels in all frames of one that moves. Practice. */
+  static final long MOST_MOVING = 400_000_000;
 
   /**
    * Reads them.
    *
-   * @throws Refused for anything but jpeg, png and webp, and for too many pixels
+   * @param taken what is taken, in words
+   * @throws Refused for anything but jpeg, png, webp and gif, for too many pixels or frames, and
+   *     for files with something behind the picture
    */
-  static PictureFacts read(String name, byte[] bytes) {
+  static PictureFacts read(byte[] bytes, String taken) {
     try {
       FileType type =
           FileTypeDetector.detectFileType(new BufferedInputStream(new ByteArrayInputStream(bytes)));
-      Metadata metadata =
+      PictureFacts facts =
           switch (type) {
-            case Jpeg, Png, WebP ->
-                ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes));
+            case Jpeg -> jpeg(metadata(bytes));
+            case Png ->
+                of(
+                    "image/png",
+                    metadata(bytes).getFirstDirectoryOfType(PngDirectory.class),
+                    PngDirectory.TAG_IMAGE_WIDTH,
+                    PngDirectory.TAG_IMAGE_HEIGHT,
+                    false);
+            case WebP ->
+                of(
+                    "image/webp",
+                    metadata(bytes).getFirstDirectoryOfType(WebpDirectory.class),
+                    WebpDirectory.TAG_IMAGE_WIDTH,
+                    WebpDirectory.TAG_IMAGE_HEIGHT,
+                    false);
+            case Gif ->
+                of(
+                    "image/gif",
+                    metadata(bytes).getFirstDirectoryOfType(GifHeaderDirectory.class),
+                    GifHeaderDirectory.TAG_IMAGE_WIDTH,
+                    GifHeaderDirectory.TAG_IMAGE_HEIGHT,
+                    false);
             default ->
                 throw new Refused(
-                    "Picture " + name,
-                    type == FileType.Unknown ? "of no known type" : type.getName(),
-                    "jpeg, png or webp");
+                    "it", type == FileType.Unknown ? "of no known type" : type.getName(), taken);
           };
-      return switch (type) {
-        case Jpeg -> jpeg(name, metadata);
-        case Png ->
-            of(
-                name,
-                "image/png",
-                "png",
-                metadata.getFirstDirectoryOfType(PngDirectory.class),
-                PngDirectory.TAG_IMAGE_WIDTH,
-                PngDirectory.TAG_IMAGE_HEIGHT,
-                false);
-        default ->
-            of(
-                name,
-                "image/webp",
-                "webp",
-                metadata.getFirstDirectoryOfType(WebpDirectory.class),
-                WebpDirectory.TAG_IMAGE_WIDTH,
-                WebpDirectory.TAG_IMAGE_HEIGHT,
-                false);
-      };
+      long frames = PictureEnd.frames(facts.type, bytes);
+      if (frames * facts.width * facts.height > MOST_MOVING) {
+        throw new Refused(
+            "it",
+            "%d frames of %d x %d px".formatted(frames, facts.width, facts.height),
+            "of at most 400 million px in all its frames");
+      }
+      return facts;
     } catch (IOException | ImageProcessingException e) {
-      throw new Refused("Picture " + name, "damaged (" + e.getMessage() + ")", "a whole picture");
+      throw new Refused("it", "damaged (" + e.getMessage() + ")", "a whole picture");
     }
   }
 
-  private static PictureFacts jpeg(String name, Metadata metadata) {
+  private static Metadata metadata(byte[] bytes) throws IOException, ImageProcessingException {
+    return ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes));
+  }
+
+  private static PictureFacts jpeg(Metadata metadata) {
     ExifIFD0Directory exif = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
     Integer orientation = exif == null ? null : exif.getInteger(ExifIFD0Directory.TAG_ORIENTATION);
     return of(
-        name,
         "image/jpeg",
-        "jpg",
         metadata.getFirstDirectoryOfType(JpegDirectory.class),
         JpegDirectory.TAG_IMAGE_WIDTH,
         JpegDirectory.TAG_IMAGE_HEIGHT,
@@ -86,24 +98,15 @@ record PictureFacts(String type, String extension, int width, int height) {
   }
 
   private static PictureFacts of(
-      String name,
-      String type,
-      String extension,
-      @Nullable Directory directory,
-      int widthTag,
-      int heightTag,
-      boolean turned) {
+      String type, @Nullable Directory directory, int widthTag, int heightTag, boolean turned) {
     Integer width = directory == null ? null : directory.getInteger(widthTag);
     Integer height = directory == null ? null : directory.getInteger(heightTag);
     if (width == null || height == null || width < 1 || height < 1) {
-      throw new Refused("Picture " + name, "without a size", "a whole picture");
+      throw new Refused("it", "without a size", "a whole picture");
     }
     if ((long) width * height > MOST_PIXELS) {
-      throw new Refused(
-          "Picture " + name, "%d x %d px".formatted(width, height), "of at most 50 million px");
+      throw new Refused("it", "%d x %d px".formatted(width, height), "of at most 50 million px");
     }
-    return turned
-        ? new PictureFacts(type, extension, height, width)
-        : new PictureFacts(type, extension, width, height);
+    return turned ? new PictureFacts(type, height, width) : new PictureFacts(type, width, height);
   }
 }

@@ -5,4 +5,6 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface RenditionRows extends JpaRepository<RenditionEntity, RenditionEntity.Key> {
   List<RenditionEntity> findBySource(String source);
+
+  List<RenditionEntity> findBySourceIn(List<String> sources);
 }

@@ -1,58 +1,125 @@
 package giostra.server.media;
 
 import giostra.core.fit.Ladder;
+import giostra.server.web.Gone;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import javax.imageio.IIOImage;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageWriteParam;
+import javax.imageio.ImageWriter;
 import net.coobird.thumbnailator.Thumbnails;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Pictures in fewer px. They are made of a picture when one of them is first asked for, all at
- * once, since reading a picture takes longer than writing a small one.
+ * Pictures in fewer px, as WebP: every browser that reads our style sheets reads it, and the
+ * original stays beside it. They are made in the background, each kept as soon as it is there, so
+ * that a stop costs the one in hand; what is asked for before it is made is made at once.
  */
 @Component
 class Renditions {
-  private static final double QUALITY = 0.82;
+  private static final Logger LOG = LoggerFactory.getLogger(Renditions.class);
+  private static final float QUALITY = 0.82f;
 
   private final RenditionRows rows;
+  private final MediaRows media;
   private final BlobStore blobs;
   private final TransactionTemplate apart;
   private final Map<String, Object> locks = new ConcurrentHashMap<>();
 
-  Renditions(RenditionRows rows, BlobStore blobs, PlatformTransactionManager transactions) {
+  /** One at a time: pictures take memory, and people wait for pages, not for these. */
+  private final ExecutorService worker =
+      Executors.newSingleThreadExecutor(Thread.ofPlatform().name("renditions").daemon().factory());
+
+  Renditions(
+      RenditionRows rows,
+      MediaRows media,
+      BlobStore blobs,
+      PlatformTransactionManager transactions) {
     this.rows = rows;
+    this.media = media;
     this.blobs = blobs;
     // What was made stays, whatever becomes of what it was made for.
     this.apart = new TransactionTemplate(transactions);
     apart.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
   }
 
-  /** The widths of a picture in px, narrowest first; none of a type that we do not write. */
+  /** Goes on with what a stop cut off. */
+  @EventListener(ApplicationReadyEvent.class)
+  void resume() {
+    List<MediaEntity> all = media.findAll();
+    Map<String, Integer> made = made(all);
+    all.stream()
+        .filter(row -> made.getOrDefault(row.hash, 0) < widths(row).size())
+        .forEach(this::later);
+  }
+
+  /** Makes what a picture is still without, when there is time. */
+  void later(MediaEntity picture) {
+    if (widths(picture).isEmpty()) {
+      return;
+    }
+    worker.execute(() -> {
+      try {
+        synchronized (lock(picture)) {
+          make(picture, 0);
+        }
+      } catch (RuntimeException e) {
+        LOG.warn("no smaller files of {}", picture.name, e);
+      }
+    });
+  }
+
+  private Object lock(MediaEntity picture) {
+    return locks.computeIfAbsent(picture.hash, _ -> new Object());
+  }
+
+  /** The widths of a picture in px, narrowest first; none of what moves or has no px. */
   static List<Integer> widths(MediaEntity picture) {
-    return picture.type.equals("image/webp") ? List.of() : Ladder.below(picture.width);
+    return switch (picture.type) {
+      case "image/jpeg", "image/png", "image/webp" -> Ladder.below(picture.width);
+      default -> List.of();
+    };
+  }
+
+  /** How many there are of pictures, by their hashes. */
+  Map<String, Integer> made(List<MediaEntity> pictures) {
+    var found = new HashMap<String, Integer>();
+    rows.findBySourceIn(pictures.stream().map(row -> row.hash).toList())
+        .forEach(row -> found.merge(row.source, 1, Integer::sum));
+    return found;
   }
 
   /** The bytes of one of its widths. */
   byte[] get(MediaEntity picture, int width) {
-    synchronized (locks.computeIfAbsent(picture.hash, _ -> new Object())) {
-      String known = hashes(picture).get(width);
-      String hash = known == null ? make(picture).get(width) : known;
-      if (hash == null) {
-        throw new giostra.server.web.Gone("picture of " + width + " px", picture.id);
-      }
-      return blobs.get(hash);
+    if (!widths(picture).contains(width)) {
+      throw new Gone("picture of " + width + " px", picture.id);
     }
+    String known = hashes(picture).get(width);
+    if (known == null) {
+      synchronized (lock(picture)) {
+        make(picture, width);
+      }
+      known = Objects.requireNonNull(hashes(picture).get(width));
+    }
+    return blobs.get(known);
   }
 
   private Map<Integer, String> hashes(MediaEntity picture) {
@@ -61,46 +128,76 @@ class Renditions {
     return found;
   }
 
-  private Map<Integer, String> make(MediaEntity picture) {
-    var made = new HashMap<Integer, String>();
-    var all = new ArrayList<RenditionEntity>();
+  /**
+   * Makes what is missing, the widest first.
+   *
+   * @param only width that is asked for, when somebody waits for it; 0 for all
+   */
+  private void make(MediaEntity picture, int only) {
+    Map<Integer, String> there = hashes(picture);
+    List<Integer> missing =
+        widths(picture).stream()
+            .filter(width -> !there.containsKey(width) && (only == 0 || width == only))
+            .toList()
+            .reversed();
+    if (missing.isEmpty()) {
+      return;
+    }
     try {
-      byte[] original = blobs.get(picture.hash);
       BufferedImage whole =
-          Thumbnails.of(new ByteArrayInputStream(original)).scale(1).asBufferedImage();
-      var larger = new ArrayList<BufferedImage>(List.of(whole));
-      for (int width : widths(picture).reversed()) {
-        // Of one at least twice as wide: that is as good as the whole, and much less work.
-        BufferedImage from =
-            larger.reversed().stream()
-                .filter(i -> i.getWidth() >= 2 * width)
-                .findFirst()
-                .orElse(whole);
-        BufferedImage small = Thumbnails.of(from).width(width).asBufferedImage();
-        larger.add(small);
-        byte[] bytes = written(small, picture.type);
-        var row = new RenditionEntity();
-        row.source = picture.hash;
-        row.width = width;
-        row.hash = blobs.put(bytes);
-        row.bytes = bytes.length;
-        all.add(row);
-        made.put(width, row.hash);
+          Thumbnails.of(new ByteArrayInputStream(blobs.get(picture.hash)))
+              .scale(1)
+              .asBufferedImage();
+      var scaled = new HashMap<Integer, BufferedImage>();
+      for (int width : missing) {
+        keep(picture, width, webp(scaled(whole, widths(picture), width, scaled)));
       }
     } catch (IOException e) {
       throw new UncheckedIOException("cannot make smaller pictures of " + picture.name, e);
     }
-    apart.executeWithoutResult(_ -> rows.saveAll(all));
-    return made;
   }
 
-  private static byte[] written(BufferedImage image, String type) throws IOException {
+  /**
+   * A picture in a width: of the narrowest one at least twice as wide, which is as good as the
+   * whole and much less work. Which one that is does not depend on what is there already, so the
+   * same picture always has the same files.
+   */
+  private static BufferedImage scaled(
+      BufferedImage whole, List<Integer> widths, int width, Map<Integer, BufferedImage> known)
+      throws IOException {
+    BufferedImage there = known.get(width);
+    if (there != null) {
+      return there;
+    }
+    int from = widths.stream().filter(each -> each >= 2 * width).findFirst().orElse(0);
+    BufferedImage source = from == 0 ? whole : scaled(whole, widths, from, known);
+    BufferedImage small = Thumbnails.of(source).width(width).asBufferedImage();
+    known.put(width, small);
+    return small;
+  }
+
+  private void keep(MediaEntity picture, int width, byte[] bytes) {
+    var row = new RenditionEntity();
+    row.source = picture.hash;
+    row.width = width;
+    row.hash = blobs.put(bytes);
+    row.bytes = bytes.length;
+    apart.executeWithoutResult(_ -> rows.save(row));
+  }
+
+  private static byte[] webp(BufferedImage image) throws IOException {
+    ImageWriter writer = ImageIO.getImageWritersByFormatName("webp").next();
     var out = new ByteArrayOutputStream();
-    Thumbnails.of(image)
-        .scale(1)
-        .outputFormat(type.equals("image/png") ? "png" : "jpg")
-        .outputQuality(QUALITY)
-        .toOutputStream(out);
+    try (var stream = ImageIO.createImageOutputStream(out)) {
+      ImageWriteParam how = writer.getDefaultWriteParam();
+      how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
+      how.setCompressionType("Lossy");
+      how.setCompressionQuality(QUALITY);
+      writer.setOutput(stream);
+      writer.write(null, new IIOImage(image, null, null), how);
+    } finally {
+      writer.dispose();
+    }
     return out.toByteArray();
   }
 }

@@ -115,8 +115,16 @@ final class Bodies {
     }
   }
 
+  /**
+   * A field of items.
+   *
+   * @param main whether a table of items shows it
+   * @param askedBy id of the setting whose value decides whether it is asked for; empty for always
+   * @param askedWith the values with which it is
+   */
   @Schema(name = "FieldReply")
-  record FieldReply(String setting, String label, boolean main) {}
+  record FieldReply(
+      String setting, String label, boolean main, String askedBy, List<String> askedWith) {}
 
   /**
    * The fields that items of a kind are made of, in reading order.

@@ -4,12 +4,14 @@ import giostra.core.band.Kind;
 import giostra.core.band.Setting;
 import giostra.core.format.DocumentJson;
 import giostra.core.page.CarouselSettings.Card;
+import giostra.core.page.ClipSettings;
 import giostra.core.page.Fields;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.NodeType;
 import giostra.core.page.Starters;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /** What there is to set and to add: the same catalogue that the schema and the reader use. */
@@ -48,9 +50,17 @@ final class Catalogue {
         new Bodies.FieldsReply(
             kind.word(),
             kind == NodeType.CAROUSEL ? Kind.Pick.word(card) : "",
-            Fields.used(kind, card).stream()
-                .map(f -> new Bodies.FieldReply(f.setting().id(), f.label(), f.main()))
-                .toList()));
+            Fields.used(kind, card).stream().map(Catalogue::field).toList()));
+  }
+
+  private static Bodies.FieldReply field(Fields.Field field) {
+    List<String> with =
+        ClipSettings.ONLY.getOrDefault(field.setting(), Set.of()).stream()
+            .map(Kind.Pick::word)
+            .sorted()
+            .toList();
+    String by = with.isEmpty() ? "" : ClipSettings.FROM.id();
+    return new Bodies.FieldReply(field.setting().id(), field.label(), field.main(), by, with);
   }
 
   private static List<String> settings(List<Setting<?>> some) {

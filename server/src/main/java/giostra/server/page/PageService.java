@@ -26,6 +26,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -78,7 +79,13 @@ public class PageService {
     if (name.isBlank() || name.length() > 120) {
       throw new Refused("Name of the site", name, "1 to 120 characters");
     }
-    String id = word(name);
+    return addSite(word(name), name);
+  }
+
+  /** Makes a site with an id, or another one where that is taken. */
+  @Transactional
+  public SiteEntity addSite(String wanted, String name) {
+    String id = word(wanted);
     String free = sites.existsById(id) ? id + "-" + clock.millis() % 100_000 : id;
     Values values = Values.NONE.with(SiteSettings.NAME, Values.ALL, name);
     Site site = new Site(Bands.INITIAL, values);
@@ -100,7 +107,10 @@ public class PageService {
       read = adopt(site, read);
     }
     String name = read.page().values().get(PageSettings.TITLE);
-    String slug = freeSlug(siteId, word(name.isBlank() ? "page" : name));
+    return made(siteId, freeSlug(siteId, word(name.isBlank() ? "page" : name)), read);
+  }
+
+  private Head made(String siteId, String slug, Document read) {
     var row = new PageEntity();
     row.id = siteId + "-" + slug;
     row.siteId = siteId;
@@ -109,6 +119,19 @@ public class PageService {
     pages.save(row);
     RevisionEntity first = append(row, "made", read, List.of(), List.of());
     return head(row, first, read);
+  }
+
+  /** A site. */
+  @Transactional(readOnly = true)
+  public SiteEntity site(String siteId) {
+    return sites.findById(siteId).orElseThrow(() -> new Gone("site", siteId));
+  }
+
+  /** Makes a page of a document with the slug that it had elsewhere. */
+  @Transactional
+  public Head importPage(String siteId, String slug, Document document) {
+    SiteEntity site = sites.hold(siteId).orElseThrow(() -> new Gone("site", siteId));
+    return made(siteId, freeSlug(siteId, word(slug)), adopt(site, document));
   }
 
   private Document adopt(SiteEntity site, Document read) {
@@ -233,6 +256,24 @@ public class PageService {
     }
     RevisionEntity next = append(page, "edit", applied.document(), edits, applied.inverse());
     shareSite(page, edits, applied.document());
+    return new Change(before, head(page, next, applied.document()));
+  }
+
+  /**
+   * Applies edits that are computed of the page as it stands, as one step of undo: nothing can come
+   * between reading and writing.
+   */
+  @Transactional
+  public Change change(String pageId, Function<Document, List<Edit>> edits) {
+    PageEntity page = hold(pageId, null);
+    Document before = documents.of(headRow(page));
+    List<Edit> made = edits.apply(before);
+    Edits.Applied applied = Edits.apply(before, made);
+    if (applied.document().equals(before)) {
+      return new Change(before, head(page, headRow(page), before));
+    }
+    RevisionEntity next = append(page, "edit", applied.document(), made, applied.inverse());
+    shareSite(page, made, applied.document());
     return new Change(before, head(page, next, applied.document()));
   }
 

@@ -77,7 +77,7 @@ class ReadingController {
           .forEach(all.heights()::add);
       switch (piece) {
         case Piece.Tracked track -> all.tracks().add(TrackReading.of(document, track, viewport));
-        case Piece.FlipBoxes _, Piece.Counters _ ->
+        case Piece.FlipBoxes _, Piece.Counters _, Piece.Video _ ->
             all.grids().add(GridReading.of(document, piece, viewport));
         case Piece.Tabs tabs -> all.tabs().add(TabsReading.of(document, tabs, heights, viewport));
         case Piece.Accordion _ -> {}

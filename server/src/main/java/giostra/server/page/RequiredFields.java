@@ -1,22 +1,23 @@
 package giostra.server.page;
 
+import giostra.core.format.content.Table;
 import giostra.core.layout.GridReading;
 import giostra.core.layout.TabsReading;
 import giostra.core.layout.TrackReading;
 import giostra.core.snag.NoEffect;
-import giostra.server.icon.IconSet;
-import giostra.server.media.MediaService;
-import giostra.server.release.ReleaseService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.beans.factory.config.BeanDefinition;
+import org.springframework.context.annotation.ClassPathScanningCandidateComponentProvider;
+import org.springframework.core.type.filter.AssignableTypeFilter;
 import org.springframework.stereotype.Component;
+import org.springframework.util.ClassUtils;
 
 /** Says in the OpenAPI description which fields are always there: those that cannot be null. */
 @Component
@@ -24,23 +25,16 @@ class RequiredFields implements OpenApiCustomizer {
   private static final Map<String, List<String>> BY_SCHEMA = new HashMap<>();
 
   static {
-    Stream.of(
-            Bodies.class,
-            Sheets.class,
-            Stage.class,
-            ReleaseService.class,
-            MediaService.class,
-            IconSet.class,
-            ReadingController.class,
-            StockController.class,
-            CategoryController.class)
-        .flatMap(owner -> Arrays.stream(owner.getDeclaredClasses()))
-        .filter(Class::isRecord)
-        .forEach(RequiredFields::note);
+    var records = new ClassPathScanningCandidateComponentProvider(false);
+    records.addIncludeFilter(new AssignableTypeFilter(Record.class));
+    for (BeanDefinition each : records.findCandidateComponents("giostra.server")) {
+      note(ClassUtils.resolveClassName(String.valueOf(each.getBeanClassName()), null));
+    }
     note(TrackReading.class);
     note(GridReading.class);
     note(TabsReading.class);
     note(NoEffect.class);
+    note(Table.Mend.class);
   }
 
   private static void note(Class<?> type) {

@@ -1,6 +1,6 @@
 package giostra.server.release;
 
-import giostra.server.host.Policy;
+import org.springframework.core.io.Resource;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -27,7 +27,7 @@ class LiveController {
   }
 
   @GetMapping({"/live/{site}/{page}/", "/live/{site}/{page}/{*path}"})
-  ResponseEntity<byte[]> file(
+  ResponseEntity<Resource> file(
       @PathVariable String site,
       @PathVariable String page,
       @PathVariable(required = false) @org.jspecify.annotations.Nullable String path,
@@ -44,7 +44,7 @@ class LiveController {
         .header(HttpHeaders.ETAG, tag)
         .header(
             HttpHeaders.CACHE_CONTROL, index ? "no-cache" : "public, max-age=31536000, immutable")
-        .header("Content-Security-Policy", Policy.live())
+        .header("Content-Security-Policy", file.policy())
         .header("Referrer-Policy", "strict-origin-when-cross-origin")
         .header("X-Content-Type-Options", "nosniff");
     return known.contains(tag) ? answer.build() : answer.body(file.bytes());

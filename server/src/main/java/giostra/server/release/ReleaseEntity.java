@@ -21,6 +21,9 @@ class ReleaseEntity {
   int number;
   int revision;
 
+  /** The Content-Security-Policy that it is served under. */
+  String policy = "";
+
   @Column(name = "created_at")
   Instant createdAt = Instant.EPOCH;
 }

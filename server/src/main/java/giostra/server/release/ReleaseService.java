@@ -2,6 +2,7 @@ package giostra.server.release;
 
 import giostra.core.output.Compiled;
 import giostra.server.host.PageFiles;
+import giostra.server.host.Policy;
 import giostra.server.host.Types;
 import giostra.server.media.BlobStore;
 import giostra.server.media.MediaService;
@@ -21,6 +22,7 @@ import java.util.Optional;
 import java.util.zip.GZIPOutputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import org.springframework.core.io.Resource;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -70,14 +72,16 @@ public class ReleaseService {
   public record Release(Line line, String address, List<FileLine> files) {}
 
   /** A file as it is served. */
-  public record Served(String path, String hash, String type, byte[] bytes) {}
+  public record Served(String path, String hash, String type, Resource bytes, String policy) {}
 
   /** Publishes the newest revision; it is live when this returns. */
   @Transactional
   public Release publish(String pageId) {
     PageService.Head head = pages.head(pageId);
-    Map<String, byte[]> all = compiled(head);
+    Compiled page = stage.compile(head.siteId(), head.document());
+    Map<String, byte[]> all = files(head, page);
     var release = new ReleaseEntity();
+    release.policy = Policy.live(page.origins());
     release.pageId = pageId;
     release.number =
         releases.findByPageIdOrderByNumberDesc(pageId).stream()
@@ -102,8 +106,7 @@ public class ReleaseService {
   }
 
   /** The files of a page as it is now. */
-  private Map<String, byte[]> compiled(PageService.Head head) {
-    Compiled page = stage.compile(head.siteId(), head.document());
+  private Map<String, byte[]> files(PageService.Head head, Compiled page) {
     var all = new LinkedHashMap<String, byte[]>();
     all.put("index.html", page.html().getBytes(StandardCharsets.UTF_8));
     all.put(page.cssPath(), page.css().getBytes(StandardCharsets.UTF_8));
@@ -155,7 +158,11 @@ public class ReleaseService {
     }
     ReleaseFileEntity file =
         files.findByReleaseIdAndPath(live, path).orElseThrow(() -> new Gone("file", path));
-    return new Served(path, file.hash, file.type, blobs.get(file.hash));
+    return new Served(path, file.hash, file.type, blobs.open(file.hash), policy(live));
+  }
+
+  private String policy(long release) {
+    return releases.findById(release).map(r -> r.policy).orElse("");
   }
 
   /** The live release, or the page as it is when there is none, as a zip. */
@@ -166,7 +173,8 @@ public class ReleaseService {
     var out = new ByteArrayOutputStream();
     try (var zip = new ZipOutputStream(out)) {
       if (live == null) {
-        for (Map.Entry<String, byte[]> file : compiled(head).entrySet()) {
+        for (Map.Entry<String, byte[]> file :
+            files(head, stage.compile(head.siteId(), head.document())).entrySet()) {
           put(zip, file.getKey(), file.getValue(), clock.instant());
         }
       } else {

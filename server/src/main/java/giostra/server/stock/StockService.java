@@ -2,13 +2,16 @@ package giostra.server.stock;
 
 import giostra.core.band.Bands;
 import giostra.core.band.Refused;
+import giostra.core.band.Values;
 import giostra.core.format.DocumentJson;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Linking;
 import giostra.core.page.Node;
+import giostra.core.page.Page;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
+import giostra.core.page.Site;
 import giostra.server.web.Gone;
 import java.time.Clock;
 import java.util.HashMap;
@@ -96,6 +99,31 @@ public class StockService {
     return free;
   }
 
+  /** The id for something that is kept elsewhere under one: the same where it is free. */
+  @Transactional(readOnly = true)
+  public String reserve(String wanted) {
+    String free = wanted;
+    for (int i = 2; rows.existsById(free); i++) {
+      free = wanted + "-" + i;
+    }
+    return free;
+  }
+
+  /** Keeps something that was kept elsewhere. */
+  @Transactional
+  public void restore(
+      String siteId, String id, String name, String homePage, String homeNode, JsonNode node) {
+    var row = new StockEntity();
+    row.id = id;
+    row.siteId = siteId;
+    row.name = name;
+    row.homePage = homePage;
+    row.homeNode = homeNode;
+    row.node = node.toString();
+    row.createdAt = clock.instant();
+    rows.save(row);
+  }
+
   /** Keeps it no longer. */
   @Transactional
   public void drop(String id) {
@@ -119,6 +147,16 @@ public class StockService {
     return document.nodes().noneMatch(Linking::linked)
         ? document
         : Linking.expanded(document, stock(siteId, document.bands()));
+  }
+
+  /** What is kept, as a page of its own, so that it can be looked through like any other. */
+  @Transactional(readOnly = true)
+  public Document document(String id, Site site) {
+    StockEntity row = rows.findById(id).orElseThrow(() -> new Gone("kept piece", id));
+    Node node = node(row, site.bands());
+    Section section =
+        node instanceof Section own ? own : new Section("kept", Values.NONE, List.of((Piece) node));
+    return new Document(site, new Page("page", Values.NONE, List.of(section)));
   }
 
   /** The edits that make of a linked node one with its own content, {@link Linking#separated}. */

@@ -57,7 +57,7 @@ class Problems extends ResponseEntityExceptionHandler {
             problem(
                 HttpStatus.CONTENT_TOO_LARGE,
                 "Too large",
-                "The file is over 20 MB; it must be 20 MB or less."));
+                "The file is over 64 MB; it must be 64 MB or less."));
   }
 
   @Override

@@ -78,6 +78,14 @@ public final class Api {
         headers);
   }
 
+  /** Puts JSON. */
+  public Answer put(String path, Object body) {
+    return send(
+        HttpRequest.newBuilder(URI.create(at(path)))
+            .header("Content-Type", "application/json")
+            .PUT(BodyPublishers.ofString(JSON.writeValueAsString(body))));
+  }
+
   /** Deletes. */
   public Answer delete(String path) {
     return send(HttpRequest.newBuilder(URI.create(at(path))).DELETE());
@@ -85,6 +93,11 @@ public final class Api {
 
   /** Uploads a file to a site. */
   public Answer upload(String site, String name, byte[] bytes) {
+    return uploadTo("/api/sites/" + site + "/media", name, bytes);
+  }
+
+  /** Sends a file in a form. */
+  public Answer uploadTo(String path, String name, byte[] bytes) {
     String boundary = "giostra-boundary-42";
     String head =
         "--%s\r\nContent-Disposition: form-data; name=\"file\"; filename=\"%s\"\r\nContent-Type: application/octet-stream\r\n\r\n"
@@ -92,9 +105,17 @@ public final class Api {
     byte[] start = head.getBytes(StandardCharsets.UTF_8);
     byte[] end = ("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8);
     return send(
-        HttpRequest.newBuilder(URI.create(at("/api/sites/" + site + "/media")))
+        HttpRequest.newBuilder(URI.create(at(path)))
             .header("Content-Type", "multipart/form-data; boundary=" + boundary)
             .POST(BodyPublishers.ofByteArrays(List.of(start, bytes, end))));
+  }
+
+  /** Posts bytes of a type. */
+  public Answer send(String path, String type, byte[] bytes) {
+    return send(
+        HttpRequest.newBuilder(URI.create(at(path)))
+            .header("Content-Type", type)
+            .POST(BodyPublishers.ofByteArray(bytes)));
   }
 
   /** Makes a site; its id. */
@@ -143,6 +164,13 @@ public final class Api {
   /** The origin of the stage. */
   public String stage() {
     return get("/api/catalogue").json().path("stage").asString();
+  }
+
+  /** The origin of the stand-in for a host of clips. */
+  public String falena() {
+    String address =
+        document(DEMO).node("film-moths").values().get(giostra.core.page.ClipSettings.ADDRESS);
+    return address.substring(0, address.indexOf("/watch"));
   }
 
   private Answer send(HttpRequest.Builder request, String... headers) {

@@ -52,6 +52,7 @@ public final class Giostra implements ParameterResolver {
                 .run(
                     "--server.port=0",
                     "--giostra.stage-port=0",
+                    "--giostra.falena-port=" + Postgres.freePort(),
                     "--spring.datasource.url=" + database.url(),
                     "--giostra.blobs=" + Files.createTempDirectory("giostra-test-blobs"));
       } catch (IOException e) {

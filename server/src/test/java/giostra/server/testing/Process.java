@@ -6,6 +6,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 
 /** The packaged application in a process of its own, as the start command runs it. */
 public final class Process implements AutoCloseable {
@@ -17,23 +19,34 @@ public final class Process implements AutoCloseable {
     this.api = api;
   }
 
-  /** Starts it over a database and waits until it answers. */
-  public static Process start(Postgres database) {
+  /**
+   * Starts it over a database and waits until it answers.
+   *
+   * @param more what is configured otherwise, as arguments
+   */
+  public static Process start(Postgres database, String... more) {
     int port = Postgres.freePort();
     try {
       Path jar =
           Path.of(System.getProperty("giostra.root"), "server/target/giostra-server-app.jar");
-      java.lang.Process process =
-          new ProcessBuilder(
+      var command =
+          new ArrayList<String>(
+              List.of(
                   Path.of(System.getProperty("java.home"), "bin/java").toString(),
                   "-Xmx384m",
                   "-jar",
                   jar.toString(),
                   "--server.port=" + port,
                   "--giostra.stage-port=0",
+                  "--giostra.falena-port=" + Postgres.freePort(),
                   "--giostra.demo=false",
-                  "--spring.datasource.url=" + database.url(),
-                  "--giostra.blobs=" + Files.createTempDirectory("giostra-test-blobs"))
+                  "--spring.datasource.url=" + database.url()));
+      if (List.of(more).stream().noneMatch(each -> each.startsWith("--giostra.blobs="))) {
+        command.add("--giostra.blobs=" + Files.createTempDirectory("giostra-test-blobs"));
+      }
+      command.addAll(List.of(more));
+      java.lang.Process process =
+          new ProcessBuilder(command)
               .redirectErrorStream(true)
               .redirectOutput(Files.createTempFile("giostra-test", ".log").toFile())
               .start();

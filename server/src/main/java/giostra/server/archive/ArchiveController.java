@@ -1,0 +1,49 @@
+package giostra.server.archive;
+
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.parameters.RequestBody;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+
+/** Sites as archives, out and in. */
+@RestController
+class ArchiveController {
+  private final ArchiveService archives;
+
+  ArchiveController(ArchiveService archives) {
+    this.archives = archives;
+  }
+
+  /** The site that an archive became. */
+  record Arrived(String site) {}
+
+  @GetMapping("/api/sites/{siteId}/archive.zip")
+  ResponseEntity<StreamingResponseBody> out(@PathVariable String siteId) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.valueOf("application/zip"))
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment().filename(siteId + ".zip").build().toString())
+        .body(out -> archives.write(siteId, out));
+  }
+
+  /** Takes a site in from the archive that is the body of the request. */
+  @PostMapping(path = "/api/archives", consumes = "application/zip")
+  @ResponseStatus(HttpStatus.CREATED)
+  @RequestBody(content = @Content(schema = @Schema(type = "string", format = "binary")))
+  Arrived in(HttpServletRequest request) throws IOException {
+    return new Arrived(archives.read(request.getInputStream()));
+  }
+}

@@ -1,0 +1,164 @@
+package giostra.server.content;
+
+import giostra.core.format.content.Filled;
+import giostra.core.format.content.Source;
+import giostra.core.page.Document;
+import giostra.core.page.Feed;
+import giostra.core.page.Piece;
+import giostra.server.media.BlobStore;
+import giostra.server.media.MediaService;
+import giostra.server.page.PageService;
+import giostra.server.web.Gone;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.random.RandomGenerator;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The files with content that a site has, and the pieces that follow them. */
+@Component
+public class Sources {
+  private static final RandomGenerator RANDOM = new SecureRandom();
+
+  private final SourceRows rows;
+  private final BlobStore blobs;
+  private final MediaService media;
+  private final PageService pages;
+  private final Clock clock;
+
+  Sources(SourceRows rows, BlobStore blobs, MediaService media, PageService pages, Clock clock) {
+    this.rows = rows;
+    this.blobs = blobs;
+    this.media = media;
+    this.pages = pages;
+    this.clock = clock;
+  }
+
+  /** Something of which there is no other: a word and chance. */
+  static String id(String word) {
+    return word + "-" + Long.toString(RANDOM.nextLong(1L << 40, 1L << 50), 36);
+  }
+
+  /**
+   * Keeps a file.
+   *
+   * @throws giostra.core.band.Refused when it is none with content for items
+   */
+  @Transactional
+  public SourceEntity add(String siteId, String name, byte[] bytes) {
+    return rows.save(made(siteId, name, bytes));
+  }
+
+  private SourceEntity made(String siteId, String name, byte[] bytes) {
+    Source.read(bytes);
+    var row = new SourceEntity();
+    row.id = id("source");
+    row.siteId = siteId;
+    row.name = name.substring(0, Math.min(name.length(), 200));
+    row.hash = blobs.put(bytes);
+    row.createdAt = clock.instant();
+    return row;
+  }
+
+  @Transactional(readOnly = true)
+  public SourceEntity get(String id) {
+    return rows.findById(id).orElseThrow(() -> new Gone("file with content", id));
+  }
+
+  /**
+   * A file as others see it.
+   *
+   * @param replacedBy id of a newer one
+   */
+  public record Kept(String id, String name, @Nullable String replacedBy) {}
+
+  /** The files of a site, oldest first. */
+  @Transactional(readOnly = true)
+  public List<Kept> of(String siteId) {
+    return rows.findBySiteIdOrderByCreatedAt(siteId).stream()
+        .map(row -> new Kept(row.id, row.name, row.replacedBy))
+        .toList();
+  }
+
+  /** The bytes of one. */
+  @Transactional(readOnly = true)
+  public byte[] bytes(String id) {
+    return blobs.get(get(id).hash);
+  }
+
+  /** Keeps a file under the id that it had elsewhere, or another where that is taken; that id. */
+  @Transactional
+  public String restore(String siteId, String wanted, String name, byte[] bytes) {
+    SourceEntity row = made(siteId, name, bytes);
+    row.id = rows.existsById(wanted) ? row.id : wanted;
+    return rows.save(row).id;
+  }
+
+  /** Says which files have which newer ones. */
+  @Transactional
+  public void chain(List<Map.Entry<String, String>> newer) {
+    newer.forEach(each -> replaced(each.getKey(), each.getValue()));
+  }
+
+  /** What is in a file. */
+  Source read(SourceEntity source) {
+    return Source.read(blobs.get(source.hash));
+  }
+
+  /** Says that a file has a newer one. */
+  @Transactional
+  public void replaced(String id, String by) {
+    rows.findById(id).ifPresent(row -> row.replacedBy = by);
+  }
+
+  /** The media of a site by their ids and by the names of their files, whatever their case. */
+  Filled.Media media(String siteId) {
+    Map<String, String> byName = new HashMap<>();
+    for (MediaService.Media each : media.of(siteId)) {
+      byName.putIfAbsent(each.id(), each.id());
+      String name = each.name().toLowerCase(Locale.ROOT);
+      byName.putIfAbsent(name, each.id());
+      byName.putIfAbsent(name.replaceAll("\\.[a-z0-9]+$", ""), each.id());
+    }
+    return named -> Optional.ofNullable(byName.get(named.toLowerCase(Locale.ROOT)));
+  }
+
+  /**
+   * What a piece is filled from.
+   *
+   * @param name of the file
+   * @param newer name of a file that has replaced it since, through another piece
+   */
+  record FeedReply(
+      String source,
+      String name,
+      Instant uploaded,
+      String key,
+      Map<String, String> columns,
+      @Nullable String newer) {}
+
+  /** What a piece of a page is filled from; null for one that is filled by hand. */
+  @Nullable FeedReply feed(String pageId, String pieceId) {
+    Document document = pages.head(pageId).document();
+    Piece piece = document.piece(pieceId);
+    return Feed.of(piece)
+        .flatMap(feed ->
+            rows.findById(feed.source())
+                .map(row ->
+                    new FeedReply(
+                        row.id,
+                        row.name,
+                        row.createdAt,
+                        feed.key(),
+                        feed.columns(),
+                        row.replacedBy == null ? null : get(row.replacedBy).name)))
+        .orElse(null);
+  }
+}

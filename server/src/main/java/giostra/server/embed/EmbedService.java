@@ -1,0 +1,204 @@
+package giostra.server.embed;
+
+import giostra.core.band.Refused;
+import giostra.core.media.ClipHost;
+import giostra.server.Settings;
+import giostra.server.embed.HostClient.Trouble;
+import giostra.server.media.MediaService;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
+import org.springframework.stereotype.Service;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Share addresses, and what their hosts say of them. Source: oEmbed 1.0. */
+@Service
+class EmbedService {
+  private static final int MOST_ANSWER = 256 * 1024;
+  private static final int MOST_PICTURE = 5 * 1024 * 1024;
+
+  private final List<ClipHost> hosts;
+  private final HostClient client;
+  private final MediaService media;
+  private final JsonMapper json;
+
+  EmbedService(Settings settings, HostClient client, MediaService media, JsonMapper json) {
+    this.hosts = settings.clipHosts();
+    this.client = client;
+    this.media = media;
+    this.json = json;
+  }
+
+  /**
+   * What is known of an address.
+   *
+   * @param known whether a host knows it
+   * @param file whether it looks like a file that could be played as it is
+   * @param start second that the address asks to start at
+   * @param title as the host says it; empty when it says nothing
+   * @param picture whether the host has one to take for a poster
+   * @param said what to make of it, in words
+   */
+  record EmbedReply(
+      boolean known,
+      boolean file,
+      String host,
+      double start,
+      String title,
+      String author,
+      int width,
+      int height,
+      boolean picture,
+      String said) {}
+
+  /** Looks an address up, and asks its host about it. */
+  EmbedReply look(String address) {
+    Optional<ClipHost.Share> found = ClipHost.find(hosts, address);
+    if (found.isEmpty()) {
+      return unknown(address);
+    }
+    ClipHost.Share share = found.get();
+    if (share.host().oembed().isEmpty()) {
+      return known(share, "", "", 0, 0, false, share.host().name() + " says nothing of its clips.");
+    }
+    try {
+      JsonNode answer = ask(share);
+      return known(
+          share,
+          text(answer, "title"),
+          text(answer, "author_name"),
+          answer.path("width").asInt(0),
+          answer.path("height").asInt(0),
+          !text(answer, "thumbnail_url").isEmpty(),
+          share.host().name() + " knows this clip.");
+    } catch (Trouble e) {
+      return known(share, "", "", 0, 0, false, share.host().name() + ": " + e.getMessage());
+    }
+  }
+
+  private static EmbedReply known(
+      ClipHost.Share share,
+      String title,
+      String author,
+      int width,
+      int height,
+      boolean picture,
+      String said) {
+    return new EmbedReply(
+        true,
+        false,
+        share.host().name(),
+        share.start(),
+        title,
+        author,
+        width,
+        height,
+        picture,
+        said);
+  }
+
+  private EmbedReply unknown(String address) {
+    boolean file =
+        address
+            .toLowerCase(Locale.ROOT)
+            .replaceAll("[?#].*", "")
+            .matches("https?://.+\\.(mp4|m4v|webm)");
+    String names = String.join(", ", hosts.stream().map(ClipHost::name).toList());
+    String said =
+        "No host that is set up knows this address"
+            + (hosts.isEmpty() ? "." : " (there is " + names + ").")
+            + (file
+                ? " It looks like a file: choose “address” to play it as it is."
+                : " If it is a file, choose “address” to try it as it is.");
+    return new EmbedReply(false, file, "", 0, "", "", 0, 0, false, said);
+  }
+
+  /**
+   * Takes the picture that a host has of a clip into the library.
+   *
+   * @throws Refused when there is none to be had, with the reason
+   */
+  MediaService.Media poster(String siteId, String address) {
+    ClipHost.Share share =
+        ClipHost.find(hosts, address)
+            .orElseThrow(() -> new Refused("Address", address, "one of a host that is set up"));
+    try {
+      JsonNode answer = ask(share);
+      String picture = text(answer, "thumbnail_url");
+      HostClient.Reply reply = client.get(picture, origins(share), MOST_PICTURE);
+      if (reply.status() != 200) {
+        throw new Trouble("It answers " + reply.status() + " when asked for its picture.");
+      }
+      String name = share.host().name().toLowerCase(Locale.ROOT) + "-" + share.id() + ".jpg";
+      String title = text(answer, "title");
+      return media.add(siteId, name, title, reply.bytes());
+    } catch (Trouble e) {
+      throw new Refused(
+          "The picture of " + share.host().name(), "not to be had: " + e.getMessage(), "there");
+    }
+  }
+
+  private JsonNode ask(ClipHost.Share share) throws Trouble {
+    String address =
+        share.host().oembed()
+            + (share.host().oembed().contains("?") ? "&" : "?")
+            + "format=json&url="
+            + URLEncoder.encode(share.page(), StandardCharsets.UTF_8);
+    HostClient.Reply reply = client.get(address, origins(share), MOST_ANSWER);
+    switch (reply.status()) {
+      case 200 -> {}
+      case 401, 403 -> throw new Trouble("This clip is private.");
+      case 404 -> throw new Trouble("It has no such clip.");
+      default -> throw new Trouble("It answers " + reply.status() + ".");
+    }
+    try {
+      return checked(json.readTree(reply.bytes()), share);
+    } catch (JacksonException e) {
+      throw new Trouble("Its answer is no JSON.");
+    }
+  }
+
+  /** Source: oEmbed, 2.3.4 "Response parameters"; that the player is its own is our condition. */
+  private static JsonNode checked(JsonNode answer, ClipHost.Share share) throws Trouble {
+    String type = text(answer, "type");
+    if (!text(answer, "version").equals("1.0")) {
+      throw new Trouble("Its answer is not oEmbed 1.0.");
+    }
+    if (!type.equals("video") && !type.equals("rich")) {
+      throw new Trouble("It says that this is of the type “" + type + "”, not a video.");
+    }
+    Element body = Jsoup.parseBodyFragment(text(answer, "html")).body();
+    if (!body.select("script, object, embed, [onload], [onerror], [onclick]").isEmpty()) {
+      throw new Trouble("What it says of its player has a script in it; it is not used.");
+    }
+    Element frame = body.selectFirst("iframe[src]");
+    if (frame == null || !frame.attr("src").startsWith(share.origin() + "/")) {
+      throw new Trouble("Its player is not in its own place; it is not used.");
+    }
+    return answer;
+  }
+
+  private static String text(JsonNode answer, String field) {
+    String text = answer.path(field).asString("");
+    return text.length() > 500 ? text.substring(0, 500) : text;
+  }
+
+  private static Set<String> origins(ClipHost.Share share) {
+    var all = new HashSet<String>();
+    all.add(share.origin());
+    for (String each : List.of(share.host().oembed(), share.page())) {
+      URI uri = URI.create(each);
+      all.add(uri.getScheme() + "://" + uri.getAuthority());
+    }
+    return all;
+  }
+}

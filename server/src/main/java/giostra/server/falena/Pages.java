@@ -1,0 +1,71 @@
+package giostra.server.falena;
+
+import java.util.stream.Collectors;
+
+/** Falena's own pages. */
+final class Pages {
+  private static final String STYLE =
+      "<style>body{margin:0;font:16px/1.5 system-ui,sans-serif;background:#17121f;color:#efe6f5}"
+          + "main{max-width:720px;margin:40px auto;padding:0 20px}a{color:#f0c261}"
+          + "video{display:block;width:100%;aspect-ratio:16/9;background:#000}"
+          + "body.player{height:100vh;overflow:hidden}body.player video{height:100%}</style>";
+
+  private Pages() {}
+
+  static String escaped(String text) {
+    return text.replace("&", "&amp;")
+        .replace("<", "&lt;")
+        .replace(">", "&gt;")
+        .replace("\"", "&quot;");
+  }
+
+  private static String page(String title, String head, String classes, String body) {
+    return "<!DOCTYPE html><html lang=\"en\"><head><meta charset=\"utf-8\"><title>%s</title>%s%s</head><body class=\"%s\">%s</body></html>"
+        .formatted(escaped(title), head, STYLE, classes, body);
+  }
+
+  static String index() {
+    String clips =
+        Clip.ALL.stream()
+            .map(clip ->
+                "<li><a href=\"/watch/%s\">%s</a>, %s</li>"
+                    .formatted(clip.id(), escaped(clip.title()), escaped(clip.author())))
+            .collect(Collectors.joining());
+    return page(
+        "Falena",
+        "",
+        "",
+        "<main><h1>Falena</h1><p>A host of clips that is not one.</p><ul>"
+            + clips
+            + "</ul></main>");
+  }
+
+  /** The page of a clip, with the links that oEmbed discovers it by. */
+  static String watch(String origin, Clip clip) {
+    String address = origin + "/oembed?url=" + origin + "/watch/" + clip.id();
+    String links =
+        "<link rel=\"alternate\" type=\"application/json+oembed\" href=\"%s&amp;format=json\" title=\"%s\"><link rel=\"alternate\" type=\"text/xml+oembed\" href=\"%s&amp;format=xml\" title=\"%s\">"
+            .formatted(address, escaped(clip.title()), address, escaped(clip.title()));
+    return page(
+        clip.title() + " · Falena",
+        links,
+        "",
+        "<main><p><a href=\"/\">Falena</a></p><h1>%s</h1>%s<p>%s</p></main>"
+            .formatted(escaped(clip.title()), video(clip, false, "0"), escaped(clip.author())));
+  }
+
+  /** The player, to be put in other pages. */
+  static String player(Clip clip, boolean starts, String at) {
+    return page(clip.title(), "", "player", video(clip, starts, at));
+  }
+
+  private static String video(Clip clip, boolean starts, String at) {
+    return "<video controls playsinline%s poster=\"/thumbs/%s.jpg\" aria-label=\"%s\" src=\"/clips/%s.webm#t=%s\"></video>"
+        .formatted(
+            starts ? " autoplay" : "",
+            clip.id(),
+            escaped(clip.title()),
+            clip.id(),
+            at.isEmpty() ? "0" : at);
+  }
+}

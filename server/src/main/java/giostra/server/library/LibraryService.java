@@ -1,0 +1,116 @@
+package giostra.server.library;
+
+import giostra.core.band.Refused;
+import giostra.core.page.Document;
+import giostra.core.page.MediaUse;
+import giostra.core.page.PageSettings;
+import giostra.server.media.MediaService;
+import giostra.server.page.PageService;
+import giostra.server.stock.StockService;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The media of a site with the places that use them. */
+@Service
+class LibraryService {
+  private final MediaService media;
+  private final PageService pages;
+  private final StockService stock;
+
+  LibraryService(MediaService media, PageService pages, StockService stock) {
+    this.media = media;
+    this.pages = pages;
+    this.stock = stock;
+  }
+
+  /**
+   * A place that uses something.
+   *
+   * @param page id of the page; empty for what is kept on the site
+   * @param title of the page, or the name of what is kept
+   * @param node id of what uses it there
+   * @param called what people call that
+   */
+  record UseReply(String page, String title, String node, String called, String setting) {}
+
+  /**
+   * Something of the library.
+   *
+   * @param shapes that it is cut to on the site, as width over height, narrowest first
+   * @param lacks whether it still wants a text alternative, or to be called decorative
+   */
+  record LibraryItem(
+      MediaService.Media media, List<UseReply> uses, List<Double> shapes, boolean lacks) {}
+
+  /** All of a site, newest first. */
+  @Transactional(readOnly = true)
+  public List<LibraryItem> of(String siteId) {
+    Map<String, List<UseReply>> uses = new HashMap<>();
+    Map<String, TreeSet<Double>> shapes = new HashMap<>();
+    List<PageService.Head> all = pages.pages(siteId);
+    for (PageService.Head head : all) {
+      String title = head.document().page().values().get(PageSettings.TITLE);
+      note(head.id(), title, head.document(), uses, shapes);
+    }
+    for (StockService.Kept kept : all.isEmpty() ? List.<StockService.Kept>of() : stock.of(siteId)) {
+      Document document = stock.document(kept.id(), all.getFirst().document().site());
+      note("", "Kept on the site: " + kept.name(), document, uses, shapes);
+    }
+    return media.of(siteId).reversed().stream()
+        .map(each ->
+            new LibraryItem(
+                each,
+                uses.getOrDefault(each.id(), List.of()),
+                List.copyOf(shapes.getOrDefault(each.id(), new TreeSet<>())),
+                each.alt().isBlank() && !each.decorative() && each.sort().endsWith("picture")))
+        .toList();
+  }
+
+  private static void note(
+      String page,
+      String title,
+      Document document,
+      Map<String, List<UseReply>> uses,
+      Map<String, TreeSet<Double>> shapes) {
+    for (MediaUse use : MediaUse.of(document)) {
+      uses.computeIfAbsent(use.media(), _ -> new ArrayList<>())
+          .add(new UseReply(page, title, use.node(), use.called(), use.setting()));
+      use.shapes()
+          .forEach(shape ->
+              shapes.computeIfAbsent(use.media(), _ -> new TreeSet<>()).add(shape.ratio()));
+    }
+  }
+
+  /**
+   * Takes something out of the site.
+   *
+   * @throws Refused when it is used, saying where
+   */
+  @Transactional
+  public void delete(String id) {
+    List<UseReply> uses =
+        of(media.siteOf(id)).stream()
+            .filter(item -> item.media().id().equals(id))
+            .flatMap(item -> item.uses().stream())
+            .toList();
+    if (!uses.isEmpty()) {
+      String places =
+          String.join(
+              "; ", uses.stream().limit(5).map(use -> use.title() + ": " + use.called()).toList());
+      throw new Refused(
+          "What is deleted",
+          "used in "
+              + (uses.size() == 1 ? "1 place" : uses.size() + " places")
+              + " ("
+              + places
+              + ")",
+          "used nowhere");
+    }
+    media.delete(id);
+  }
+}

@@ -1,0 +1,125 @@
+package giostra.server.media;
+
+import giostra.core.band.Refused;
+import giostra.core.media.Captions;
+import giostra.core.media.ClipFacts;
+import giostra.core.media.VectorPicture;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What the bytes of a file say of it; the name it came with only says what sort of thing somebody
+ * took it for.
+ *
+ * @param type media type
+ * @param width as shown, in px; 0 for what has none
+ * @param height as shown, in px
+ * @param durationMs of a clip, or when the last words of captions end; else 0
+ * @param codecs of a clip, with commas
+ * @param bytes what is kept: those of vector pictures are cleaned
+ */
+record MediaFacts(
+    String type, int width, int height, long durationMs, String codecs, byte[] bytes) {
+  /** Bytes of anything but a clip. */
+  static final int MOST_BYTES = 20 * 1024 * 1024;
+
+  private static final String TAKEN = "jpeg, png, webp, gif, svg, mp4, webm or vtt";
+
+  /** Endings of file names by the sort of thing they promise. */
+  private static final Map<String, Set<String>> SORTS =
+      Map.of(
+          "a picture",
+          Set.of("jpg", "jpeg", "png", "webp", "gif"),
+          "a vector picture",
+          Set.of("svg"),
+          "a clip",
+          Set.of("mp4", "m4v", "webm"),
+          "captions",
+          Set.of("vtt"));
+
+  /** The ending of a file of a type. */
+  static String extension(String type) {
+    return switch (type) {
+      case "image/jpeg" -> "jpg";
+      case "image/svg+xml" -> "svg";
+      case "text/vtt" -> "vtt";
+      default -> type.substring(type.indexOf('/') + 1);
+    };
+  }
+
+  /** What sort of thing a type is, as in {@link #SORTS}. */
+  static String sort(String type) {
+    return switch (type) {
+      case "image/svg+xml" -> "a vector picture";
+      case "text/vtt" -> "captions";
+      default -> type.startsWith("video/") ? "a clip" : "a picture";
+    };
+  }
+
+  /**
+   * Reads them.
+   *
+   * @throws Refused with the name of the file and what is wrong with it
+   */
+  static MediaFacts read(String name, byte[] bytes) {
+    try {
+      MediaFacts facts = facts(name, bytes);
+      String sort = sort(facts.type);
+      String ending = name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
+      for (var promised : SORTS.entrySet()) {
+        if (promised.getValue().contains(ending) && !promised.getKey().equals(sort)) {
+          throw new Refused("it", sort + " (" + facts.type + ")", promised.getKey() + ", as named");
+        }
+      }
+      return facts;
+    } catch (Refused e) {
+      throw new Refused("File " + name + ": " + e.what(), e.found(), e.allowed());
+    }
+  }
+
+  private static MediaFacts facts(String name, byte[] bytes) {
+    if (ClipFacts.looksLikeOne(bytes)) {
+      ClipFacts clip = ClipFacts.read(bytes);
+      return new MediaFacts(
+          clip.type(),
+          clip.width(),
+          clip.height(),
+          clip.durationMs(),
+          String.join(", ", clip.codecs()),
+          bytes);
+    }
+    if (bytes.length > MOST_BYTES) {
+      throw new Refused("it", bytes.length / 1024 / 1024 + " MB large", "20 MB or less");
+    }
+    int looked = Math.min(bytes.length, 1000);
+    String start = new String(bytes, 0, looked, StandardCharsets.UTF_8);
+    if (Captions.looksLikeOne(start)) {
+      Captions captions = Captions.read(text(bytes));
+      return new MediaFacts("text/vtt", 0, 0, captions.endMs(), "", bytes);
+    }
+    if (VectorPicture.looksLikeOne(start)) {
+      VectorPicture vector = VectorPicture.read(text(bytes));
+      return new MediaFacts(
+          "image/svg+xml",
+          vector.width(),
+          vector.height(),
+          0,
+          "",
+          vector.markup().getBytes(StandardCharsets.UTF_8));
+    }
+    PictureFacts picture = PictureFacts.read(bytes, TAKEN);
+    return new MediaFacts(picture.type(), picture.width(), picture.height(), 0, "", bytes);
+  }
+
+  private static String text(byte[] bytes) {
+    try {
+      return StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+    } catch (CharacterCodingException e) {
+      throw new Refused("it", "no UTF-8", "text in UTF-8");
+    }
+  }
+}

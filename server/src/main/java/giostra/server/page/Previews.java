@@ -1,0 +1,62 @@
+package giostra.server.page;
+
+import giostra.core.output.Assumption;
+import giostra.core.output.Compiled;
+import giostra.core.output.Origins;
+import giostra.core.page.Document;
+import giostra.server.host.Policy;
+import giostra.server.host.StagePort;
+import giostra.server.host.Types;
+import java.nio.charset.StandardCharsets;
+import java.util.Set;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Component;
+
+/** Answers with previews: what would be released, with one script tag more for the bench. */
+@Component
+public class Previews {
+  private final Stage stage;
+  private final StagePort port;
+
+  Previews(Stage stage, StagePort port) {
+    this.stage = stage;
+    this.port = port;
+  }
+
+  /** A page of a site, under assumptions. */
+  public ResponseEntity<byte[]> page(String siteId, Document document, Set<Assumption> assumed) {
+    Compiled compiled = stage.compile(siteId, Assumption.document(document, assumed));
+    String html = Assumption.html(compiled.html(), assumed);
+    String words = String.join(",", assumed.stream().map(Assumption::word).toList());
+    if (!assumed.isEmpty()) {
+      // Ahead of the page's own scripts, so that they are told what is assumed.
+      String tag = "<script src=\"assume.js\" data-assume=\"%s\"></script>".formatted(words);
+      html =
+          html.replace("</title>", "</title>" + tag)
+              .replace(compiled.cssPath(), compiled.cssPath() + "?assume=" + words);
+    }
+    String tag =
+        "<script src=\"stage.js\" data-bench=\"%s\" defer></script>".formatted(port.bench());
+    return answer(
+        "index.html",
+        html.replace("</head>", tag + "</head>").getBytes(StandardCharsets.UTF_8),
+        "no-store",
+        compiled.origins());
+  }
+
+  /** A file of a preview. */
+  <T> ResponseEntity<T> answer(String path, T bytes, String caching) {
+    return answer(path, bytes, caching, Origins.NONE);
+  }
+
+  private <T> ResponseEntity<T> answer(String path, T bytes, String caching, Origins origins) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType(Types.of(path)))
+        .header(HttpHeaders.CACHE_CONTROL, caching)
+        .header("Content-Security-Policy", Policy.preview(port.bench(), origins))
+        .header("X-Content-Type-Options", "nosniff")
+        .body(bytes);
+  }
+}
