@@ -6,6 +6,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { BenchPage } from './bench/BenchPage';
+import { Library } from './media/Library';
 import { Shelf } from './shelf/Shelf';
 import { applyTheme } from './theme';
 
@@ -20,6 +21,7 @@ createRoot(document.getElementById('root') as HTMLElement).render(
       <BrowserRouter>
         <Routes>
           <Route path="/" element={<Shelf />} />
+          <Route element={<Library />} path="/sites/:id/media" />
           <Route path="/pages/:id" element={<Navigate to="arrange" replace />} />
           <Route path="/pages/:id/:step" element={<BenchPage />} />
         </Routes>

@@ -20,6 +20,12 @@ export type Catalogue = Schemas['CatalogueReply'];
 export type SettingReply = Schemas['SettingReply'];
 export type Starter = Schemas['StarterReply'];
 export type Media = Schemas['Media'];
+export type Intake = Schemas['IntakeReply'];
+export type LeftRow = Schemas['LeftRow'];
+export type Refill = Schemas['RefillReply'];
+export type LibraryItem = Schemas['LibraryItem'];
+export type SaidOfMedia = Schemas['Said'];
+export type Embed = Schemas['EmbedReply'];
 export type Icon = Schemas['Icon'];
 export type Release = Schemas['Release'];
 export type ShelfReply = Schemas['ShelfReply'];
@@ -58,4 +64,21 @@ export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
     String(body.detail ?? body.title ?? answer.response.statusText),
     body,
   );
+}
+
+/** Sends a file in a form; the answer is the server's, or a Problem that names the file. */
+export async function send<T>(path: string, file: File): Promise<T> {
+  const body = new FormData();
+  body.append('file', file);
+  let answer: Response;
+  try {
+    answer = await fetch(path, { method: 'POST', body });
+  } catch {
+    throw new Problem(0, 'The server cannot be reached.');
+  }
+  const reply = (await answer.json().catch(() => ({}))) as Record<string, unknown>;
+  if (!answer.ok) {
+    throw new Problem(answer.status, `${file.name}: ${String(reply.detail ?? answer.statusText)}`);
+  }
+  return reply as T;
 }

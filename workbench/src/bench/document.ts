@@ -67,6 +67,7 @@ const typeNames: Readonly<Record<string, string>> = {
   tabs: 'Tabs',
   accordion: 'Accordion',
   counters: 'Counters',
+  video: 'Video',
 };
 
 /** What people call a type of node. */

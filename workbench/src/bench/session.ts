@@ -111,6 +111,14 @@ export class Session {
     this.#tell();
   }
 
+  /** Takes the page as the server has it, after something else than an edit of ours changed it. */
+  async refresh() {
+    const page = await ask(api.GET('/api/pages/{id}', { params: { path: { id: this.#page.id } } }));
+    this.#page = page;
+    this.#show('reload');
+    this.#tell();
+  }
+
   undo = () => this.#add('undo');
   redo = () => this.#add('redo');
 

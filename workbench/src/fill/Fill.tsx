@@ -2,14 +2,19 @@ import { useState } from 'react';
 import type { NodeBody } from '../api/client';
 import { isPiece, settingsOf, useBench } from '../bench/context';
 import { nameOf } from '../bench/document';
+import { ContentButton } from '../content/ContentButton';
 import { linkedTo } from '../map/stock';
 import { CategoriesButton } from './Categories';
+import { ClipHelp } from './ClipHelp';
 import { Convert } from './Convert';
 import { Form } from './Form';
-import { fieldsOf, ItemTable } from './ItemTable';
+import { asked, fieldsOf, ItemTable } from './ItemTable';
 import { Linked } from './Linked';
 
 type Part = 'items' | 'item' | 'piece';
+
+/** Settings that have a place of their own instead of a field in the form. */
+const elsewhere = new Set(['linkedTo', 'source', 'sourceKey', 'sourceFields']);
 
 /** What a node says: the items of a piece as a table, everything else as a form. */
 export function Fill() {
@@ -17,7 +22,7 @@ export function Fill() {
   const item = chosen.node.type === 'item' ? chosen.node : undefined;
   const node = item && chosen.parent ? chosen.parent : chosen.node;
   const once = settingsOf(catalogue, node.type).filter(
-    (setting) => !setting.byBand && setting.id !== 'linkedTo',
+    (setting) => !setting.byBand && !elsewhere.has(setting.id),
   );
   const [part, setPart] = useState<Part>('items');
   if (linkedTo(node) !== '') {
@@ -50,6 +55,7 @@ export function Fill() {
             </button>
           ))}
           {node.type === 'accordion' && <CategoriesButton piece={node} />}
+          <ContentButton key={`content-${node.id}`} piece={node} />
           <Convert key={node.id} piece={node} />
         </div>
         {shown === 'piece' && <Form key={node.id} node={node} settings={once} />}
@@ -78,7 +84,15 @@ export function Fill() {
 /** All that one item says, long texts in an editor of their own. */
 function ItemForm({ item, piece }: { readonly item: NodeBody; readonly piece: NodeBody }) {
   const { catalogue } = useBench();
-  const fields = fieldsOf(catalogue, piece).map(({ setting, label }) => ({ ...setting, label }));
+  const fields = fieldsOf(catalogue, piece)
+    .filter((field) => asked(item, field, catalogue))
+    .map(({ setting, label }) => ({ ...setting, label }));
   const always = settingsOf(catalogue, 'item').filter((each) => catalogue.always.includes(each.id));
-  return <Form node={item} settings={[...fields, ...always]} />;
+  return (
+    <Form
+      node={item}
+      settings={[...fields, ...always]}
+      top={piece.type === 'video' ? <ClipHelp key={item.id} item={item} /> : undefined}
+    />
+  );
 }

@@ -1,8 +1,8 @@
-import { useEffect, useId, useRef, useState } from 'react';
+import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
 import type { NodeBody, SettingReply } from '../api/client';
 import { useBench } from '../bench/context';
 import { pathOf } from '../bench/session';
-import { sent, typed } from '../grid/values';
+import { sent, sortOf, typed } from '../grid/values';
 import { FocusField } from './FocusField';
 import { IconField } from './IconPicker';
 import { PictureField } from './PicturePicker';
@@ -11,16 +11,19 @@ import { RichField } from './RichField';
 interface Props {
   readonly node: NodeBody;
   readonly settings: readonly SettingReply[];
+  /** What helps with them, above all. */
+  readonly top?: ReactNode;
 }
 
 /** What is said once of a node, at every width; what is rarely asked for folds away. */
-export function Form({ node, settings }: Props) {
+export function Form({ node, settings, top }: Props) {
   const { catalogue, setting: wanted } = useBench();
   const rare = new Set(catalogue.rare);
   const often = settings.filter((setting) => !rare.has(setting.id));
   const seldom = settings.filter((setting) => rare.has(setting.id));
   return (
     <div className="form-scroll">
+      {top}
       <div className="form">
         {often.map((setting) => (
           <Field key={setting.id} node={node} setting={setting} />
@@ -83,6 +86,7 @@ function Field({ node, setting }: { readonly node: NodeBody; readonly setting: S
   const take = (each: HTMLElement | null) => {
     field.current = each;
   };
+  const sort = sortOf(setting);
   const long = setting.lines || LONG.has(setting.kind);
 
   return (
@@ -94,8 +98,8 @@ function Field({ node, setting }: { readonly node: NodeBody; readonly setting: S
       ) : (
         <label htmlFor={id}>{setting.label}</label>
       )}
-      {setting.kind === 'picture' ? (
-        <PictureField id={id} value={value} label={setting.label} onPick={send} />
+      {sort ? (
+        <PictureField id={id} value={value} label={setting.label} sort={sort} onPick={send} />
       ) : setting.kind === 'icon' ? (
         <IconField id={id} value={value} label={setting.label} onPick={send} />
       ) : setting.kind === 'point' ? (
@@ -147,7 +151,7 @@ function Field({ node, setting }: { readonly node: NodeBody; readonly setting: S
           onKeyDown={(event) => event.key === 'Enter' && draft !== undefined && send(draft)}
         />
       )}
-      {(why || setting.kind !== 'toggle') && (
+      {(why || (setting.kind !== 'toggle' && !sort)) && (
         <p id={`${id}-note`} className={why ? 'text-error' : 'faint field-note'}>
           {why ?? setting.allowed}
         </p>

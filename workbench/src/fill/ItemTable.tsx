@@ -29,7 +29,7 @@ import { columnsOf, settingsOf, useBench } from '../bench/context';
 import { fresh, nameOf, newId, plain, text, wordOf } from '../bench/document';
 import { pathOf } from '../bench/session';
 import { Grid, type GridCell, type GridRow, type Place } from '../grid/Grid';
-import { kindOf, sent, typed } from '../grid/values';
+import { kindOf, sent, sortOf, typed } from '../grid/values';
 import { Chooser } from '../map/Chooser';
 import type { Gap } from '../map/PageMap';
 import { Dialog, useClose } from '../ui/Dialog';
@@ -47,9 +47,22 @@ const shares: Readonly<Record<string, string>> = {
   link: 'minmax(90px,.8fr)',
 };
 
+/** Rows at once: more would make every key wait. */
+const PAGE_ROWS = 200;
+
 /** A field of items as a kind of piece has it. */
 export interface ItemField extends Field {
   readonly main: boolean;
+  /** The setting whose value decides whether it is asked for, and the values with which it is. */
+  readonly askedBy: string;
+  readonly askedWith: readonly string[];
+}
+
+/** Whether a field is asked for in an item as it stands. */
+export function asked(item: NodeBody, field: ItemField, catalogue: Catalogue): boolean {
+  if (field.askedBy === '') return true;
+  const by = settingsOf(catalogue, 'item').find((each) => each.id === field.askedBy);
+  return field.askedWith.includes(text(item, field.askedBy) || String(by?.initial ?? ''));
 }
 
 /** The fields that the items of a piece have, those that it has switched off left out. */
@@ -59,9 +72,9 @@ export function fieldsOf(catalogue: Catalogue, piece: NodeBody): readonly ItemFi
   const ofKind = catalogue.fields.filter((each) => each.type === piece.type);
   const card = text(piece, 'card') || 'picture';
   const fields = (ofKind.find((each) => each.card === card) ?? ofKind[0])?.fields ?? [];
-  return fields.flatMap(({ setting: id, label, main }) => {
+  return fields.flatMap(({ setting: id, label, main, askedBy, askedWith }) => {
     const setting = settings.find((each) => each.id === id);
-    return setting && !off.has(id) ? [{ setting, label, main }] : [];
+    return setting && !off.has(id) ? [{ setting, label, main, askedBy, askedWith }] : [];
   });
 }
 
@@ -134,6 +147,7 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
     const value = refused?.value ?? typed(setting, own ?? setting.initial);
     const set = (next: string) => session.set(item.id, setting.id, '', sent(setting, next));
     const name = `${label} of ${nameOf(item)}`;
+    const sort = sortOf(setting);
     // Markup is no matter for a cell: it opens in the editor of the item.
     const rich = setting.kind === 'rich' && value.includes('<');
     return {
@@ -144,25 +158,22 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
       value,
       invalid: refused?.why,
       className: 'cell-item',
-      show:
-        setting.kind === 'picture' ? (
-          <Thumb id={value} />
-        ) : setting.kind === 'icon' ? (
-          <IconThumb value={value} />
-        ) : value === '' ? (
-          <span className="faint">–</span>
-        ) : (
-          <span className="cell-words">{plain(value)}</span>
-        ),
+      show: sort ? (
+        <Thumb id={value} />
+      ) : setting.kind === 'icon' ? (
+        <IconThumb value={value} />
+      ) : value === '' ? (
+        <span className="faint">–</span>
+      ) : (
+        <span className="cell-words">{plain(value)}</span>
+      ),
       set,
       clear: () => {
         if (refused) session.forget(path);
         else if (own !== undefined) session.set(item.id, setting.id, '', null);
       },
       ...(refused ? { forget: () => session.forget(path) } : {}),
-      ...(setting.kind === 'picture'
-        ? { open: () => pick({ value, label: name, onPick: set }) }
-        : {}),
+      ...(sort ? { open: () => pick({ value, label: name, sort, onPick: set }) } : {}),
       ...(setting.kind === 'icon'
         ? { open: () => setIcon({ value, label: name, onPick: set }) }
         : {}),
@@ -170,7 +181,10 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
     };
   }
 
-  const rows: GridRow[] = items.map((item, index) => {
+  // The rows around the current one; `first` is the place of the first of them.
+  const first = Math.floor(Math.max(0, Math.min(at.row, items.length - 1)) / PAGE_ROWS) * PAGE_ROWS;
+  const rows: GridRow[] = items.slice(first, first + PAGE_ROWS).map((item, place) => {
+    const index = first + place;
     const hidden = (item.values as Record<string, unknown>).hidden === true;
     return {
       id: item.id,
@@ -204,7 +218,7 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
     };
   });
   const template = `52px ${fields.map((field) => shares[field.setting.id] ?? 'minmax(100px,1fr)').join(' ')} ${panels ? 122 : 92}px`;
-  const current = rows[Math.min(at.row, rows.length - 1)]?.cells[at.column];
+  const current = rows[Math.min(at.row - first, rows.length - 1)]?.cells[at.column];
 
   return (
     <>
@@ -218,10 +232,7 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
             if (from >= 0 && to >= 0) move(from, to);
           }}
         >
-          <SortableContext
-            items={items.map((item) => item.id)}
-            strategy={verticalListSortingStrategy}
-          >
+          <SortableContext items={rows.map((row) => row.id)} strategy={verticalListSortingStrategy}>
             <Grid
               label={`Items of ${nameOf(piece)}`}
               template={template}
@@ -235,11 +246,12 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
                 </span>,
               ]}
               rows={rows}
-              at={at}
-              onAt={here}
-              onRowKey={rowKey}
+              at={{ row: at.row - first, column: at.column }}
+              onAt={(place) => here({ row: first + place.row, column: place.column })}
+              onRowKey={(event, row) => rowKey(event, first + row)}
               onPaste={(text, place) => {
-                const result = pasted(text, piece, fields, media, place);
+                const from = { row: first + place.row, column: place.column };
+                const result = pasted(text, piece, fields, media, from);
                 session.edit(result.edits);
                 setSays(result.says);
               }}
@@ -258,6 +270,29 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
         {items.length === 0 && (
           <p className="faint p-6">
             No items yet. Add one, or paste rows that you copied from a spreadsheet after adding it.
+          </p>
+        )}
+        {items.length > PAGE_ROWS && (
+          <p className="row-pages">
+            <button
+              type="button"
+              className="btn btn-sm"
+              disabled={first === 0}
+              onClick={() => setAt({ row: first - PAGE_ROWS, column: at.column })}
+            >
+              Rows before
+            </button>
+            <span>
+              {first + 1} to {first + rows.length} of {items.length.toLocaleString('en')}
+            </span>
+            <button
+              type="button"
+              className="btn btn-sm"
+              disabled={first + PAGE_ROWS >= items.length}
+              onClick={() => setAt({ row: first + PAGE_ROWS, column: at.column })}
+            >
+              Rows after
+            </button>
           </p>
         )}
         <button

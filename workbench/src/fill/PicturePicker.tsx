@@ -1,44 +1,47 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { ImageOff, Upload } from 'lucide-react';
-import { type DragEvent, useEffect, useId, useRef } from 'react';
-import { type Media, Problem } from '../api/client';
+import { type DragEvent, useEffect, useId, useRef, useState } from 'react';
+import { type Media, send } from '../api/client';
 import { useBench } from '../bench/context';
+import { clock, fileAt, type Sort } from '../media/format';
 
-const TYPES = 'image/jpeg,image/png,image/webp';
-
-export const pictureAt = (id: string) => `/api/media/${id}/file`;
+const SORTS: Readonly<
+  Record<Sort, { readonly accept: string; readonly says: string; readonly word: string }>
+> = {
+  picture: {
+    accept: '.jpg,.jpeg,.png,.webp,.gif,.svg',
+    says: 'JPEG, PNG, WebP, GIF or SVG. One can be dropped here, too.',
+    word: 'picture',
+  },
+  clip: { accept: '.mp4,.m4v,.webm', says: 'MP4 or WebM, up to 64 MB.', word: 'clip' },
+  captions: { accept: '.vtt', says: 'WebVTT.', word: 'caption file' },
+};
 
 /** Sends a file to the site; the server looks at its bytes. */
-async function upload(siteId: string, file: File): Promise<Media> {
-  const body = new FormData();
-  body.append('file', file);
-  let answer: Response;
-  try {
-    answer = await fetch(`/api/sites/${siteId}/media`, { method: 'POST', body });
-  } catch {
-    throw new Problem(0, 'The server cannot be reached.');
-  }
-  const reply = (await answer.json().catch(() => ({}))) as Record<string, unknown>;
-  if (!answer.ok) {
-    throw new Problem(answer.status, `${file.name}: ${String(reply.detail ?? answer.statusText)}`);
-  }
-  return reply as unknown as Media;
-}
+const upload = (siteId: string, file: File) => send<Media>(`/api/sites/${siteId}/media`, file);
 
 interface PickerProps {
   readonly value: string;
   readonly label: string;
+  readonly sort?: Sort;
   onPick(id: string): void;
   onClose(): void;
 }
 
 /** The pictures of the site; one more may be brought along. */
-export function PicturePicker({ value, label, onPick, onClose }: PickerProps) {
+export function PicturePicker({ value, label, sort = 'picture', onPick, onClose }: PickerProps) {
   const { page, media } = useBench();
+  const { accept, says, word } = SORTS[sort];
+  const offered = media.filter((each) => each.sort.endsWith(sort));
+  const [words, setWords] = useState('');
   const queries = useQueryClient();
   const dialog = useRef<HTMLDialogElement>(null);
   const title = useId();
   useEffect(() => dialog.current?.showModal(), []);
+  const sought = words.trim().toLowerCase();
+  const shown = offered.filter((each) =>
+    [each.name, each.alt, ...each.tags].some((text) => text.toLowerCase().includes(sought)),
+  );
   const take = (id: string) => {
     onPick(id);
     dialog.current?.close();
@@ -64,10 +67,10 @@ export function PicturePicker({ value, label, onPick, onClose }: PickerProps) {
             {label}
           </h2>
           <label className="btn btn-sm">
-            <Upload size={15} aria-hidden /> {add.isPending ? 'Uploading…' : 'Upload a picture'}
+            <Upload size={15} aria-hidden /> {add.isPending ? 'Uploading…' : `Upload a ${word}`}
             <input
               type="file"
-              accept={TYPES}
+              accept={accept}
               className="sr-only"
               disabled={add.isPending}
               onChange={(event) => {
@@ -78,7 +81,7 @@ export function PicturePicker({ value, label, onPick, onClose }: PickerProps) {
             />
           </label>
           <button type="button" className="btn btn-sm btn-ghost" onClick={() => take('')}>
-            <ImageOff size={15} aria-hidden /> No picture
+            <ImageOff size={15} aria-hidden /> No {word}
           </button>
           <button
             type="button"
@@ -92,10 +95,21 @@ export function PicturePicker({ value, label, onPick, onClose }: PickerProps) {
           className={add.isError ? 'text-error' : 'faint'}
           role={add.isError ? 'alert' : undefined}
         >
-          {add.isError ? add.error.message : 'JPEG, PNG or WebP. One can be dropped here, too.'}
+          {add.isError ? add.error.message : says}
         </p>
+        {offered.length > 8 && (
+          <input
+            type="search"
+            className="input input-sm w-64"
+            aria-label="Find by name, words or tag"
+            placeholder="Find by name, words or tag"
+            value={words}
+            onChange={(event) => setWords(event.target.value)}
+          />
+        )}
+        {shown.length === 0 && <p className="faint p-4">None here yet.</p>}
         <ul className="picker-grid">
-          {media.map((each) => (
+          {shown.map((each) => (
             <li key={each.id}>
               <button
                 type="button"
@@ -103,10 +117,11 @@ export function PicturePicker({ value, label, onPick, onClose }: PickerProps) {
                 onClick={() => take(each.id)}
                 className="picker-one"
               >
-                <img src={pictureAt(each.id)} alt="" loading="lazy" />
+                <MediaThumb media={each} />
                 <span className="truncate">{each.name}</span>
                 <span className="faint">
-                  {each.width} × {each.height}
+                  {each.width > 0 && `${each.width} × ${each.height}`}
+                  {each.durationMs > 0 && ` ${clock(each.durationMs)}`}
                 </span>
               </button>
             </li>
@@ -117,23 +132,36 @@ export function PicturePicker({ value, label, onPick, onClose }: PickerProps) {
   );
 }
 
+/** Something of the library, small. */
+function MediaThumb({ media }: { readonly media: Media }) {
+  if (media.sort === 'captions') return <span className="contact-sign">CC</span>;
+  if (media.sort === 'a clip') {
+    return <video src={`${fileAt(media.id)}#t=0.5`} preload="metadata" muted tabIndex={-1} />;
+  }
+  return (
+    <img src={fileAt(media.id)} alt="" loading="lazy" style={{ objectPosition: media.focus }} />
+  );
+}
+
 /** A picture as it stands in a cell or a field. */
 export function Thumb({ id }: { readonly id: string }) {
   const { media } = useBench();
   if (id === '') return <span className="faint">none</span>;
   const known = media.find((each) => each.id === id);
   if (media.length > 0 && !known) return <span className="text-error">{id} is not here</span>;
-  return <img src={pictureAt(id)} alt={known?.name ?? id} className="thumb" loading="lazy" />;
+  if (known && !known.sort.endsWith('picture')) return <span>{known.name}</span>;
+  return <img src={fileAt(id)} alt={known?.name ?? id} className="thumb" loading="lazy" />;
 }
 
 interface FieldProps {
   readonly id: string;
   readonly value: string;
   readonly label: string;
+  readonly sort?: Sort;
   onPick(id: string): void;
 }
 
-export function PictureField({ id, value, label, onPick }: FieldProps) {
+export function PictureField({ id, value, label, sort = 'picture', onPick }: FieldProps) {
   const { pick } = usePicker();
   return (
     <button
@@ -141,15 +169,15 @@ export function PictureField({ id, value, label, onPick }: FieldProps) {
       type="button"
       className="picture-field"
       aria-label={`${label}: choose`}
-      onClick={() => pick({ value, label, onPick })}
+      onClick={() => pick({ value, label, sort, onPick })}
     >
       <Thumb id={value} />
-      <span className="link">{value ? 'Change' : 'Choose a picture'}</span>
+      <span className="link">{value ? 'Change' : `Choose a ${SORTS[sort].word}`}</span>
     </button>
   );
 }
 
-import { createContext, type ReactNode, useContext, useMemo, useState } from 'react';
+import { createContext, type ReactNode, useContext, useMemo } from 'react';
 
 type Asked = Omit<PickerProps, 'onClose'>;
 const PickerContext = createContext<{ pick(asked: Asked): void } | undefined>(undefined);

@@ -22,8 +22,9 @@ import {
   RemoveFormatting,
 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
+import { fileAt } from '../media/format';
 import { Tool } from '../ui/Tool';
-import { pictureAt, usePicker } from './PicturePicker';
+import { usePicker } from './PicturePicker';
 
 /** A picture of the site within a text, told by its id. */
 const SitePicture = Node.create({
@@ -37,7 +38,7 @@ const SitePicture = Node.create({
   parseHTML: () => [{ tag: 'img[data-picture]' }],
   renderHTML: ({ HTMLAttributes: { picture, alt } }) => [
     'img',
-    mergeAttributes({ 'data-picture': picture, src: pictureAt(picture), alt }),
+    mergeAttributes({ 'data-picture': picture, src: fileAt(picture), alt }),
   ],
 });
 

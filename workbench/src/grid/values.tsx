@@ -1,11 +1,20 @@
 import type { SettingReply } from '../api/client';
+import type { Sort } from '../media/format';
 import type { CellKind } from './Grid';
+
+/** What of the library a setting names, if anything. */
+export const sortOf = (setting: SettingReply): Sort | undefined =>
+  setting.kind === 'picture' || setting.kind === 'clip'
+    ? setting.kind
+    : setting.kind === 'captionfile'
+      ? 'captions'
+      : undefined;
 
 /** How a setting is edited in a cell. */
 export function kindOf(setting: SettingReply): CellKind {
   if (setting.kind === 'toggle') return 'toggle';
   if (setting.kind === 'pick') return 'pick';
-  if (setting.kind === 'picture' || setting.kind === 'icon') return 'own';
+  if (sortOf(setting) || setting.kind === 'icon') return 'own';
   return setting.lines || setting.kind === 'rich' ? 'lines' : 'line';
 }
 

@@ -20,6 +20,7 @@ export const icons: Readonly<Record<string, LucideIcon | ReturnType<typeof kindS
   accordion: kindSign('accordion'),
   'flip-boxes': kindSign('flip-boxes'),
   counters: kindSign('counters'),
+  video: kindSign('video'),
   section: SquareStack,
   heading: Heading,
   text: Type,

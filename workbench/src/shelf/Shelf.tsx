@@ -1,8 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Plus } from 'lucide-react';
+import { PackageOpen, Plus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { api, ask, type ShelfReply } from '../api/client';
+import { api, ask, Problem, type ShelfReply } from '../api/client';
 import { Brand } from '../Brand';
 import { ThemeButton } from '../ThemeButton';
 
@@ -32,7 +32,12 @@ export function Shelf() {
         {shelf.data?.sites.map((site) => (
           <SiteRow key={site.id} site={site} stage={shelf.data.stage} />
         ))}
-        {shelf.data && <NewSite first={shelf.data.sites.length === 0} />}
+        {shelf.data && (
+          <div className="flex flex-wrap items-end gap-8">
+            <NewSite first={shelf.data.sites.length === 0} />
+            <Arrival />
+          </div>
+        )}
       </main>
     </div>
   );
@@ -46,6 +51,12 @@ function SiteRow({ site, stage }: { readonly site: Site; readonly stage: string 
         <span className="faint">
           {site.pages.length === 1 ? '1 page' : `${site.pages.length} pages`}
         </span>
+        <Link to={`/sites/${site.id}/media`} className="link ml-auto">
+          Media
+        </Link>
+        <a className="link" href={`/api/sites/${site.id}/archive.zip`} download>
+          Download the whole site
+        </a>
       </div>
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(330px,1fr))] gap-6">
         {site.pages.map((page) => (
@@ -177,6 +188,53 @@ function NewPage({ site }: { readonly site: Site }) {
         </button>
       </div>
     </form>
+  );
+}
+
+/** A site that comes from another installation, as an archive. */
+function Arrival() {
+  const queries = useQueryClient();
+  const arrive = useMutation({
+    mutationFn: async (file: File) => {
+      const answer = await fetch('/api/archives', {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/zip' },
+        body: file,
+      }).catch(() => {
+        throw new Problem(0, 'The server cannot be reached.');
+      });
+      const reply = (await answer.json().catch(() => ({}))) as Record<string, unknown>;
+      if (!answer.ok) {
+        throw new Problem(
+          answer.status,
+          `${file.name}: ${String(reply.detail ?? answer.statusText)}`,
+        );
+      }
+    },
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['shelf'] }),
+  });
+  return (
+    <div>
+      <label className="btn btn-sm">
+        <PackageOpen size={15} aria-hidden /> {arrive.isPending ? 'Unpacking…' : 'Bring a site in'}
+        <input
+          type="file"
+          accept=".zip"
+          className="sr-only"
+          disabled={arrive.isPending}
+          onChange={(event) => {
+            const [file] = event.target.files ?? [];
+            if (file) arrive.mutate(file);
+            event.target.value = '';
+          }}
+        />
+      </label>
+      {arrive.isError && (
+        <p className="text-error" role="alert">
+          {arrive.error.message}
+        </p>
+      )}
+    </div>
   );
 }
 

@@ -3,13 +3,7 @@ import { Download, ExternalLink, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { api, ask, type Release } from '../api/client';
 import { useBench } from '../bench/context';
-
-const size = (bytes: number) =>
-  bytes < 1000
-    ? `${bytes} B`
-    : bytes < 1_000_000
-      ? `${(bytes / 1000).toFixed(1)} kB`
-      : `${(bytes / 1_000_000).toFixed(2)} MB`;
+import { size } from '../media/format';
 
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 

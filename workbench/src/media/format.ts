@@ -1,0 +1,18 @@
+/** Bytes as people say them. */
+export const size = (bytes: number) =>
+  bytes < 1000
+    ? `${bytes} B`
+    : bytes < 1_000_000
+      ? `${(bytes / 1000).toFixed(1)} kB`
+      : `${(bytes / 1_000_000).toFixed(2)} MB`;
+
+/** A time in ms as minutes and seconds. */
+export function clock(ms: number): string {
+  const seconds = Math.round(ms / 1000);
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+}
+
+/** What a picker offers: pictures, clips or captions. */
+export type Sort = 'picture' | 'clip' | 'captions';
+
+export const fileAt = (id: string) => `/api/media/${id}/file`;
