@@ -46,7 +46,7 @@ public final class Measure {
   }
 
   private static final List<String> SCRIPTS =
-      List.of("page", "track", "tabs", "accordion", "flip-boxes", "counters");
+      List.of("page", "track", "tabs", "accordion", "flip-boxes", "counters", "clips");
 
   private static void sizes() throws IOException {
     var all = new ByteArrayOutputStream();

@@ -77,6 +77,35 @@ class AccessJourney {
     assertThat(found(page, "iframe")).as("the chooser").isEmpty();
   }
 
+  @ParameterizedTest
+  @ValueSource(strings = {"paper", "lamp"})
+  void axeFindsNothingInTheLibraryNorWhereFilesAndFramesComeIn(
+      String theme, Api api, Chromium.Open chromium) {
+    Page page = chromium.page(1280, 800);
+    page.addInitScript("localStorage.setItem('giostra.theme', '" + theme + "')");
+    page.navigate(api.at("/sites/velluta/media"));
+    page.locator(".contact-one").nth(3).click();
+    page.waitForSelector(".opened");
+    assertThat(found(page)).as("the library").isEmpty();
+    Bench bench = Bench.open(page, api, Api.DEMO, "fill", "film-bloom");
+    bench.button("This item: A moonflower opens").click();
+    assertThat(found(page, "iframe")).as("a clip").isEmpty();
+    bench.button("Poster from a frame").click();
+    page.waitForSelector(".frame-grab");
+    assertThat(found(page, "iframe")).as("frames").isEmpty();
+    page.keyboard().press("Escape");
+    Bench.open(page, api, Api.DEMO, "fill", "houses");
+    bench.button("From a file").click();
+    page.waitForSelector(".content-drop");
+    assertThat(found(page, "iframe")).as("a file").isEmpty();
+    page.locator("dialog[open] textarea").fill("Heading,Shelf,Button,Extra\nA,1,x\nB,2,y,z,more");
+    bench.button("Read what is pasted").click();
+    page.waitForSelector(".mapping .to-mend");
+    assertThat(found(page, "iframe")).as("the mapping").isEmpty();
+    bench.button("Put the file aside").click();
+    page.waitForSelector(".content-drop");
+  }
+
   /** All kinds, nested, in both writing directions and in each form of the bands. */
   @ParameterizedTest
   @ValueSource(strings = {"ltr", "rtl"})

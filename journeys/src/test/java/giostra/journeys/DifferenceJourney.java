@@ -166,7 +166,7 @@ class DifferenceJourney {
       case Kind.Pick<?> _ -> field.locator("select").selectOption(each.value());
       case Kind.Several _ ->
           field.getByLabel(each.value(), new Locator.GetByLabelOptions().setExact(true)).check();
-      case Kind.Picture _ -> {
+      case Kind.OfMedia _ -> {
         field.locator("button").click();
         bench.pick(each.value());
       }

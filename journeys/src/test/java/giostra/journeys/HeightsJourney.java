@@ -17,6 +17,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -32,7 +33,12 @@ class HeightsJourney {
   /** Pieces of a kind on a varied page. */
   private static final int EACH = 6;
 
-  private record Off(String what, double by) {}
+  private record Off(String what, double by) {
+    /** The part of an item that it is about. */
+    String of() {
+      return what.substring(0, what.indexOf(" at "));
+    }
+  }
 
   @ParameterizedTest(name = "{0} at {1}")
   @CsvSource({"demo, 1", "demo, 1.1", "nested, 1", "varied-1, 1", "varied-2, 1.1"})
@@ -130,11 +136,13 @@ class HeightsJourney {
 
   /** The worst of each part of each item, a few of them. */
   private static List<String> worst(List<Off> sorted) {
+    Map<String, Long> often =
+        sorted.stream().collect(Collectors.groupingBy(Off::of, Collectors.counting()));
     var seen = new HashSet<String>();
     return sorted.stream()
-        .filter(off -> seen.add(off.what().substring(0, off.what().indexOf(" at "))))
+        .filter(off -> seen.add(off.of()))
         .limit(Integer.getInteger("giostra.worst", 4))
-        .map(Off::what)
+        .map(off -> off.what() + " (at " + often.get(off.of()) + " widths)")
         .toList();
   }
 
@@ -208,6 +216,7 @@ class HeightsJourney {
         const measure = (items) => {
           for (const item of items) {
             const found = item.matches('.g-figure') ? [['FIGURE', item]]
+                : item.matches('.g-clip') ? [['CLIP', item]]
                 : parts.map(([part, selector]) => [part, item.querySelector(selector)]);
             for (const [part, element] of found) {
               const own = element?.closest('[data-item]') === item;

@@ -100,7 +100,7 @@ final class Nested {
   /** On a phone one box or figure in a row: more have no room this deep. */
   private static Values values(NodeType kind, String name) {
     Values values = Values.NONE.with(PieceSettings.NAME, Values.ALL, name);
-    return kind == NodeType.FLIP_BOXES || kind == NodeType.COUNTERS
+    return kind == NodeType.FLIP_BOXES || kind == NodeType.COUNTERS || kind == NodeType.VIDEO
         ? values.with(GridSettings.COLUMNS, "tablet", 2).with(GridSettings.COLUMNS, "phone", 1)
         : values;
   }

@@ -82,7 +82,7 @@ class NestedGeometryJourney {
           yield Optional.empty();
         }
       }
-      case Piece.FlipBoxes _, Piece.Counters _ ->
+      case Piece.FlipBoxes _, Piece.Counters _, Piece.Video _ ->
           GridBand.of(document, piece, scrollbar).stream()
               .filter(b -> b.band().holds(width))
               .map(b -> b.item().at(width))

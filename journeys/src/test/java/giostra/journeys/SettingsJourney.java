@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import giostra.core.page.Document;
 import giostra.core.page.Edits;
+import giostra.core.page.Feed;
 import giostra.core.page.Linking;
 import giostra.core.page.NodeType;
 import giostra.server.testing.Api;
@@ -54,6 +55,11 @@ class SettingsJourney {
     there.stream()
         .filter(key -> key.endsWith("." + Linking.LINKED_TO.id()))
         .forEach(key -> tried.put(key, "StockJourney"));
+    Stream.of(Feed.SOURCE, Feed.KEY, Feed.FIELDS, Feed.ROW)
+        .forEach(setting ->
+            there.stream()
+                .filter(key -> key.endsWith("." + setting.id()))
+                .forEach(key -> tried.put(key, "ContentJourney")));
     assertThat(tried.keySet()).containsExactlyInAnyOrderElementsOf(there);
     String list =
         Arrays.stream(NodeType.values())
@@ -80,7 +86,7 @@ class SettingsJourney {
       Each setting is changed through the screen and its effect is read off the live page at 1280, 800
       and 390 px: `SettingsJourney` compares it with what was worked out by hand, `DifferenceJourney` with a
       piece that is alike but for it; links to what is kept on the site are put in and followed by
-      `StockJourney`. A setting that is missing here or has no case fails; with
+      `StockJourney`, files that pieces follow by `ContentJourney`. A setting that is missing here or has no case fails; with
       `-Dgiostra.write=true` it writes this list.
 
       | node | setting | journey |

@@ -6,6 +6,7 @@ import giostra.core.band.Setting;
 import giostra.core.band.Values;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
+import giostra.core.page.ClipSettings;
 import giostra.core.page.Column;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
@@ -88,6 +89,9 @@ final class Subjects {
             .with(ItemSettings.TO, Values.ALL, 1234.0 * n);
     if (kind == NodeType.TABS) {
       values = values.with(ItemSettings.PICTURE, Values.ALL, n == 2 ? "lamp-walk" : "");
+    }
+    if (kind == NodeType.VIDEO) {
+      values = values.with(ClipSettings.CLIP, Values.ALL, "bloom");
     }
     if (kind == NodeType.ACCORDION) {
       values = values.with(ItemSettings.PICTURE, Values.ALL, "");

@@ -6,12 +6,74 @@ import giostra.core.page.Edit;
 import giostra.server.testing.Api;
 import giostra.server.testing.Postgres;
 import giostra.server.testing.Process;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.util.Random;
 import java.util.concurrent.atomic.AtomicInteger;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
 
 /** The packaged application as a process of its own: killed, restarted, its database taken away. */
 class SurvivalJourney {
+  private static byte[] noise(int width, int height, long seed) throws IOException {
+    var image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+    var random = new Random(seed);
+    for (int y = 0; y < height; y++) {
+      for (int x = 0; x < width; x++) {
+        image.setRGB(x, y, random.nextInt());
+      }
+    }
+    var out = new ByteArrayOutputStream();
+    ImageIO.write(image, "jpg", out);
+    return out.toByteArray();
+  }
+
+  private static int[] made(Api api, String site) {
+    int made = 0;
+    int files = 0;
+    for (JsonNode each : api.get("/api/sites/" + site + "/media").json()) {
+      made += each.path("filesMade").asInt();
+      files += each.path("files").asInt();
+    }
+    return new int[] {made, files};
+  }
+
+  @Test
+  void smallerFilesThatAKillCutOffAreMadeAfterARestart(@TempDir Path blobs) throws Exception {
+    String kept = "--giostra.blobs=" + blobs;
+    try (Postgres database = Postgres.start()) {
+      String site;
+      try (Process app = Process.start(database, kept)) {
+        Api api = app.api();
+        site = api.newSite("Many pictures");
+        for (int i = 0; i < 3; i++) {
+          assertThat(api.upload(site, "p" + i + ".jpg", noise(1700, 1100, i)).status())
+              .isEqualTo(200);
+        }
+        // The same bytes once more cost nothing.
+        api.upload(site, "again.jpg", noise(1700, 1100, 1));
+        while (made(api, site)[0] < 2) {
+          Thread.sleep(5);
+        }
+        app.kill();
+      }
+      try (Process again = Process.start(database, kept)) {
+        Api api = again.api();
+        int[] first = made(api, site);
+        System.out.printf("measured: %d of %d smaller files after the kill%n", first[0], first[1]);
+        assertThat(first[1]).as("three pictures on ten rungs").isEqualTo(30);
+        for (int i = 0; i < 600 && made(api, site)[0] < 30; i++) {
+          Thread.sleep(100);
+        }
+        assertThat(made(api, site)[0]).isEqualTo(30);
+      }
+    }
+  }
 
   @Test
   void everyAcknowledgedEditIsThereAfterAKill() throws Exception {

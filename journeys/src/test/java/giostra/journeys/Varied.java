@@ -9,6 +9,7 @@ import giostra.core.band.Values;
 import giostra.core.page.AccordionSettings;
 import giostra.core.page.Block;
 import giostra.core.page.Document;
+import giostra.core.page.Feed;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
@@ -59,6 +60,7 @@ final class Varied {
           Map.entry("contentWidth", new Range(300, 900, false)),
           Map.entry("headsWidth", new Range(90, 200, false)),
           Map.entry("numberSize", new Range(24, 72, false)),
+          Map.entry("startSize", new Range(24, 120, false)),
           Map.entry("leastHeight", new Range(80, 300, false)),
           Map.entry("trackHeight", new Range(240, 600, false)));
 
@@ -68,6 +70,8 @@ final class Varied {
       return percent ? Length.percent(value) : Length.px(value);
     }
   }
+
+  private static final Set<Setting<?>> FEED = Set.of(Feed.SOURCE, Feed.KEY, Feed.FIELDS);
 
   private static final String RICH =
       "<p>Paths that are <strong>lit from below</strong> are read by the foot, and the houses are"
@@ -160,7 +164,8 @@ final class Varied {
 
   /** A value drawn of what a setting may be, one time in so many; texts and times are left. */
   private Values vary(Values values, Setting<?> setting, String band, int oneIn) {
-    if (random.nextInt(oneIn) != 0) {
+    // What a piece is filled from changes nothing that can be seen.
+    if (FEED.contains(setting) || random.nextInt(oneIn) != 0) {
       return values;
     }
     Object raw =
@@ -220,6 +225,7 @@ final class Varied {
       case "buttonLink", "button2Link" -> "#there";
       case "picture", "backPicture", "thumbnail" ->
           filled ? List.of("lamp-walk", "visitor-1", "fern-gully").get(random.nextInt(3)) : "";
+      case "clip" -> filled ? "bloom" : "";
       case "icon", "backIcon" -> filled ? "sun" : "";
       case "category" -> List.of("Paths", "Houses and halls", "").get(random.nextInt(3));
       default -> "";

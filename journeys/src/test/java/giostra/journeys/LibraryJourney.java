@@ -1,0 +1,161 @@
+package giostra.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import giostra.core.page.Document;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** The media of a site: brought in, described, found, replaced and taken out. */
+@ExtendWith({Giostra.class, Chromium.class})
+class LibraryJourney {
+  private static FilePayload picture(String name, int width, int height) throws IOException {
+    var out = new ByteArrayOutputStream();
+    ImageIO.write(new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB), "png", out);
+    return new FilePayload(name, "image/png", out.toByteArray());
+  }
+
+  private static Locator tile(Page page, String name) {
+    return page.locator(".contact-one").filter(new Locator.FilterOptions().setHasText(name));
+  }
+
+  private static Locator button(Page page, String name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+  }
+
+  private static void bring(Page page, FilePayload... files) {
+    page.locator("header ~ main input[type=file]").first().setInputFiles(files);
+  }
+
+  @Test
+  void manyFilesComeInEachWithItsOutcome(Api api, Page page) throws IOException {
+    String site = api.newSite("Library " + System.nanoTime());
+    page.navigate(api.at("/sites/" + site + "/media"));
+    assertThat(page.getByText("Nothing here yet.")).isVisible();
+    bring(
+        page,
+        picture("one.png", 300, 200),
+        picture("two.png", 90, 90),
+        new FilePayload(
+            "words.vtt",
+            "text/vtt",
+            "WEBVTT\n\n00:01.000 --> 00:02.000\nx\n".getBytes(StandardCharsets.UTF_8)),
+        new FilePayload("bad.svg", "image/svg+xml", "<svg onload='x()'/>".getBytes()));
+    assertThat(page.locator(".upload-list li")).hasCount(4);
+    assertThat(page.locator(".upload-list"))
+        .containsText("File bad.svg: The vector picture is with onload");
+    assertThat(page.locator(".contact-one")).hasCount(3);
+    assertThat(tile(page, "one.png")).containsText("300 × 200");
+    assertThat(tile(page, "one.png")).containsText("wants words");
+    page.getByText("Clear this list").click();
+    assertThat(page.locator(".upload-list")).hasCount(0);
+
+    // Those that still want words, one after the other.
+    button(page, "without words").click();
+    assertThat(page.locator(".contact-one")).hasCount(2);
+    tile(page, "one.png").click();
+    page.getByLabel("What it shows, for those who do not see it").fill("A gate");
+    page.getByLabel("What it shows, for those who do not see it").blur();
+    assertThat(page.locator(".contact-one")).hasCount(1);
+    tile(page, "two.png").click();
+    // It is gone from those without words as soon as it is said.
+    page.getByLabel("It only decorates").click();
+    assertThat(page.getByText("Nothing fits")).isVisible();
+
+    button(page, "captions").click();
+    assertThat(page.locator(".contact-one")).hasCount(1);
+    page.locator(".library-kind").first().click();
+    tile(page, "one.png").click();
+    page.getByLabel("Tags").fill("gates, old");
+    page.getByLabel("Tags").press("Enter");
+    button(page, "# gates").click();
+    assertThat(page.locator(".contact-one")).hasCount(1);
+    assertThat(tile(page, "one.png")).isVisible();
+  }
+
+  @Test
+  void anUploadIsCancelled(Api api, Page page) {
+    String site = api.newSite("Library " + System.nanoTime());
+    page.navigate(api.at("/sites/" + site + "/media"));
+    // Held back, so that there is time to change one's mind.
+    page.route("**/api/sites/" + site + "/media", route -> {});
+    bring(page, new FilePayload("slow.mp4", "video/mp4", new byte[200_000]));
+    button(page, "Cancel slow.mp4").click();
+    assertThat(page.locator(".upload-list")).containsText("cancelled");
+    assertThat(api.get("/api/sites/" + site + "/media").json().size()).isZero();
+  }
+
+  @Test
+  void theFocalPointIsSetByPressAndByKeysAndHoldsOnTheLivePage(Api api, Page page) {
+    Document demo = api.document(Api.DEMO);
+    page.navigate(api.at("/sites/velluta/media"));
+    tile(page, "desert-room.jpg").click();
+    Locator picture = page.locator(".opened .focus-picture");
+    picture.click(new Locator.ClickOptions().setPosition(10, 10));
+    Pattern corner = Pattern.compile("at [0-9]% from the left and [0-9]% from the top");
+    assertThat(picture).hasAttribute("aria-label", Pattern.compile(".*" + corner.pattern()));
+    String before = picture.getAttribute("aria-label");
+    picture.press("ArrowRight");
+    assertThat(picture).not().hasAttribute("aria-label", before);
+    assertThat(page.locator(".opened-shapes figure").first()).isVisible();
+    String focus = focus(api, "desert-room");
+    String preview =
+        api.get(api.stage() + "/api/pages/" + api.newPage("velluta", demo) + "/preview/").text();
+    String sheet = preview.replaceAll("(?s).*href=\"(style\\.[0-9a-f]+\\.css)\".*", "$1");
+    String css = api.get(api.stage() + "/api/pages/" + Api.DEMO + "/preview/" + sheet).text();
+    assertThat(css).contains("object-position:" + focus);
+    // As it was, for whoever comes after.
+    api.put(
+        "/api/media/desert-room",
+        Map.of(
+            "alt",
+            "Tall cacti and agaves against an evening sky",
+            "decorative",
+            false,
+            "focus",
+            "50% 50%",
+            "tags",
+            new String[0]));
+  }
+
+  private static String focus(Api api, String id) {
+    for (var each : api.get("/api/sites/velluta/media").json()) {
+      if (each.path("id").asString().equals(id)) {
+        return each.path("focus").asString();
+      }
+    }
+    return "";
+  }
+
+  @Test
+  void whatIsUsedSaysWhereAndIsNotDeleted(Api api, Page page) throws IOException {
+    page.navigate(api.at("/sites/velluta/media"));
+    tile(page, "lamp-walk.jpg").click();
+    assertThat(page.locator(".opened-uses")).containsText("The lamp walk");
+    button(page, "Delete").click();
+    assertThat(page.locator(".opened [role=alert]")).containsText("it must be used nowhere");
+
+    String site = api.newSite("Library " + System.nanoTime());
+    page.navigate(api.at("/sites/" + site + "/media"));
+    bring(page, picture("one.png", 300, 200));
+    tile(page, "one.png").click();
+    page.locator(".opened input[type=file]").setInputFiles(picture("other.png", 120, 80));
+    assertThat(tile(page, "other.png")).containsText("120 × 80");
+    button(page, "Delete").click();
+    assertThat(page.getByText("Nothing here yet.")).isVisible();
+  }
+}
