@@ -4,6 +4,12 @@ const IDLE = 2500;
 const clock = (seconds: number) =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
 
+/** Sets a track and colours it up to there. */
+function fill(range: HTMLInputElement, value: number) {
+  range.value = String(value);
+  range.style.setProperty('--g-value', `${(100 * value) / (Number(range.max) || 1)}%`);
+}
+
 /**
  * The control bar of one clip; the compiler wrote it, here its parts get their work.
  * @returns false where there is none
@@ -45,7 +51,7 @@ export function controls(
     if (time) time.textContent = said;
     if (!range) return;
     range.max = String(length());
-    range.value = String(media.currentTime);
+    fill(range, media.currentTime);
     range.setAttribute('aria-valuetext', said);
   }
   on(media, 'timeupdate durationchange seeked', tick);
@@ -76,7 +82,7 @@ export function controls(
   });
   const loud = () => {
     show(mute, media.muted);
-    if (volume) volume.value = String(media.muted ? 0 : media.volume);
+    if (volume) fill(volume, media.muted ? 0 : media.volume);
   };
   on(media, 'volumechange', loud);
   loud();

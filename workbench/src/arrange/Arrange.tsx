@@ -1,15 +1,16 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Sheet as SheetReply } from '../api/client';
-import { useBench } from '../bench/context';
+import { bandAt, useBench } from '../bench/context';
 import { find, nameOf, siteNode } from '../bench/document';
+import { Parts, WHOLE } from './Parts';
 import { Plots } from './Plots';
 import { SheetGrid } from './SheetGrid';
 import { Suggestion } from './Suggestion';
 
 /** What holds at each width: the sheet of the chosen node, and over it the item widths. */
 export function Arrange({ length }: { readonly length: number }) {
-  const { page, chosen, choose, scrollbar } = useBench();
+  const { page, chosen, choose, scrollbar, setting, width } = useBench();
   const item = chosen.node.type === 'item' ? chosen.node : undefined;
   const [own, setOwn] = useState(false);
   const node =
@@ -30,10 +31,18 @@ export function Arrange({ length }: { readonly length: number }) {
       ),
     placeholderData: keepPreviousData,
   });
+  const [styled, setStyled] = useState({ node: '', styled: WHOLE });
+  const [sought, setSought] = useState<string>();
   const [suggesting, setSuggesting] = useState(false);
   const data: SheetReply | undefined = sheet.data?.node === node.id ? sheet.data : undefined;
   if (sheet.isError && !data) return <p className="p-6 text-error">{sheet.error.message}</p>;
   if (!data) return <p className="faint p-6">Reading the sheet…</p>;
+  const wanted = data.rows.find((row) => row.setting === setting);
+  if (setting !== sought) {
+    setSought(setting);
+    if (wanted) setStyled({ node: node.id, styled: wanted });
+  }
+  const at = styled.node === node.id ? styled.styled : WHOLE;
   if (data.rows.length === 0) {
     const parent = find(page.document, chosen.parent?.id ?? '')?.node;
     return (
@@ -59,10 +68,22 @@ export function Arrange({ length }: { readonly length: number }) {
           </button>
         </div>
       )}
+      {data.parts.length > 0 && (
+        <Parts
+          sheet={data}
+          node={node}
+          at={at}
+          band={bandAt(data.bands, width)?.id ?? ''}
+          onAt={(styled) => setStyled({ node: node.id, styled })}
+        />
+      )}
       <Plots sheet={data} node={node} length={length} />
       <SheetGrid
-        key={node.id}
-        sheet={data}
+        key={`${node.id} ${at.part} ${at.state}`}
+        sheet={{
+          ...data,
+          rows: data.rows.filter((row) => row.part === at.part && row.state === at.state),
+        }}
         node={node}
         length={length}
         suggested={suggesting ? data.plot?.suggested : undefined}

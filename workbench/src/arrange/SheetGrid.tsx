@@ -5,8 +5,10 @@ import { bandAt, settingsOf, useBench } from '../bench/context';
 import { nameOf } from '../bench/document';
 import { tape } from '../bench/scale';
 import { pathOf } from '../bench/session';
+import { PicturePicker } from '../fill/PicturePicker';
 import { Grid, type GridCell, type Place } from '../grid/Grid';
-import { kindOf, sent, typed } from '../grid/values';
+import { PaintDialog, Swatch } from '../grid/Paint';
+import { kindOf, sent, sortOf, typed } from '../grid/values';
 import { CutBand, RemoveBand } from './BandTools';
 
 /** Width of the names of the settings, and the least width of a column, in px. */
@@ -36,6 +38,14 @@ export function OriginMark({ shape }: { readonly shape: string }) {
   return <span className={`origin origin-${shape}`} title={shapes[shape]} aria-hidden="true" />;
 }
 
+/** What is being chosen by eye. */
+interface Chosen {
+  readonly setting: SettingReply;
+  readonly label: string;
+  readonly value: string;
+  set(value: string): void;
+}
+
 interface Props {
   readonly sheet: Sheet;
   readonly node: NodeBody;
@@ -46,7 +56,8 @@ interface Props {
 
 /** Settings down, bands across, each column under its band. */
 export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
-  const { session, now, catalogue, width, setting, choose } = useBench();
+  const { session, now, catalogue, width, setting, choose, media } = useBench();
+  const [chosen, setChosen] = useState<Chosen>();
   const settings = settingsOf(catalogue, sheet.type);
   const band = bandAt(sheet.bands, width);
   const [at, setAt] = useState<Place>({
@@ -81,6 +92,12 @@ export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
     const name = sheet.bands[column]?.name ?? '';
     const count = suggested?.find((each) => each.setting === setting.id && each.band === cell.band);
     const text = typed(setting, shown);
+    const painted = setting.kind === 'paint' || setting.kind === 'under';
+    const sort = sortOf(setting);
+    const set = (value: string) =>
+      session.set(node.id, setting.id, cell.band, sent(setting, value));
+    const open = () => setChosen({ setting, label: `${setting.label}, ${name}`, value: text, set });
+    const said = sort ? (media.find((each) => each.id === text)?.name ?? (text || 'none')) : text;
     return {
       kind,
       path,
@@ -92,8 +109,26 @@ export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
       show: (
         <>
           <OriginMark shape={own === undefined ? cell.shape : 'here'} />
-          <span className={refused ? 'text-error' : cell.note ? 'line-through' : ''}>
-            {refused?.value ?? text}
+          {painted && (
+            // The keyboard has Space for it.
+            <button
+              type="button"
+              tabIndex={-1}
+              className="swatch-button"
+              aria-label={`Choose: ${setting.label}, ${name}`}
+              onClick={(event) => {
+                event.stopPropagation();
+                open();
+              }}
+            >
+              <Swatch value={text} />
+            </button>
+          )}
+          <span
+            className={`min-w-0 truncate ${refused ? 'text-error' : cell.note ? 'line-through' : ''}`}
+            title={said}
+          >
+            {refused?.value ?? said}
           </span>
           <span className="sr-only">
             , {cell.from}
@@ -104,7 +139,9 @@ export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
           {count && count.count !== count.now && <b className="suggested">→ {count.count}</b>}
         </>
       ),
-      set: (value) => session.set(node.id, setting.id, cell.band, sent(setting, value)),
+      set,
+      ...(painted ? { choose: open } : {}),
+      ...(sort ? { open } : {}),
       clear: () => {
         if (refused) session.forget(path);
         else if (own !== undefined) session.set(node.id, setting.id, cell.band, null);
@@ -192,6 +229,23 @@ export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
         <CutBand />
         {foot}
       </footer>
+      {chosen &&
+        (chosen.setting.kind === 'picture' ? (
+          <PicturePicker
+            value={chosen.value}
+            label={chosen.label}
+            onPick={chosen.set}
+            onClose={() => setChosen(undefined)}
+          />
+        ) : (
+          <PaintDialog
+            value={chosen.value}
+            label={chosen.label}
+            gradient={chosen.setting.kind === 'under'}
+            onSet={chosen.set}
+            onClose={() => setChosen(undefined)}
+          />
+        ))}
     </>
   );
 }

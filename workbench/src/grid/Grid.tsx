@@ -32,6 +32,8 @@ export interface GridCell {
   /** Gives up what was refused. */
   forget?(): void;
   open?(): void;
+  /** Opens a way to choose by eye what else is typed; Space does it. */
+  choose?(): void;
 }
 
 export interface GridRow {
@@ -135,6 +137,7 @@ export function Grid(props: Props) {
     else if (event.key === 'Escape' && current.forget) current.forget();
     else if (plain && event.key.length === 1) {
       if (current.kind === 'pick' && event.key !== ' ') pick(current, event.key);
+      else if (event.key === ' ' && current.choose) current.choose();
       else if (event.key === ' ') edit(current);
       else if (current.kind === 'line' || current.kind === 'lines') edit(current, event.key);
       else return;

@@ -453,6 +453,72 @@ public sealed interface Kind<T> {
     }
   }
 
+  /** A colour. */
+  record Paint() implements Kind<Colour> {
+    @Override
+    public Colour read(String what, Object raw) {
+      try {
+        return Colour.parse(raw.toString());
+      } catch (Refused e) {
+        throw new Refused(what, raw.toString(), allowed());
+      }
+    }
+
+    @Override
+    public Object write(Colour value) {
+      return value.css();
+    }
+
+    @Override
+    public String allowed() {
+      return "a colour such as #1c2b27, #1c2b27cc or rgb(28 43 39 / 80%)";
+    }
+  }
+
+  /** A colour or a gradient: see {@link Ground}. */
+  record Under() implements Kind<Ground> {
+    @Override
+    public Ground read(String what, Object raw) {
+      try {
+        return Ground.parse(raw.toString());
+      } catch (Refused e) {
+        throw new Refused(what, raw.toString(), allowed());
+      }
+    }
+
+    @Override
+    public Object write(Ground value) {
+      return value.css();
+    }
+
+    @Override
+    public String allowed() {
+      return "a colour, or a gradient such as linear-gradient(180deg, #0a1412, #2b6b5a 60%) of 2 to 6 colours";
+    }
+  }
+
+  /** How far something is moved: see {@link Nudge}. */
+  record Moved() implements Kind<Nudge> {
+    @Override
+    public Nudge read(String what, Object raw) {
+      try {
+        return Nudge.parse(raw.toString());
+      } catch (Refused e) {
+        throw new Refused(what, raw.toString(), allowed());
+      }
+    }
+
+    @Override
+    public Object write(Nudge value) {
+      return value.css();
+    }
+
+    @Override
+    public String allowed() {
+      return "two numbers of px from -20 to 20, to the right and down, such as 0.4px -1.2px";
+    }
+  }
+
   /** How high something is: see {@link Height}. */
   record Tall(double leastPx, double mostPx) implements Kind<Height> {
     @Override

@@ -17,6 +17,7 @@ import tools.jackson.databind.node.ObjectNode;
 public final class PageSchema {
   private static final JsonNodeFactory MAKE = JsonNodeFactory.instance;
   private static final String BAND_ID = "^[a-z][a-z0-9-]{0,30}$";
+  private static final String COLOUR = "#([0-9a-f]{6}|[0-9a-f]{8})";
   private static final String NODE_ID = "^[a-z][a-z0-9-]{0,60}$";
 
   private PageSchema() {}
@@ -104,6 +105,12 @@ public final class PageSchema {
           case Kind.Time _ -> text("^\\d+(\\.\\d+)?s$");
           case Kind.Several several -> text("^(%s)?$".formatted(any(several.words())));
           case Kind.Point _ -> text("^\\d+(\\.\\d+)?% \\d+(\\.\\d+)?%$");
+          case Kind.Paint _ -> text("^" + COLOUR + "$");
+          case Kind.Under _ ->
+              text(
+                  "^(%1$s|linear-gradient\\(%2$sdeg(,%1$s %2$s%%){2,6}\\))$"
+                      .formatted(COLOUR, "\\d+(\\.\\d+)?"));
+          case Kind.Moved _ -> text("^-?\\d+(\\.\\d)?px -?\\d+(\\.\\d)?px$");
           case Kind.Tall _ ->
               text("^(auto|\\d+(\\.\\d+)?(px|rem|em|svh)|\\d+(\\.\\d+)?:\\d+(\\.\\d+)?)$");
           case Kind.Icon _ -> MAKE.objectNode().put("type", "string");

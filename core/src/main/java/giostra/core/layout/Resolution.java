@@ -8,9 +8,12 @@ import giostra.core.look.Layer;
 import giostra.core.look.Resolved;
 import giostra.core.page.Document;
 import giostra.core.page.Node;
+import giostra.core.page.PlayerParts;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** Asks the cascade on behalf of a document: which layers speak for which node. */
@@ -19,8 +22,27 @@ public final class Resolution {
 
   /** The value of a setting of a node in a band, with its origin. */
   public static <T> Resolved<T> of(Document document, Node node, Setting<T> setting, Band band) {
+    Optional<PlayerParts.Styled<?>> part = PlayerParts.of(setting);
+    if (part.isPresent()) {
+      @SuppressWarnings("unchecked") // found by this very setting
+      var styled = (PlayerParts.Styled<T>) part.get();
+      return styled(document, node, styled, band);
+    }
     return Cascade.resolve(
         setting, voices(document, node, setting), Set.of(), document.bands(), band);
+  }
+
+  /** A part of a player: what the piece says, then the look that all players of the site share. */
+  private static <T> Resolved<T> styled(
+      Document document, Node node, PlayerParts.Styled<T> styled, Band band) {
+    var voices = new ArrayList<Voice>();
+    if (!(node instanceof Site)) {
+      voices.add(new Voice(layer(node), PlayerParts.said(node.values(), styled)));
+    }
+    voices.add(new Voice(Layer.LOOK, PlayerParts.said(document.site().values(), styled)));
+    voices.add(
+        new Voice(Layer.INITIAL, PlayerParts.initially(styled, document.bands().lead().id())));
+    return Cascade.resolve(styled.rest(), voices, Set.of(styled.state()), document.bands(), band);
   }
 
   /** The value alone. */

@@ -74,6 +74,10 @@ public final class Compiler {
     for (int i = 1; i < writing.mostItems; i++) {
       sheet.append(".g-item:nth-child(%d){--g-i:%d}".formatted(i + 1, i));
     }
+    String hover = writing.hoverCss.css();
+    if (!hover.isEmpty()) {
+      sheet.append("@media (hover:hover) and (pointer:fine){").append(hover).append('}');
+    }
     return sheet.append(writing.css.css()).append(writing.containerCss).toString();
   }
 

@@ -418,9 +418,9 @@ final class VideoOutput {
     writing.frame(piece);
     new GridOutput(writing, piece).css("flex");
     writing.put(id, "--g-corners", piece, VideoSettings.CORNERS, size -> size.css());
-    writing.put(id, "--g-start", piece, VideoSettings.START_SIZE, size -> size.css());
     int darken = piece.values().get(VideoSettings.DARKEN);
     writing.css.put(id, "--g-darken", _ -> darken + "%");
+    new PlayerCss(writing, piece).write();
     PictureSizes sizes = writing.pictures.sizes();
     for (Item item : piece.onShow()) {
       writing.put(

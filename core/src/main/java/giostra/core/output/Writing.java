@@ -42,6 +42,10 @@ final class Writing {
   final Labels labels;
   final Html out = new Html();
   final BandCss css;
+
+  /** Rules for what a pointer that can hover is over. */
+  final BandCss hoverCss;
+
   final Pictures pictures;
   final Icons icons;
 
@@ -71,6 +75,7 @@ final class Writing {
     this.document = document;
     this.labels = Labels.in(document.page().values().get(PageSettings.LANGUAGE));
     this.css = new BandCss(document.bands());
+    this.hoverCss = new BandCss(document.bands());
     this.pictures = new Pictures(document, shipped.media());
     this.icons = new Icons(shipped.icons());
     this.hosts = shipped.hosts();

@@ -5,7 +5,7 @@ import giostra.core.band.Length;
 import giostra.core.band.Setting;
 import java.util.List;
 
-/** What can be set on a site. */
+/** What can be set on a site: its widths, and the look that its players share. */
 public final class SiteSettings {
   public static final Setting<String> NAME =
       Setting.once("name", "Name", new Kind.Words(120, false), "");
@@ -18,7 +18,8 @@ public final class SiteSettings {
   public static final Setting<Length> PADDING =
       Setting.byBand("padding", "Side padding", new Kind.Size(0, 400), Length.px(40));
 
-  static final List<Setting<?>> ALL = List.of(NAME, MEASURE, PADDING);
+  static final List<Setting<?>> ALL =
+      ItemSettings.joined(List.of(NAME, MEASURE, PADDING), PlayerParts.ALL);
 
   private SiteSettings() {}
 }

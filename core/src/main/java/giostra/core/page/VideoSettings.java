@@ -67,27 +67,25 @@ public final class VideoSettings {
       Setting.byBand("ratio", "Shape", new Kind.Pick<>(Ratio.class), Ratio.AS_CLIP);
   public static final Setting<Length> CORNERS =
       Setting.byBand("corners", "Corners", new Kind.Size(0, 200, false), Length.px(14));
-  public static final Setting<Length> START_SIZE =
-      Setting.byBand(
-          "startSize", "Start button size", new Kind.Size(24, 200, false), Length.px(72));
 
   static final List<Setting<?>> ALL =
       PieceSettings.with(
-          List.of(
-              START_BUTTON,
-              CONTROLS,
-              DARKEN,
-              AUTOPLAY,
-              MUTED,
-              LOOP,
-              COMFORT_FROM,
-              COMFORT_TO,
-              RATIO,
-              CORNERS,
-              START_SIZE,
-              GridSettings.COLUMNS,
-              GridSettings.GAP,
-              GridSettings.LAST_ROW));
+          ItemSettings.joined(
+              List.of(
+                  START_BUTTON,
+                  CONTROLS,
+                  DARKEN,
+                  AUTOPLAY,
+                  MUTED,
+                  LOOP,
+                  COMFORT_FROM,
+                  COMFORT_TO,
+                  RATIO,
+                  CORNERS,
+                  GridSettings.COLUMNS,
+                  GridSettings.GAP,
+                  GridSettings.LAST_ROW),
+              PlayerParts.ALL));
 
   private VideoSettings() {}
 }

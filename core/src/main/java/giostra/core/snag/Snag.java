@@ -41,7 +41,9 @@ public record Snag(
     /** Columns that are seen in another order than they are read in. */
     ORDER,
     /** A clip without a poster, a second format or captions. */
-    CLIP
+    CLIP,
+    /** A sign or words of a player that are hard to tell from what they stand on. */
+    CONTRAST
   }
 
   /**

@@ -31,6 +31,7 @@ public final class Snags {
     found.addAll(Enlarged.of(document, piece, pictures));
     if (piece instanceof Piece.Video video) {
       found.addAll(ClipSnags.of(document, video));
+      found.addAll(PlayerContrast.snags(document, video));
     }
     return found;
   }

@@ -1,10 +1,16 @@
 package giostra.core.snag;
 
+import giostra.core.band.Length;
+import giostra.core.band.Setting;
+import giostra.core.look.State;
 import giostra.core.page.ClipSettings;
 import giostra.core.page.ClipSettings.From;
 import giostra.core.page.GridSettings;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Piece;
+import giostra.core.page.PlayerParts;
+import giostra.core.page.PlayerParts.Part;
+import giostra.core.page.PlayerParts.Property;
 import giostra.core.page.VideoSettings;
 import java.util.List;
 
@@ -28,10 +34,11 @@ final class VideoEffects {
     }
     if (!asked.value(VideoSettings.START_BUTTON)) {
       asked.sayOf(
-          List.of(VideoSettings.START_SIZE),
+          settings(Part.START_BUTTON),
           VideoSettings.START_BUTTON,
           "There is no start button; the whole poster starts the clip.");
     }
+    parts(asked);
     if (video.onShow().stream()
         .allMatch(item -> item.values().get(ItemSettings.PICTURE).isEmpty())) {
       asked.sayOf(
@@ -41,5 +48,37 @@ final class VideoEffects {
       asked.sayOf(
           List.of(GridSettings.LAST_ROW), GridSettings.COLUMNS, "There is one clip, and one row.");
     }
+  }
+
+  private static void parts(Asked asked) {
+    List<String> controls = asked.value(VideoSettings.CONTROLS);
+    if (controls.isEmpty()) {
+      asked.sayOf(settings(Part.BAR), VideoSettings.CONTROLS, "There is no control bar.");
+    }
+    if (List.of(VideoSettings.SCRUB, VideoSettings.TIME).containsAll(controls)) {
+      asked.sayOf(
+          settings(Part.BAR_BUTTON), VideoSettings.CONTROLS, "There is no button in the bar.");
+    }
+    if (!controls.contains(VideoSettings.SCRUB) && !controls.contains(VideoSettings.VOLUME)) {
+      asked.sayOf(settings(Part.TRACK), VideoSettings.CONTROLS, "There is no track in the bar.");
+    }
+    if (!controls.contains(VideoSettings.TIME)) {
+      asked.sayOf(settings(Part.TIME), VideoSettings.CONTROLS, "There is no time in the bar.");
+    }
+    for (Part part : Part.values()) {
+      for (State state : part.states()) {
+        PlayerParts.Styled<Length> border = PlayerParts.of(part, state, Property.BORDER);
+        if (asked.value(border.setting()).isZero()) {
+          asked.sayOf(
+              List.of(PlayerParts.of(part, state, Property.BORDER_COLOUR).setting()),
+              border.setting(),
+              "There is no border to colour.");
+        }
+      }
+    }
+  }
+
+  private static List<Setting<?>> settings(Part part) {
+    return PlayerParts.of(part).stream().<Setting<?>>map(PlayerParts.Styled::setting).toList();
   }
 }

@@ -14,23 +14,29 @@ import giostra.core.layout.Resolution;
 import giostra.core.look.Layer;
 import giostra.core.look.Origin;
 import giostra.core.look.Resolved;
+import giostra.core.look.State;
 import giostra.core.page.Block;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Linking;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
+import giostra.core.page.PlayerParts;
+import giostra.core.page.SharedLook;
 import giostra.core.page.Site;
 import giostra.core.snag.Crowded;
 import giostra.core.snag.NoEffect;
+import giostra.core.snag.PlayerContrast;
 import giostra.core.snag.Reordered;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -46,14 +52,40 @@ final class Sheets {
       String type,
       List<Column> bands,
       List<Row> rows,
+      List<PartReply> parts,
       @Nullable Plot plot,
       List<Finding> snags) {}
+
+  /**
+   * A part that can be styled, in the states it can be in.
+   *
+   * @param departures how many values of it the node sets itself where others share a look
+   * @param share edits that make those the look that all share
+   * @param take edits that give them up
+   */
+  record PartReply(
+      String id,
+      String label,
+      List<String> states,
+      List<ContrastReply> contrasts,
+      int departures,
+      @Schema(implementation = Bodies.EditBody[].class) JsonNode share,
+      @Schema(implementation = Bodies.EditBody[].class) JsonNode take) {}
+
+  /** The worst contrast of a part in a state and a band, and the least that it should be. */
+  record ContrastReply(String state, String band, double found, double asked) {}
 
   /** A column: one band. */
   record Column(String id, String name, double from, @Nullable Double below, boolean lead) {}
 
-  /** A row: one setting. */
-  record Row(String setting, String label, String allowed, List<Cell> cells) {}
+  /**
+   * A row: one setting.
+   *
+   * @param part id of the part that it is of; empty for the whole node
+   * @param state of that part
+   */
+  record Row(
+      String setting, String label, String allowed, String part, String state, List<Cell> cells) {}
 
   /**
    * One value.
@@ -136,11 +168,14 @@ final class Sheets {
     var rows = new ArrayList<Row>();
     for (Setting<?> setting : node.type().settings()) {
       if (setting.byBand()) {
+        Optional<PlayerParts.Styled<?>> of = PlayerParts.of(setting);
         rows.add(
             new Row(
                 setting.id(),
-                setting.label(),
+                of.map(each -> capital(each.property().label())).orElse(setting.label()),
                 setting.kind().allowed(),
+                of.map(each -> each.part().id()).orElse(""),
+                of.map(each -> word(each.state())).orElse(""),
                 bands.stream().map(b -> cell(document, node, here, setting, b, notes)).toList()));
       }
     }
@@ -158,8 +193,46 @@ final class Sheets {
                 new Column(b.id(), b.name(), b.from(), b.widest() ? null : b.below(), b.widest()))
             .toList(),
         rows,
+        parts(document, node),
         plot,
         snags(document, node, pictures, scrollbar));
+  }
+
+  private static List<PartReply> parts(Document document, Node node) {
+    return switch (node) {
+      case Piece.Video player -> {
+        List<PlayerContrast> contrasts = PlayerContrast.of(document, player);
+        yield SharedLook.of(player).stream().map(look -> part(look, contrasts)).toList();
+      }
+      case Site _ ->
+          Arrays.stream(PlayerParts.Part.values())
+              .map(part -> part(new SharedLook(part, 0, List.of(), List.of()), List.of()))
+              .toList();
+      default -> List.of();
+    };
+  }
+
+  private static PartReply part(SharedLook look, List<PlayerContrast> contrasts) {
+    return new PartReply(
+        look.part().id(),
+        look.part().label(),
+        look.part().states().stream().map(Sheets::word).toList(),
+        contrasts.stream()
+            .filter(each -> each.part() == look.part())
+            .map(each ->
+                new ContrastReply(word(each.state()), each.band().id(), each.found(), each.asked()))
+            .toList(),
+        look.departures(),
+        EditJson.write(look.share()),
+        EditJson.write(look.take()));
+  }
+
+  private static String word(Enum<?> constant) {
+    return constant.name().toLowerCase(Locale.ROOT);
+  }
+
+  private static String capital(String words) {
+    return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
   }
 
   private static List<Finding> snags(
@@ -181,16 +254,20 @@ final class Sheets {
       Band band,
       Map<String, NoEffect> notes) {
     Resolved<T> resolved = Resolution.of(document, node, setting, band);
+    State asked = PlayerParts.of(setting).map(PlayerParts.Styled::state).orElse(State.REST);
     NoEffect note = notes.get(setting.id() + "/" + band.id());
     return new Cell(
         band.id(),
         setting.write(resolved.value()),
-        lent(here, setting, resolved.origin()) ? "look" : shape(resolved.origin(), node, band),
+        lent(here, setting, resolved.origin())
+            ? "look"
+            : shape(resolved.origin(), node, band, asked),
         lent(here, setting, resolved.origin())
             ? "from what it is linked to"
-            : words(document, node, resolved.origin(), band),
+            : words(document, node, resolved.origin(), band, asked),
         resolved.losers().stream()
-            .map(l -> setting.write(l.value()) + " " + words(document, node, l.origin(), band))
+            .map(l ->
+                setting.write(l.value()) + " " + words(document, node, l.origin(), band, asked))
             .toList(),
         note == null ? null : new Note(note.message(), note.cause()));
   }
@@ -202,24 +279,30 @@ final class Sheets {
         && here.own(setting, origin.band()) == null;
   }
 
-  private static String shape(Origin origin, Node node, Band band) {
-    String own = origin.band().equals(band.id()) ? "here" : "wider";
+  private static String shape(Origin origin, Node node, Band band, State asked) {
+    // What is set for rest and shows in another state is as little set there as a wider band's.
+    boolean here = origin.band().equals(band.id()) && origin.state() == asked;
+    String own = here ? "here" : "wider";
     return switch (origin.layer()) {
       case INITIAL -> "site";
       case SITE -> node instanceof Site ? own : "site";
-      case LOOK -> "look";
+      case LOOK -> node instanceof Site ? own : "look";
       case ITEM, PIECE, SECTION, PAGE -> own;
     };
   }
 
-  private static String words(Document document, Node node, Origin origin, Band band) {
+  private static String words(Document document, Node node, Origin origin, Band band, State asked) {
     if (origin.layer() == Layer.INITIAL) {
       return "initially";
     }
     String at = document.bands().band(origin.band()).name();
+    String state = origin.state() == asked ? "" : ", " + word(origin.state());
+    if (origin.layer() == Layer.LOOK && !(node instanceof Site)) {
+      return "from the look that all players share, " + at + state;
+    }
     boolean own = origin.layer() != Layer.SITE || node.id().equals("site");
     if (own) {
-      return origin.band().equals(band.id()) ? "set here" : "from " + at;
+      return (origin.band().equals(band.id()) ? "set here" : "from " + at) + state;
     }
     return "from the site, " + at;
   }

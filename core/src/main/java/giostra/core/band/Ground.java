@@ -1,0 +1,133 @@
+package giostra.core.band;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** What lies under something: one colour, or a gradient of some. */
+public sealed interface Ground {
+  /** Colours of a gradient at the most. */
+  int MOST_STOPS = 6;
+
+  /** As CSS has it; {@link #parse} reads it back. */
+  String css();
+
+  /** One colour. */
+  record Plain(Colour colour) implements Ground {
+    @Override
+    public String css() {
+      return colour.css();
+    }
+  }
+
+  /**
+   * From one colour to others along a line.
+   *
+   * @param angle degrees, 0 up, 90 to the right
+   * @param stops two at the least
+   */
+  record Gradient(double angle, List<Stop> stops) implements Ground {
+    public Gradient {
+      Require.within(0, 360, "angle of the gradient (deg)", angle);
+      Require.within(2, MOST_STOPS, "colours of the gradient", stops.size());
+      stops = List.copyOf(stops);
+    }
+
+    @Override
+    public String css() {
+      return "linear-gradient("
+          + Require.number(angle)
+          + "deg,"
+          + stops.stream().map(Stop::css).collect(Collectors.joining(","))
+          + ")";
+    }
+  }
+
+  /**
+   * A colour of a gradient.
+   *
+   * @param at percent of the way, 0 to 100
+   */
+  record Stop(Colour colour, double at) {
+    public Stop {
+      Require.within(0, 100, "place of a colour (%)", at);
+    }
+
+    String css() {
+      return colour.css() + " " + Require.number(at) + "%";
+    }
+  }
+
+  /**
+   * Reads a colour, or a gradient such as {@code linear-gradient(180deg, #0000, #0a1412 45%)}.
+   * Where colours have no place they stand evenly between their neighbours. Source: CSS Images 3,
+   * "Linear Gradients" and "Color Stop 'Fixup'".
+   *
+   * @throws Refused when it is neither
+   */
+  static Ground parse(String text) {
+    String written = text.strip().toLowerCase(Locale.ROOT);
+    if (!written.startsWith("linear-gradient")) {
+      return new Plain(Colour.parse(text));
+    }
+    Matcher whole = Written.GRADIENT.matcher(written);
+    if (!whole.matches()) {
+      throw refused(text);
+    }
+    double angle = whole.group(1) == null ? 180 : Double.parseDouble(whole.group(1));
+    String[] parts = whole.group(2).split(",(?![^(]*\\))");
+    var colours = new ArrayList<Colour>();
+    var at = new double[parts.length];
+    for (int i = 0; i < parts.length; i++) {
+      Matcher stop = Written.STOP.matcher(parts[i].strip());
+      if (!stop.matches()) {
+        throw refused(parts[i]);
+      }
+      colours.add(Colour.parse(stop.group(1)));
+      at[i] = stop.group(2) == null ? Double.NaN : Double.parseDouble(stop.group(2));
+    }
+    placed(at);
+    var stops = new ArrayList<Stop>();
+    for (int i = 0; i < parts.length; i++) {
+      stops.add(new Stop(colours.get(i), at[i]));
+    }
+    return new Gradient(angle, stops);
+  }
+
+  private static Refused refused(String text) {
+    return new Refused(
+        "ground", text.strip(), "a colour or linear-gradient(180deg, #0a1412, #2b6b5a 60%)");
+  }
+
+  private static void placed(double[] at) {
+    int last = at.length - 1;
+    at[0] = Double.isNaN(at[0]) ? 0 : at[0];
+    at[last] = Double.isNaN(at[last]) ? 100 : at[last];
+    for (int i = 1; i < last; i++) {
+      if (Double.isNaN(at[i])) {
+        int next = i;
+        while (Double.isNaN(at[next])) {
+          next++;
+        }
+        at[i] = at[i - 1] + (at[next] - at[i - 1]) / (next - i + 1);
+      }
+    }
+    // None stands before the one ahead of it.
+    for (int i = 1; i <= last; i++) {
+      at[i] = Math.max(at[i], at[i - 1]);
+    }
+  }
+
+  /** How gradients are written. */
+  final class Written {
+    private static final Pattern GRADIENT =
+        Pattern.compile("linear-gradient\\(\\s*(?:([\\d.]+)deg\\s*,)?(.+)\\)");
+    private static final Pattern STOP =
+        Pattern.compile("(#[0-9a-f]+|rgba?\\([^)]*\\)|transparent)(?:\\s+([\\d.]+)%)?");
+
+    private Written() {}
+  }
+}

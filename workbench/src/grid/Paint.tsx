@@ -1,0 +1,207 @@
+import { Plus, X } from 'lucide-react';
+import { useState } from 'react';
+import { Dialog } from '../ui/Dialog';
+
+interface Stop {
+  /** `#rrggbb` */
+  readonly solid: string;
+  /** 0 to 255 */
+  readonly alpha: number;
+  /** percent */
+  readonly at: number;
+}
+
+interface Paint {
+  /** Degrees; nothing for one colour. */
+  readonly angle: number | undefined;
+  readonly stops: readonly Stop[];
+}
+
+const MOST = 6;
+
+function colour(text: string, at: number): Stop {
+  const hex = /^#([0-9a-f]{6})([0-9a-f]{2})?$/.exec(text);
+  return {
+    solid: `#${hex?.[1] ?? '000000'}`,
+    alpha: hex ? Number.parseInt(hex[2] ?? 'ff', 16) : 0,
+    at,
+  };
+}
+
+/** A value as the server writes it: a colour, or a gradient whose colours all have a place. */
+function read(text: string): Paint {
+  const gradient = /^linear-gradient\(([\d.]+)deg,(.+)\)$/.exec(text);
+  if (!gradient) return { angle: undefined, stops: [colour(text, 0)] };
+  return {
+    angle: Number(gradient[1]),
+    stops: (gradient[2] ?? '').split(',').map((stop) => {
+      const [hex = '', at = '0'] = stop.split(' ');
+      return colour(hex, Number.parseFloat(at));
+    }),
+  };
+}
+
+const hexOf = ({ solid, alpha }: Stop) =>
+  alpha === 255 ? solid : solid + alpha.toString(16).padStart(2, '0');
+
+function written({ angle, stops }: Paint): string {
+  const [first] = stops;
+  if (angle === undefined) return first ? hexOf(first) : '#000000';
+  return `linear-gradient(${angle}deg,${stops.map((stop) => `${hexOf(stop)} ${stop.at}%`).join(',')})`;
+}
+
+/** A colour or gradient, small, over squares that show what is clear. */
+export function Swatch({ value }: { readonly value: string }) {
+  return (
+    <span className="swatch" aria-hidden="true">
+      <span style={{ background: value }} />
+    </span>
+  );
+}
+
+interface Props {
+  readonly label: string;
+  readonly value: string;
+  /** Whether it may be a gradient. */
+  readonly gradient: boolean;
+  onSet(value: string): void;
+  onClose(): void;
+}
+
+/** Picks a colour, or the colours of a gradient, by eye. */
+export function PaintDialog({ label, value, gradient, onSet, onClose }: Props) {
+  const [paint, setPaint] = useState(() => read(value));
+  const { angle, stops } = paint;
+  const put = (index: number, change: Partial<Stop>) =>
+    setPaint({
+      angle,
+      stops: stops.map((stop, at) => (at === index ? { ...stop, ...change } : stop)),
+    });
+  const plain = angle === undefined;
+  const flat = () => setPaint({ angle: undefined, stops: stops.slice(0, 1) });
+  const blend = () => {
+    const [first] = stops;
+    if (!plain || !first) return;
+    setPaint({
+      angle: 180,
+      stops: [
+        { ...first, at: 0 },
+        { ...first, alpha: 0, at: 100 },
+      ],
+    });
+  };
+  return (
+    <Dialog label={label} className="paint" onClose={onClose}>
+      <h2 className="font-serif text-xl">{label}</h2>
+      <span className="swatch paint-shown" aria-hidden="true">
+        <span style={{ background: written(paint) }} />
+      </span>
+      {gradient && (
+        <div className="fill-tabs paint-kind" role="group" aria-label="What it is">
+          <button type="button" aria-pressed={plain} onClick={flat}>
+            One colour
+          </button>
+          <button type="button" aria-pressed={!plain} onClick={blend}>
+            Gradient
+          </button>
+          {!plain && (
+            <label className="paint-angle">
+              Direction, deg
+              <input
+                type="number"
+                min={0}
+                max={360}
+                className="input input-sm w-20"
+                value={angle}
+                onChange={(event) => {
+                  const next = Number(event.target.value);
+                  if (next >= 0 && next <= 360) setPaint({ angle: next, stops });
+                }}
+              />
+            </label>
+          )}
+        </div>
+      )}
+      <ul className="paint-stops">
+        {stops.map((stop, index) => (
+          <li key={index}>
+            <input
+              type="color"
+              aria-label={plain ? 'Colour' : `Colour ${index + 1}`}
+              value={stop.solid}
+              onChange={(event) => put(index, { solid: event.target.value })}
+            />
+            <label>
+              Solid, %
+              <input
+                type="range"
+                min={0}
+                max={255}
+                className="range range-xs"
+                value={stop.alpha}
+                aria-valuetext={`${Math.round(stop.alpha / 2.55)} %`}
+                onChange={(event) => put(index, { alpha: Number(event.target.value) })}
+              />
+              <output>{Math.round(stop.alpha / 2.55)}</output>
+            </label>
+            {!plain && (
+              <>
+                <label>
+                  At, %
+                  <input
+                    type="number"
+                    min={0}
+                    max={100}
+                    className="input input-sm w-18"
+                    value={stop.at}
+                    onChange={(event) => {
+                      const next = Number(event.target.value);
+                      if (next >= 0 && next <= 100) put(index, { at: next });
+                    }}
+                  />
+                </label>
+                <button
+                  type="button"
+                  className="tool"
+                  aria-label={`Take colour ${index + 1} out`}
+                  disabled={stops.length <= 2}
+                  onClick={() => setPaint({ angle, stops: stops.filter((_, at) => at !== index) })}
+                >
+                  <X size={15} aria-hidden />
+                </button>
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
+      <footer className="modal-action">
+        {!plain && (
+          <button
+            type="button"
+            className="btn btn-sm btn-ghost mr-auto"
+            disabled={stops.length >= MOST}
+            onClick={() => {
+              const last = stops.at(-1);
+              if (last) setPaint({ angle, stops: [...stops, { ...last, at: 100 }] });
+            }}
+          >
+            <Plus size={15} aria-hidden /> One more colour
+          </button>
+        )}
+        <button type="button" className="btn btn-sm btn-ghost" onClick={onClose}>
+          Cancel
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm btn-primary"
+          onClick={() => {
+            onSet(written(paint));
+            onClose();
+          }}
+        >
+          Set
+        </button>
+      </footer>
+    </Dialog>
+  );
+}
