@@ -25,6 +25,7 @@ export type LeftRow = Schemas['LeftRow'];
 export type Refill = Schemas['RefillReply'];
 export type LibraryItem = Schemas['LibraryItem'];
 export type SaidOfMedia = Schemas['Said'];
+export type SpriteReply = Schemas['SpriteReply'];
 export type Embed = Schemas['EmbedReply'];
 export type Icon = Schemas['Icon'];
 export type Release = Schemas['Release'];

@@ -77,7 +77,7 @@ export function Arrange({ length }: { readonly length: number }) {
           onAt={(styled) => setStyled({ node: node.id, styled })}
         />
       )}
-      <Plots sheet={data} node={node} length={length} />
+      {at.part === '' && <Plots sheet={data} node={node} length={length} />}
       <SheetGrid
         key={`${node.id} ${at.part} ${at.state}`}
         sheet={{
@@ -88,6 +88,7 @@ export function Arrange({ length }: { readonly length: number }) {
         length={length}
         suggested={suggesting ? data.plot?.suggested : undefined}
         foot={
+          at.part === '' &&
           data.plot &&
           data.plot.suggested.length > 0 && (
             <Suggestion

@@ -1,6 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { api, ask } from '../api/client';
+import { useBench } from '../bench/context';
+import { siteNode, text } from '../bench/document';
+import { Drawing, useSprite } from '../media/SpriteIcons';
 import { Dialog, useClose } from '../ui/Dialog';
 
 interface FieldProps {
@@ -32,6 +35,9 @@ export function IconField({ id, value, label, onPick }: FieldProps) {
   );
 }
 
+/** The icon sprite of the site, if it has one. */
+const useOwnSprite = () => text(siteNode(useBench().page.document), 'icons');
+
 /** Draws an icon of the set by its name, or a picture of one's own. */
 export function IconThumb({ value }: { readonly value: string }) {
   const named = value !== '' && !value.startsWith('<');
@@ -41,6 +47,7 @@ export function IconThumb({ value }: { readonly value: string }) {
     staleTime: Number.POSITIVE_INFINITY,
     queryFn: () => ask(api.GET('/api/icons', { params: { query: { words: value } } })),
   });
+  const { data: sprite } = useSprite(useOwnSprite());
   if (value === '') return <span className="faint">none</span>;
   if (!named) {
     // Own pictures come from the server, which has cleaned them.
@@ -52,6 +59,8 @@ export function IconThumb({ value }: { readonly value: string }) {
       />
     );
   }
+  const mine = sprite?.symbols.find((each) => each.name === value && each.draw !== '');
+  if (mine) return <Drawing symbol={mine} />;
   const icon = found.data?.icons.find((each) => each.name === value);
   if (found.data && !icon) return <span className="text-error">{value} is not in the set</span>;
   return <Drawn draw={icon?.draw ?? ''} name={value} />;
@@ -99,6 +108,10 @@ function Icons({ value, onPick }: { readonly value: string; onPick(value: string
     close();
   };
   const { all = 0, pages = 1, icons = [] } = found.data ?? {};
+  const { data: sprite } = useSprite(useOwnSprite());
+  const mine = (sprite?.symbols ?? []).filter(
+    (symbol) => symbol.draw !== '' && symbol.name.includes(words.trim().toLowerCase()),
+  );
   return (
     <>
       <div className="flex items-center gap-3">
@@ -127,6 +140,27 @@ function Icons({ value, onPick }: { readonly value: string; onPick(value: string
         <OwnIcon onTake={take} />
       ) : (
         <>
+          {mine.length > 0 && (
+            <>
+              <h3 className="faint">Of the site</h3>
+              <ul className="icon-grid">
+                {mine.map((symbol) => (
+                  <li key={symbol.name}>
+                    <button
+                      type="button"
+                      className="icon-one"
+                      aria-pressed={symbol.name === value}
+                      title={symbol.name}
+                      onClick={() => take(symbol.name)}
+                    >
+                      <Drawing symbol={symbol} />
+                      <span className="truncate">{symbol.name}</span>
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
           <p className="faint" aria-live="polite">
             {all === 0 && found.data
               ? 'No icon is called or tagged like that.'

@@ -3,7 +3,8 @@ import { ImageOff, Upload } from 'lucide-react';
 import { type DragEvent, useEffect, useId, useRef, useState } from 'react';
 import { type Media, send } from '../api/client';
 import { useBench } from '../bench/context';
-import { clock, fileAt, type Sort } from '../media/format';
+import { clock, fileAt, type Sort, STARTER } from '../media/format';
+import { SpriteIcons } from '../media/SpriteIcons';
 
 const SORTS: Readonly<
   Record<Sort, { readonly accept: string; readonly says: string; readonly word: string }>
@@ -15,6 +16,11 @@ const SORTS: Readonly<
   },
   clip: { accept: '.mp4,.m4v,.webm', says: 'MP4 or WebM, up to 64 MB.', word: 'clip' },
   captions: { accept: '.vtt', says: 'WebVTT.', word: 'caption file' },
+  icons: {
+    accept: '.svg',
+    says: 'SVG with a symbol for each icon, found by its id.',
+    word: 'icon sprite',
+  },
 };
 
 /** Sends a file to the site; the server looks at its bytes. */
@@ -67,7 +73,8 @@ export function PicturePicker({ value, label, sort = 'picture', onPick, onClose 
             {label}
           </h2>
           <label className="btn btn-sm">
-            <Upload size={15} aria-hidden /> {add.isPending ? 'Uploading…' : `Upload a ${word}`}
+            <Upload size={15} aria-hidden />{' '}
+            {add.isPending ? 'Uploading…' : `Upload ${sort === 'icons' ? 'an' : 'a'} ${word}`}
             <input
               type="file"
               accept={accept}
@@ -95,7 +102,12 @@ export function PicturePicker({ value, label, sort = 'picture', onPick, onClose 
           className={add.isError ? 'text-error' : 'faint'}
           role={add.isError ? 'alert' : undefined}
         >
-          {add.isError ? add.error.message : says}
+          {add.isError ? add.error.message : says}{' '}
+          {sort === 'icons' && (
+            <a className="link" href={STARTER} download>
+              Download one to begin with
+            </a>
+          )}
         </p>
         {offered.length > 8 && (
           <input
@@ -135,6 +147,7 @@ export function PicturePicker({ value, label, sort = 'picture', onPick, onClose 
 /** Something of the library, small. */
 function MediaThumb({ media }: { readonly media: Media }) {
   if (media.sort === 'captions') return <span className="contact-sign">CC</span>;
+  if (media.sort === 'icons') return <SpriteIcons id={media.id} few />;
   if (media.sort === 'a clip') {
     return <video src={`${fileAt(media.id)}#t=0.5`} preload="metadata" muted tabIndex={-1} />;
   }
@@ -172,7 +185,9 @@ export function PictureField({ id, value, label, sort = 'picture', onPick }: Fie
       onClick={() => pick({ value, label, sort, onPick })}
     >
       <Thumb id={value} />
-      <span className="link">{value ? 'Change' : `Choose a ${SORTS[sort].word}`}</span>
+      <span className="link">
+        {value ? 'Change' : `Choose ${sort === 'icons' ? 'an' : 'a'} ${SORTS[sort].word}`}
+      </span>
     </button>
   );
 }

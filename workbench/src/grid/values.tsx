@@ -8,7 +8,9 @@ export const sortOf = (setting: SettingReply): Sort | undefined =>
     ? setting.kind
     : setting.kind === 'captionfile'
       ? 'captions'
-      : undefined;
+      : setting.kind === 'sprite'
+        ? 'icons'
+        : undefined;
 
 /** How a setting is edited in a cell. */
 export function kindOf(setting: SettingReply): CellKind {

@@ -13,6 +13,8 @@ import { Brand } from '../Brand';
 import { ThemeButton } from '../ThemeButton';
 import { clock, fileAt, size } from './format';
 import { Opened } from './Opened';
+import { RemotePicture } from './RemotePicture';
+import { SpriteIcons } from './SpriteIcons';
 import { UploadList } from './UploadList';
 import { Uploads } from './uploads';
 
@@ -24,6 +26,7 @@ const KINDS = {
   pictures: ({ media }: LibraryItem) => media.sort.endsWith('picture'),
   clips: ({ media }: LibraryItem) => media.sort === 'a clip',
   captions: ({ media }: LibraryItem) => media.sort === 'captions',
+  icons: ({ media }: LibraryItem) => media.sort === 'icons',
   'without words': ({ lacks }: LibraryItem) => lacks,
   unused: ({ uses }: LibraryItem) => uses.length === 0,
 } as const;
@@ -118,6 +121,7 @@ export function Library() {
               />
             </p>
           )}
+          <RemotePicture siteId={siteId} />
           <label className="btn btn-primary btn-sm">
             <UploadSign size={15} aria-hidden /> Add files
             <input
@@ -221,7 +225,7 @@ function Tile({ item, siteId, open, onOpen }: TileProps) {
           <span className="faint truncate">
             {media.width > 0 && `${media.width} × ${media.height} · `}
             {media.durationMs > 0 && `${clock(media.durationMs)} · `}
-            {size(media.bytes)}
+            {media.address ? 'elsewhere, pixels unknown' : size(media.bytes)}
           </span>
           {lacks ? (
             <span className="truncate text-error">wants words</span>
@@ -247,6 +251,7 @@ function Tile({ item, siteId, open, onOpen }: TileProps) {
 
 function Preview({ item: { media } }: { readonly item: LibraryItem }) {
   if (media.sort === 'captions') return <span className="contact-sign">CC</span>;
+  if (media.sort === 'icons') return <SpriteIcons id={media.id} few />;
   if (media.sort === 'a clip') {
     return <video src={`${fileAt(media.id)}#t=0.5`} preload="metadata" muted tabIndex={-1} />;
   }

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { api, ask, type LibraryItem, type Media, type SaidOfMedia, send } from '../api/client';
 import { FocusPoint } from './FocusPoint';
 import { clock, fileAt, size } from './format';
+import { SpriteReport } from './SpriteIcons';
 
 interface Props {
   readonly item: LibraryItem;
@@ -53,6 +54,7 @@ export function Opened({ item, siteId, onClose }: Props) {
             onSet={(focus) => say.mutate({ focus })}
           />
         )}
+        {media.sort === 'icons' && <SpriteReport id={media.id} />}
         {media.sort === 'a clip' && (
           // biome-ignore lint/a11y/useMediaCaption: its captions are files of their own here
           <video src={src} controls preload="metadata" />
@@ -70,9 +72,18 @@ export function Opened({ item, siteId, onClose }: Props) {
           {media.type}
           {media.codecs.length > 0 && ` (${media.codecs.join(', ')})`}
           {media.width > 0 && ` · ${media.width} × ${media.height} px`}
-          {media.durationMs > 0 && ` · ${clock(media.durationMs)}`} · {size(media.bytes)}
+          {media.durationMs > 0 && ` · ${clock(media.durationMs)}`} ·{' '}
+          {media.address ? 'its pixels and bytes are unknown' : size(media.bytes)}
           {media.files > 0 && ` · ${media.filesMade} of ${media.files} smaller files`}
         </p>
+        {media.address && (
+          <p className="truncate">
+            It stands at{' '}
+            <a className="link" href={media.address} rel="noreferrer" target="_blank">
+              {media.address}
+            </a>
+          </p>
+        )}
         {picture && (
           <>
             <label htmlFor={`${id}-alt`}>What it shows, for those who do not see it</label>

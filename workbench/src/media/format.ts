@@ -12,7 +12,10 @@ export function clock(ms: number): string {
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }
 
-/** What a picker offers: pictures, clips or captions. */
-export type Sort = 'picture' | 'clip' | 'captions';
+/** What a picker offers. */
+export type Sort = 'picture' | 'clip' | 'captions' | 'icons';
+
+/** A sprite to begin one's own with. */
+export const STARTER = '/api/icons/starter.svg';
 
 export const fileAt = (id: string) => `/api/media/${id}/file`;

@@ -221,7 +221,7 @@ public sealed interface Kind<T> {
   }
 
   /** Something of the site's media, by its id. Whether it exists is for whoever keeps them. */
-  sealed interface OfMedia extends Kind<String> permits Picture, Clip, CaptionFile {
+  sealed interface OfMedia extends Kind<String> permits Picture, Clip, CaptionFile, Sprite {
     @Override
     default String read(String what, Object raw) {
       String id = raw.toString().strip();
@@ -250,6 +250,14 @@ public sealed interface Kind<T> {
     @Override
     public String allowed() {
       return "the id of a clip of this site";
+    }
+  }
+
+  /** An icon sprite of the site. */
+  record Sprite() implements OfMedia {
+    @Override
+    public String allowed() {
+      return "the id of an icon sprite of this site";
     }
   }
 

@@ -6,8 +6,20 @@ import java.util.Optional;
 /** Where the sizes of pictures are looked up; one that is not found takes no room. */
 @FunctionalInterface
 public interface PictureSizes {
-  /** Px as stored, before any cropping. */
-  record Size(int width, int height) {
+  /**
+   * Px as stored, before any cropping.
+   *
+   * @param known whether they are; a picture that stands elsewhere has a place kept for it
+   */
+  record Size(int width, int height, boolean known) {
+    /** The place that is kept for a picture whose pixels are not known: 3 to 2. Practice. */
+    public static final Size UNKNOWN = new Size(1200, 800, false);
+
+    /** Known px. */
+    public Size(int width, int height) {
+      this(width, height, true);
+    }
+
     /** Its own shape. */
     public Aspect aspect() {
       return new Aspect(width, height);

@@ -40,6 +40,11 @@ public final class Compiler {
     this.blocks = new BlockOutput(writing, this::wrapped);
   }
 
+  /** Names of the icons that pieces show of themselves, whatever their items ask for. */
+  public static List<String> ownIcons() {
+    return VideoOutput.ICONS;
+  }
+
   /** Compiles. */
   public static Compiled compile(Document document, Shipped shipped) {
     return new Compiler(document, shipped).run();

@@ -29,6 +29,13 @@ final class Css {
     };
   }
 
+  /** A file, whatever is in its address. Source: CSS Values 4, "The url() Notation". */
+  static String url(String address) {
+    return "url(\""
+        + address.replace("\\", "%5C").replace("\"", "%22").replace("<", "%3C").replace("\n", "")
+        + "\")";
+  }
+
   /** A side as flex and grid boxes name it. */
   static String flex(Side side) {
     return side == Side.CENTER ? "center" : "flex-" + word(side);

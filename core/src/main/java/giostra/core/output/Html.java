@@ -28,8 +28,12 @@ final class Html {
   Html image(Shipped.Picture picture, String alt, String... attributes) {
     out.append("<img");
     attribute("src", picture.path());
-    attribute("width", Integer.toString(picture.width()));
-    attribute("height", Integer.toString(picture.height()));
+    if (picture.isRemote()) {
+      attribute("data-remote", "");
+    } else {
+      attribute("width", Integer.toString(picture.width()));
+      attribute("height", Integer.toString(picture.height()));
+    }
     attribute("alt", alt);
     for (int i = 0; i < attributes.length; i += 2) {
       attribute(attributes[i], attributes[i + 1]);

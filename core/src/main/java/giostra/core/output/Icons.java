@@ -1,15 +1,22 @@
 package giostra.core.output;
 
+import giostra.core.media.IconSprite;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /** The icons that a page uses, gathered in one sprite within it: from disk nothing else works. */
 final class Icons {
   private final Shipped.IconSet set;
-  private final Map<String, String> used = new TreeMap<>();
+  private final Optional<IconSprite> own;
+  private final Map<String, IconSprite.Symbol> used = new TreeMap<>();
 
-  Icons(Shipped.IconSet set) {
+  /**
+   * @param own icons of the site's own, which come before those of the set
+   */
+  Icons(Shipped.IconSet set, Optional<IconSprite> own) {
     this.set = set;
+    this.own = own;
   }
 
   /**
@@ -26,12 +33,14 @@ final class Icons {
               "<svg", "<svg class=\"" + (own + classes).strip() + "\" aria-hidden=\"true\""));
       return;
     }
-    set.find(value)
-        .ifPresent(drawing -> {
-          used.put(value, drawing);
+    Optional<IconSprite.Symbol> mine = own.flatMap(sprite -> sprite.find(value));
+    mine.or(() -> set.find(value).map(drawing -> new IconSprite.Symbol("0 0 24 24", drawing)))
+        .ifPresent(symbol -> {
+          used.put(value, symbol);
+          String painted = mine.isPresent() ? "g-icon g-own g-sign " : "g-icon ";
           out.raw(
               "<svg class=\"%s\" aria-hidden=\"true\"><use href=\"#g-i-%s\"/></svg>"
-                  .formatted(("g-icon " + classes).strip(), value));
+                  .formatted((painted + classes).strip(), value));
         });
   }
 
@@ -42,12 +51,14 @@ final class Icons {
     }
     var sprite =
         new StringBuilder("<svg class=\"g-sprite\" width=\"0\" height=\"0\" aria-hidden=\"true\">");
-    used.forEach((name, drawing) ->
+    used.forEach((name, symbol) ->
         sprite
             .append("<symbol id=\"g-i-")
             .append(name)
-            .append("\" viewBox=\"0 0 24 24\">")
-            .append(drawing)
+            .append("\" viewBox=\"")
+            .append(symbol.box())
+            .append("\">")
+            .append(symbol.draw())
             .append("</symbol>"));
     return sprite.append("</svg>").toString();
   }

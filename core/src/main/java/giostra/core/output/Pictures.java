@@ -31,8 +31,11 @@ final class Pictures {
 
   final Set<String> missing = new LinkedHashSet<>();
 
-  Pictures(Document document, Shipped.Media media) {
+  private final Origins origins;
+
+  Pictures(Document document, Shipped.Media media, Origins origins) {
     this.media = media;
+    this.origins = origins;
     this.widths = PictureWidths.of(document, sizes());
   }
 
@@ -50,12 +53,16 @@ final class Pictures {
   }
 
   static PictureSizes.Size size(Shipped.Picture picture) {
-    return new PictureSizes.Size(picture.width(), picture.height());
+    return picture.isRemote()
+        ? PictureSizes.Size.UNKNOWN
+        : new PictureSizes.Size(picture.width(), picture.height());
   }
 
   /** The picture with an id, if there is one; the page will ask for it. */
   Optional<Shipped.Picture> find(String id) {
-    return noted(id, media::find, Shipped.Picture::path);
+    Optional<Shipped.Picture> remote = media.find(id).filter(Shipped.Picture::isRemote);
+    remote.ifPresent(picture -> origins.image(picture.path()));
+    return remote.isPresent() ? remote : noted(id, media::find, Shipped.Picture::path);
   }
 
   /** The clip with an id, if there is one; the page will ask for it. */
@@ -80,6 +87,9 @@ final class Pictures {
 
   /** The path of the one file that is wide enough where a browser cannot choose: of a poster. */
   String one(Shipped.Picture picture, Function<PictureWidths, Piecewise> drawn) {
+    if (picture.isRemote()) {
+      return picture.path();
+    }
     double most =
         widths.stream().map(drawn).mapToDouble(Pictures::most).max().orElse(picture.width());
     String path =

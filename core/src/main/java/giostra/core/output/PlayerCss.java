@@ -94,7 +94,7 @@ final class PlayerCss {
 
   private String picture(String id) {
     Optional<Shipped.Picture> found = writing.pictures.find(id);
-    return found.map(each -> "url(" + each.path() + ")").orElse("none");
+    return found.map(each -> Css.url(each.path())).orElse("none");
   }
 
   /**

@@ -2,6 +2,7 @@ package giostra.core.output;
 
 import giostra.core.band.Focus;
 import giostra.core.media.ClipHost;
+import giostra.core.media.IconSprite;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -55,6 +56,16 @@ public record Shipped(
     public Picture {
       smaller = List.copyOf(smaller);
     }
+
+    /** A picture that stands elsewhere: its address is its path, its pixels are unknown. */
+    public static Picture remote(String id, String address, String alt, Focus focus) {
+      return new Picture(id, address, "", 0, 0, alt, focus, List.of());
+    }
+
+    /** Whether it stands elsewhere. */
+    public boolean isRemote() {
+      return width == 0;
+    }
   }
 
   /** A picture in so many px across. */
@@ -82,6 +93,11 @@ public record Shipped(
 
     /** The clip with that id, if there is one. */
     default Optional<Clip> clip(String id) {
+      return Optional.empty();
+    }
+
+    /** The icon sprite with that id, if there is one. */
+    default Optional<IconSprite> sprite(String id) {
       return Optional.empty();
     }
 

@@ -26,6 +26,11 @@ import java.util.Optional;
  * their place. Nothing is asked of a host before somebody starts its clip.
  */
 final class VideoOutput {
+  /** Icons that players show: what a sprite of one's own is asked for. */
+  static final List<String> ICONS =
+      List.of(
+          "play", "pause", "volume-2", "volume-x", "picture-in-picture-2", "maximize", "minimize");
+
   private final Writing writing;
   private final Piece.Video piece;
   private final Html out;

@@ -2,6 +2,7 @@ package giostra.core.output;
 
 import giostra.core.band.Band;
 import giostra.core.band.Focus;
+import giostra.core.band.Nudge;
 import giostra.core.band.RichText;
 import giostra.core.band.Setting;
 import giostra.core.band.Values;
@@ -23,6 +24,7 @@ import giostra.core.page.Node;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
+import giostra.core.page.SiteSettings;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -76,8 +78,11 @@ final class Writing {
     this.labels = Labels.in(document.page().values().get(PageSettings.LANGUAGE));
     this.css = new BandCss(document.bands());
     this.hoverCss = new BandCss(document.bands());
-    this.pictures = new Pictures(document, shipped.media());
-    this.icons = new Icons(shipped.icons());
+    this.pictures = new Pictures(document, shipped.media(), origins);
+    this.icons =
+        new Icons(
+            shipped.icons(),
+            shipped.media().sprite(document.site().values().get(SiteSettings.ICONS)));
     this.hosts = shipped.hosts();
     this.blocks = blocks;
     this.outline = Outline.of(document);
@@ -222,8 +227,12 @@ final class Writing {
           String alt = image.hasAttr("alt") ? image.attr("alt") : picture.alt();
           image.clearAttributes();
           image.attr("src", picture.path());
-          image.attr("width", Integer.toString(picture.width()));
-          image.attr("height", Integer.toString(picture.height()));
+          if (picture.isRemote()) {
+            image.attr("data-remote", "");
+          } else {
+            image.attr("width", Integer.toString(picture.width()));
+            image.attr("height", Integer.toString(picture.height()));
+          }
           image.attr("alt", alt);
           String[] choice =
               pictures.choice(picture, widths -> widths.among(holder, Pictures.size(picture)));
@@ -305,6 +314,10 @@ final class Writing {
   /** The icon of an item, if it has one. */
   void icon(Piece piece, Item item, Setting<String> setting, String classes) {
     if (!Fields.off(piece, "icon")) {
+      Nudge nudge = item.values().get(ItemSettings.ICON_NUDGE);
+      if (!nudge.equals(Nudge.NONE) && !item.values().get(setting).isEmpty()) {
+        css.put("[data-item=" + item.id() + "] .g-icon", "translate", _ -> nudge.css());
+      }
       icons.write(
           out, item.values().get(setting), item.values().get(ItemSettings.ICON_COLOURS), classes);
     }

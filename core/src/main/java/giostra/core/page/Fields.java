@@ -43,6 +43,7 @@ public final class Fields {
           ItemSettings.ALT,
           ItemSettings.FOCUS,
           ItemSettings.ICON_COLOURS,
+          ItemSettings.ICON_NUDGE,
           ItemSettings.SUBHEADING,
           ItemSettings.BUTTON_2,
           ItemSettings.BUTTON_2_LINK.address(),
@@ -83,6 +84,7 @@ public final class Fields {
               ItemSettings.HEADING,
               ItemSettings.ICON,
               ItemSettings.ICON_COLOURS,
+              ItemSettings.ICON_NUDGE,
               ItemSettings.THUMBNAIL,
               ItemSettings.TEXT,
               ItemSettings.KICKER,
@@ -100,6 +102,7 @@ public final class Fields {
               ItemSettings.OPEN,
               ItemSettings.ICON,
               ItemSettings.ICON_COLOURS,
+              ItemSettings.ICON_NUDGE,
               ItemSettings.PICTURE,
               ItemSettings.ALT,
               ItemSettings.FOCUS,
@@ -112,6 +115,7 @@ public final class Fields {
               ItemSettings.FOCUS,
               ItemSettings.ICON,
               ItemSettings.ICON_COLOURS,
+              ItemSettings.ICON_NUDGE,
               ItemSettings.HEADING,
               ItemSettings.TEXT,
               ItemSettings.BACK_ICON,
@@ -131,6 +135,7 @@ public final class Fields {
               ItemSettings.SUFFIX,
               ItemSettings.ICON,
               ItemSettings.ICON_COLOURS,
+              ItemSettings.ICON_NUDGE,
               ItemSettings.PICTURE,
               ItemSettings.ALT,
               ItemSettings.LINK),
@@ -181,6 +186,7 @@ public final class Fields {
               ItemSettings.LINK,
               ItemSettings.ICON,
               ItemSettings.ICON_COLOURS,
+              ItemSettings.ICON_NUDGE,
               ItemSettings.FOCUS));
 
   private Fields() {}

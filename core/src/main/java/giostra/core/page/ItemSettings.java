@@ -2,6 +2,7 @@ package giostra.core.page;
 
 import giostra.core.band.Focus;
 import giostra.core.band.Kind;
+import giostra.core.band.Nudge;
 import giostra.core.band.Setting;
 import java.util.List;
 import java.util.stream.Stream;
@@ -47,6 +48,8 @@ public final class ItemSettings {
   public static final Setting<String> ICON = Setting.once("icon", "Icon", new Kind.Icon(), "");
   public static final Setting<Boolean> ICON_COLOURS =
       Setting.once("iconColours", "Icon in its own colours", new Kind.Toggle(), false);
+  public static final Setting<Nudge> ICON_NUDGE =
+      Setting.once("iconNudge", "Icon nudged", new Kind.Moved(), Nudge.NONE);
   public static final Setting<String> PICTURE =
       Setting.once("picture", "Picture", new Kind.Picture(), "");
   public static final Setting<String> ALT = words("alt", "Text alternative", 400);
@@ -120,6 +123,7 @@ public final class ItemSettings {
               KICKER,
               ICON,
               ICON_COLOURS,
+              ICON_NUDGE,
               PICTURE,
               ALT,
               FOCUS,

@@ -18,8 +18,12 @@ public final class SiteSettings {
   public static final Setting<Length> PADDING =
       Setting.byBand("padding", "Side padding", new Kind.Size(0, 400), Length.px(40));
 
+  /** Icons of its own, which take the place of those that ship, name by name. */
+  public static final Setting<String> ICONS =
+      Setting.once("icons", "Icon sprite", new Kind.Sprite(), "");
+
   static final List<Setting<?>> ALL =
-      ItemSettings.joined(List.of(NAME, MEASURE, PADDING), PlayerParts.ALL);
+      ItemSettings.joined(List.of(NAME, ICONS, MEASURE, PADDING), PlayerParts.ALL);
 
   private SiteSettings() {}
 }

@@ -1,5 +1,6 @@
 package giostra.core.snag;
 
+import giostra.core.band.Bands;
 import giostra.core.fit.Piecewise;
 import giostra.core.layout.PictureSizes;
 import giostra.core.layout.PictureWidths;
@@ -24,10 +25,17 @@ final class Enlarged {
     if (Fields.off(piece, "picture")) {
       return found;
     }
+    for (Item item : piece.onShow()) {
+      pictures
+          .find(item.values().get(ItemSettings.PICTURE))
+          .filter(size -> !size.known())
+          .ifPresent(_ -> found.add(unknown(document, piece, item)));
+    }
     for (PictureWidths widths : PictureWidths.of(document, pictures)) {
       for (Item item : piece.onShow()) {
         pictures
             .find(item.values().get(ItemSettings.PICTURE))
+            .filter(PictureSizes.Size::known)
             .ifPresent(size -> {
               Piecewise drawn = widths.item(piece, item, size);
               for (int[] range : drawn.ranges(width -> width > size.width() * SEEN)) {
@@ -53,5 +61,18 @@ final class Enlarged {
       }
     }
     return found;
+  }
+
+  private static Snag unknown(Document document, Piece piece, Item item) {
+    return new Snag(
+        Snag.Rule.UNKNOWN_PICTURE,
+        piece.id(),
+        item.id(),
+        Bands.NARROWEST,
+        Bands.WIDEST,
+        document.bands().lead().id(),
+        "the picture is given by address: its pixels are unknown, so nobody can tell whether it is"
+            + " sharp or how heavy it is, and its place is kept as 3 to 2",
+        List.of());
   }
 }

@@ -115,18 +115,32 @@ public record PlayerContrast(Part part, State state, Band band, double found, do
     return Resolution.value(document, player, setting, band);
   }
 
-  /** What is found of a player: one finding for each part and state, in its widest band. */
+  /**
+   * What is found of a player: one finding for each part and state, over all bands where it is the
+   * same.
+   */
   static List<Snag> snags(Document document, Piece.Video player) {
     var found = new ArrayList<Snag>();
-    for (PlayerContrast each : of(document, player)) {
-      if (each.found() < each.asked()) {
-        found.add(each.snag(document, player));
+    List<PlayerContrast> all = of(document, player);
+    for (int i = all.size() - 1; i >= 0; i--) {
+      PlayerContrast widest = all.get(i);
+      PlayerContrast narrowest = widest;
+      // Bands stand narrowest first; as long as it is the same, it is one finding.
+      while (i > 0 && all.get(i - 1).isSameAs(widest)) {
+        narrowest = all.get(--i);
+      }
+      if (widest.found() < widest.asked()) {
+        found.add(widest.snag(document, player, narrowest.band()));
       }
     }
-    return found;
+    return found.reversed();
   }
 
-  private Snag snag(Document document, Piece.Video player) {
+  private boolean isSameAs(PlayerContrast other) {
+    return part == other.part && state == other.state && found == other.found;
+  }
+
+  private Snag snag(Document document, Piece.Video player, Band narrowest) {
     Setting<Colour> ink = PlayerParts.<Colour>of(part, state, Property.COLOUR).setting();
     List<Colour> below = below(document, player, part, state, band);
     List<Snag.Fix> fixes =
@@ -142,7 +156,7 @@ public record PlayerContrast(Part part, State state, Band band, double found, do
         Snag.Rule.CONTRAST,
         player.id(),
         "",
-        (int) Math.max(Bands.NARROWEST, band.from()),
+        (int) Math.max(Bands.NARROWEST, narrowest.from()),
         band.widest() ? Bands.WIDEST : (int) Math.ceil(band.below()) - 1,
         band.id(),
         "%s%s has a contrast of %s at worst; it needs %s (WCAG 2.2, %s)"

@@ -42,6 +42,8 @@ public record Snag(
     ORDER,
     /** A clip without a poster, a second format or captions. */
     CLIP,
+    /** A picture given by address, of which little can be computed. */
+    UNKNOWN_PICTURE,
     /** A sign or words of a player that are hard to tell from what they stand on. */
     CONTRAST
   }

@@ -233,4 +233,75 @@ class VideoOutputTest {
         .contains("muted");
     assertThat(first(page(loud, OWN), "video").hasAttr("muted")).isTrue();
   }
+
+  private static Compiled withMedia(Document document, Shipped.Media media) {
+    Shipped plain = Shipped.scriptsOnly();
+    return Compiler.compile(
+        document,
+        new Shipped(plain.scripts(), List.of(), media, _ -> Optional.of("<path/>"), List.of(HOST)));
+  }
+
+  @Test
+  void aPictureElsewhereKeepsItsPlaceAndIsLetIn() {
+    String address = "https://pictures.example:8443/a%20b.jpg?w=\"1\"";
+    Shipped.Media media =
+        id ->
+            id.isEmpty()
+                ? Optional.empty()
+                : Optional.of(Shipped.Picture.remote(id, address, "A lamp", Focus.CENTER));
+    var poster =
+        document(
+            Values.NONE,
+            hosted("https://falena.example/watch/x1")
+                .with(ItemSettings.PICTURE, Values.ALL, "far"));
+    Compiled compiled = withMedia(poster, media);
+    Element image = Objects.requireNonNull(Jsoup.parse(compiled.html()).selectFirst("img"));
+    assertThat(image.attr("src")).isEqualTo(address);
+    assertThat(image.hasAttr("width") || image.hasAttr("srcset")).isFalse();
+    assertThat(image.hasAttr("data-remote")).isTrue();
+    assertThat(compiled.origins().images()).containsExactly("https://pictures.example:8443");
+    assertThat(compiled.pictures()).isEmpty();
+    assertThat(compiled.missing()).isEmpty();
+    var unknown = giostra.core.layout.PictureSizes.Size.UNKNOWN;
+    assertThat(Snags.of(poster, poster.pieces().getFirst(), _ -> Optional.of(unknown), 0))
+        .filteredOn(each -> each.rule() == Snag.Rule.UNKNOWN_PICTURE)
+        .singleElement()
+        .satisfies(each -> assertThat(each.message()).contains("pixels are unknown"));
+  }
+
+  @Test
+  void anOwnSpriteTakesThePlaceOfIconsThatShip() {
+    var sprite =
+        giostra.core.media.IconSprite.read(
+            "<svg><symbol id=\"play\" viewBox=\"0 0 10 10\"><path d=\"M1 1h8v8z\"/></symbol></svg>");
+    Shipped.Media media =
+        new Shipped.Media() {
+          @Override
+          public Optional<Shipped.Picture> find(String id) {
+            return MEDIA.find(id);
+          }
+
+          @Override
+          public Optional<Shipped.Clip> clip(String id) {
+            return MEDIA.clip(id);
+          }
+
+          @Override
+          public Optional<giostra.core.media.IconSprite> sprite(String id) {
+            return id.equals("ours") ? Optional.of(sprite) : Optional.empty();
+          }
+        };
+    Document plain = document(Values.NONE, OWN);
+    Document own =
+        plain.changed(
+            Site.ID,
+            site ->
+                site.with(
+                    Values.NONE.with(giostra.core.page.SiteSettings.ICONS, Values.ALL, "ours")));
+    String html = withMedia(own, media).html();
+    assertThat(html)
+        .contains("<symbol id=\"g-i-play\" viewBox=\"0 0 10 10\"><path d=\"M1 1h8v8z\" /></symbol>")
+        .contains("<symbol id=\"g-i-pause\" viewBox=\"0 0 24 24\">");
+    assertThat(withMedia(plain, media).html()).doesNotContain("0 0 10 10");
+  }
 }

@@ -1,12 +1,13 @@
 package giostra.server.host;
 
 import giostra.core.output.Origins;
+import java.util.Set;
 
 /** The Content-Security-Policy of published pages: everything from the page's own place. */
 public final class Policy {
   private static final String PAGE =
-      "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'; font-src 'self';"
-          + " base-uri 'none'; form-action 'self'; media-src 'self'";
+      "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self';"
+          + " base-uri 'none'; form-action 'self'; img-src 'self'%s; media-src 'self'%s";
 
   private Policy() {}
 
@@ -21,9 +22,12 @@ public final class Policy {
   }
 
   private static String page(Origins origins) {
-    String media = origins.media().isEmpty() ? "" : " " + String.join(" ", origins.media());
     String frames =
         origins.frames().isEmpty() ? "" : "; frame-src " + String.join(" ", origins.frames());
-    return PAGE + media + frames;
+    return PAGE.formatted(list(origins.images()), list(origins.media())) + frames;
+  }
+
+  private static String list(Set<String> origins) {
+    return origins.isEmpty() ? "" : " " + String.join(" ", origins);
   }
 }

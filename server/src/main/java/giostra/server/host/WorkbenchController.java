@@ -45,7 +45,7 @@ class WorkbenchController {
           .header(HttpHeaders.CACHE_CONTROL, caching)
           .header(
               "Content-Security-Policy",
-              "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob: "
+              "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob: http: https: "
                   + port.stage()
                   + "; media-src 'self' blob: "
                   + port.stage()

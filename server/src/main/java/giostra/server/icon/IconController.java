@@ -1,5 +1,9 @@
 package giostra.server.icon;
 
+import giostra.core.media.IconSprite;
+import giostra.core.output.Compiler;
+import java.util.LinkedHashMap;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -11,6 +15,16 @@ class IconController {
 
   IconController(IconSet icons) {
     this.icons = icons;
+  }
+
+  /** A sprite to begin one's own with: the icons that pieces show of themselves. */
+  @GetMapping(path = "/api/icons/starter.svg", produces = "image/svg+xml")
+  ResponseEntity<String> starter() {
+    var drawings = new LinkedHashMap<String, String>();
+    Compiler.ownIcons().forEach(name -> icons.draw(name).ifPresent(d -> drawings.put(name, d)));
+    return ResponseEntity.ok()
+        .header("Content-Disposition", "attachment; filename=\"icons.svg\"")
+        .body(IconSprite.starter(drawings));
   }
 
   @GetMapping("/api/icons")

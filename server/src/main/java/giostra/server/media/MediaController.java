@@ -1,10 +1,15 @@
 package giostra.server.media;
 
 import giostra.core.band.Refused;
+import giostra.core.media.IconSprite;
+import giostra.core.output.Compiler;
 import java.io.IOException;
+import java.net.URI;
+import java.util.ArrayList;
 import java.util.List;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -42,6 +47,49 @@ class MediaController {
     return media.add(siteId, name(file), alt, file.getBytes());
   }
 
+  /** What is asked for by address. */
+  record AddressBody(String address) {}
+
+  /** A picture that stands elsewhere. */
+  @PostMapping("/api/sites/{siteId}/media/address")
+  MediaService.Media addRemote(@PathVariable String siteId, @RequestBody AddressBody body) {
+    return media.addRemote(siteId, body.address());
+  }
+
+  /**
+   * An icon of a sprite.
+   *
+   * @param odd what is strange about it; empty for nothing
+   */
+  record SymbolReply(String name, String box, String draw, String odd) {}
+
+  /**
+   * What an icon sprite has.
+   *
+   * @param missing names that pieces ask for and that it does not have; those that ship stand in
+   */
+  record SpriteReply(List<SymbolReply> symbols, List<String> missing) {}
+
+  @GetMapping("/api/media/{id}/symbols")
+  SpriteReply symbols(@PathVariable String id) {
+    IconSprite sprite = media.sprite(id);
+    var all = new ArrayList<SymbolReply>();
+    sprite
+        .symbols()
+        .forEach((name, each) ->
+            all.add(
+                new SymbolReply(
+                    name, each.box(), each.draw(), sprite.odd().getOrDefault(name, ""))));
+    sprite
+        .odd()
+        .forEach((name, why) -> {
+          if (!sprite.symbols().containsKey(name)) {
+            all.add(new SymbolReply(name, "", "", why));
+          }
+        });
+    return new SpriteReply(all, sprite.missing(Compiler.ownIcons()));
+  }
+
   /** Says what it shows, where its focal point is, what it is found by. */
   @PutMapping("/api/media/{id}")
   MediaService.Media say(@PathVariable String id, @RequestBody MediaService.Said said) {
@@ -58,6 +106,9 @@ class MediaController {
   @GetMapping("/api/media/{id}/file")
   ResponseEntity<Resource> file(@PathVariable String id) {
     MediaService.File file = media.file(id);
+    if (!file.address().isEmpty()) {
+      return ResponseEntity.status(HttpStatus.FOUND).location(URI.create(file.address())).build();
+    }
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType(file.type()))
         .cacheControl(CacheControl.noCache())

@@ -28,6 +28,9 @@ class MediaEntity {
   /** With commas between. */
   String codecs = "";
 
+  /** Where a picture stands that is given by address; else empty. */
+  String address = "";
+
   boolean decorative;
 
   /** Two percentages, see {@link giostra.core.band.Focus}. */

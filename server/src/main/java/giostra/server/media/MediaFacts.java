@@ -1,9 +1,13 @@
 package giostra.server.media;
 
+import giostra.core.band.Kind;
 import giostra.core.band.Refused;
 import giostra.core.media.Captions;
 import giostra.core.media.ClipFacts;
+import giostra.core.media.IconSprite;
 import giostra.core.media.VectorPicture;
+import java.net.URI;
+import java.net.URISyntaxException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
@@ -27,6 +31,12 @@ record MediaFacts(
   /** Bytes of anything but a clip. */
   static final int MOST_BYTES = 20 * 1024 * 1024;
 
+  /** A picture that stands elsewhere is kept as its address. Source: RFC 2483, "text/uri-list". */
+  static final String REMOTE = "text/uri-list";
+
+  /** Vector symbols by name. */
+  static final String SPRITE = "image/svg+xml;profile=symbols";
+
   private static final String TAKEN = "jpeg, png, webp, gif, svg, mp4, webm or vtt";
 
   /** Endings of file names by the sort of thing they promise. */
@@ -39,16 +49,24 @@ record MediaFacts(
           "a clip",
           Set.of("mp4", "m4v", "webm"),
           "captions",
-          Set.of("vtt"));
+          Set.of("vtt"),
+          "a remote picture",
+          Set.of("uri"));
 
   /** The ending of a file of a type. */
   static String extension(String type) {
     return switch (type) {
       case "image/jpeg" -> "jpg";
-      case "image/svg+xml" -> "svg";
+      case "image/svg+xml", SPRITE -> "svg";
       case "text/vtt" -> "vtt";
+      case REMOTE -> "uri";
       default -> type.substring(type.indexOf('/') + 1);
     };
+  }
+
+  /** Whether it is a picture that pages can show. */
+  static boolean isPicture(String type) {
+    return sort(type).endsWith("picture");
   }
 
   /** What sort of thing a type is, as in {@link #SORTS}. */
@@ -56,6 +74,8 @@ record MediaFacts(
     return switch (type) {
       case "image/svg+xml" -> "a vector picture";
       case "text/vtt" -> "captions";
+      case REMOTE -> "a remote picture";
+      case SPRITE -> "icons";
       default -> type.startsWith("video/") ? "a clip" : "a picture";
     };
   }
@@ -71,7 +91,8 @@ record MediaFacts(
       String sort = sort(facts.type);
       String ending = name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
       for (var promised : SORTS.entrySet()) {
-        if (promised.getValue().contains(ending) && !promised.getKey().equals(sort)) {
+        boolean vector = ending.equals("svg") && sort.equals("icons");
+        if (promised.getValue().contains(ending) && !promised.getKey().equals(sort) && !vector) {
           throw new Refused("it", sort + " (" + facts.type + ")", promised.getKey() + ", as named");
         }
       }
@@ -101,6 +122,14 @@ record MediaFacts(
       Captions captions = Captions.read(text(bytes));
       return new MediaFacts("text/vtt", 0, 0, captions.endMs(), "", bytes);
     }
+    if (start.startsWith("http://") || start.startsWith("https://")) {
+      String address = address(text(bytes));
+      return new MediaFacts(REMOTE, 0, 0, 0, "", address.getBytes(StandardCharsets.UTF_8));
+    }
+    if (VectorPicture.looksLikeOne(start) && IconSprite.looksLikeOne(text(bytes))) {
+      IconSprite.read(text(bytes));
+      return new MediaFacts(SPRITE, 0, 0, 0, "", bytes);
+    }
     if (VectorPicture.looksLikeOne(start)) {
       VectorPicture vector = VectorPicture.read(text(bytes));
       return new MediaFacts(
@@ -113,6 +142,28 @@ record MediaFacts(
     }
     PictureFacts picture = PictureFacts.read(bytes, TAKEN);
     return new MediaFacts(picture.type(), picture.width(), picture.height(), 0, "", bytes);
+  }
+
+  /**
+   * The address of a picture that stands elsewhere.
+   *
+   * @throws Refused when it is not a whole one
+   */
+  static String address(String text) {
+    String allowed = "the https or http address of a picture, with a host";
+    String address = new Kind.Address().read("Address of the picture", text);
+    try {
+      URI uri = new URI(address);
+      if (uri.getHost() == null || uri.getUserInfo() != null) {
+        throw new Refused("Address of the picture", address, allowed);
+      }
+    } catch (URISyntaxException e) {
+      throw new Refused("Address of the picture", address, allowed);
+    }
+    if (!address.matches("(?i)https?://.*")) {
+      throw new Refused("Address of the picture", address, allowed);
+    }
+    return address;
   }
 
   private static String text(byte[] bytes) {

@@ -5,6 +5,7 @@ import giostra.core.band.Kind;
 import giostra.core.band.Refused;
 import giostra.core.layout.PictureSizes;
 import giostra.core.media.ClipFacts;
+import giostra.core.media.IconSprite;
 import giostra.core.output.Shipped;
 import giostra.server.web.Gone;
 import java.io.IOException;
@@ -48,6 +49,7 @@ public class MediaService {
    * @param path relative to a page that shows it
    * @param focus the point that stays in view where it is cut
    * @param files smaller files that have been made of it, of so many
+   * @param address where a picture stands that is not kept here; else empty
    */
   public record Media(
       String id,
@@ -66,7 +68,8 @@ public class MediaService {
       String focus,
       List<String> tags,
       int filesMade,
-      int files) {}
+      int files,
+      String address) {}
 
   /**
    * Takes a file in. The same bytes on the same site are one.
@@ -110,7 +113,40 @@ public class MediaService {
     row.durationMs = facts.durationMs();
     row.codecs = facts.codecs();
     row.bytes = facts.bytes().length;
+    row.address =
+        facts.type().equals(MediaFacts.REMOTE)
+            ? new String(facts.bytes(), StandardCharsets.UTF_8)
+            : "";
     renditions.later(row);
+  }
+
+  /**
+   * Takes a picture in that stands elsewhere: nothing is asked for there, so nothing but its
+   * address is known.
+   *
+   * @throws Refused when it is no address of one
+   */
+  @Transactional
+  public Media addRemote(String siteId, String address) {
+    String known = MediaFacts.address(address);
+    return add(siteId, called(known), "", known.getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** The last part of an address, as files are called. */
+  private static String called(String address) {
+    String path = address.replaceAll("[?#].*", "").replaceAll("/+$", "");
+    String last = path.substring(path.lastIndexOf('/') + 1).replaceAll("\\.[A-Za-z0-9]+$", "");
+    return last.isBlank() ? "remote.uri" : last + ".uri";
+  }
+
+  /** What an icon sprite has, by name, and what is strange about it. */
+  @Transactional(readOnly = true)
+  public IconSprite sprite(String id) {
+    MediaEntity row = row(id);
+    if (!row.type.equals(MediaFacts.SPRITE)) {
+      throw new Refused("File " + row.name, MediaFacts.sort(row.type), "an icon sprite");
+    }
+    return IconSprite.read(new String(blobs.get(row.hash), StandardCharsets.UTF_8));
   }
 
   /**
@@ -123,7 +159,12 @@ public class MediaService {
     MediaEntity row = row(id);
     MediaFacts facts = MediaFacts.read(name, bytes);
     String sort = MediaFacts.sort(row.type);
-    if (!MediaFacts.sort(facts.type()).equals(sort)) {
+    // A picture elsewhere may become a file, and the other way round.
+    boolean pictures =
+        MediaFacts.isPicture(facts.type())
+            && MediaFacts.isPicture(row.type)
+            && (facts.type().equals(MediaFacts.REMOTE) || row.type.equals(MediaFacts.REMOTE));
+    if (!MediaFacts.sort(facts.type()).equals(sort) && !pictures) {
       throw new Refused("File " + name, MediaFacts.sort(facts.type()), sort + ", as before");
     }
     row.name = name;
@@ -203,7 +244,9 @@ public class MediaService {
   private record Lookup(Map<String, MediaEntity> byId, BlobStore blobs) implements Shipped.Media {
     @Override
     public Optional<Shipped.Picture> find(String id) {
-      return row(id, "image/").map(MediaService::shipped);
+      return Optional.ofNullable(byId.get(id))
+          .filter(row -> MediaFacts.isPicture(row.type))
+          .map(MediaService::shipped);
     }
 
     @Override
@@ -218,10 +261,16 @@ public class MediaService {
 
     @Override
     public Optional<Shipped.CaptionFile> captions(String id) {
-      return row(id, "text/vtt")
-          .map(row ->
-              new Shipped.CaptionFile(
-                  row.id, path(row), new String(blobs.get(row.hash), StandardCharsets.UTF_8)));
+      return row(id, "text/vtt").map(row -> new Shipped.CaptionFile(row.id, path(row), text(row)));
+    }
+
+    @Override
+    public Optional<IconSprite> sprite(String id) {
+      return row(id, MediaFacts.SPRITE).map(row -> IconSprite.read(text(row)));
+    }
+
+    private String text(MediaEntity row) {
+      return new String(blobs.get(row.hash), StandardCharsets.UTF_8);
     }
 
     private Optional<MediaEntity> row(String id, String type) {
@@ -234,6 +283,10 @@ public class MediaService {
   }
 
   private static Shipped.Picture shipped(MediaEntity row) {
+    if (!row.address.isEmpty()) {
+      return Shipped.Picture.remote(
+          row.id, row.address, row.decorative ? "" : row.alt, Focus.parse(row.focus));
+    }
     String whole = path(row);
     String start = whole.substring(0, whole.lastIndexOf('.'));
     return new Shipped.Picture(
@@ -290,6 +343,8 @@ public class MediaService {
     for (MediaEntity row : rows.findBySiteIdOrderByCreatedAt(siteId)) {
       if (row.width > 0) {
         found.put(row.id, new PictureSizes.Size(row.width, row.height));
+      } else if (!row.address.isEmpty()) {
+        found.put(row.id, PictureSizes.Size.UNKNOWN);
       }
     }
     return new Sizes(Map.copyOf(found));
@@ -303,14 +358,18 @@ public class MediaService {
     }
   }
 
-  /** A file with its type, to be read in part. */
-  public record File(String type, String hash, Resource bytes) {}
+  /**
+   * A file with its type, to be read in part.
+   *
+   * @param address where a picture stands that is not kept here; else empty
+   */
+  public record File(String type, String hash, Resource bytes, String address) {}
 
   /** The file of something. */
   @Transactional(readOnly = true)
   public File file(String id) {
     MediaEntity row = row(id);
-    return new File(row.type, row.hash, blobs.open(row.hash));
+    return new File(row.type, row.hash, blobs.open(row.hash), row.address);
   }
 
   private Media media(MediaEntity row) {
@@ -336,7 +395,8 @@ public class MediaService {
         row.focus,
         row.tags.isEmpty() ? List.of() : List.of(row.tags.split(",")),
         Math.min(made, files),
-        files);
+        files,
+        row.address);
   }
 
   private static String path(MediaEntity row) {

@@ -1,0 +1,132 @@
+package giostra.core.band;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Colours, gradients and nudges as people write them. */
+class PaintTest {
+  /** Source: CSS Color 4, section "The RGB Hexadecimal Notations" and its examples. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "#00ff00 | #00ff00",
+        "#0000ffcc | #0000ffcc",
+        "#123 | #112233",
+        "#00fc | #0000ffcc",
+        "#FFF | #ffffff",
+        "rgb(28 43 39 / 80%) | #1c2b27cc",
+        "rgba(28, 43, 39, .5) | #1c2b2780",
+        "rgb(0 0 0) | #000000",
+        "transparent | #00000000"
+      })
+  void coloursAreReadAsTheStandardWritesThem(String written, String css) {
+    assertThat(Colour.parse(written).css()).isEqualTo(css);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"", "red-ish", "#12", "#12345", "rgb(300 0 0)", "rgb(1 2)", "url(x)"})
+  void whatIsNoColourIsRefusedWithAnExample(String written) {
+    assertThatThrownBy(() -> new Kind.Paint().read("Bar, colour", written))
+        .hasMessageContaining("Bar, colour")
+        .hasMessageContaining("#1c2b27");
+  }
+
+  /**
+   * Source: WCAG 2.2, "contrast ratio"; the three greys are those that its understanding documents
+   * are often quoted with, from memory.
+   */
+  @ParameterizedTest
+  @CsvSource({"#777777,4.48", "#767676,4.54", "#595959,7.00", "#000000,21", "#ffffff,1"})
+  void contrastWithWhite(String colour, double expected) {
+    assertThat(Colour.contrast(Colour.parse(colour), Colour.parse("#fff")))
+        .isCloseTo(expected, within(0.005));
+  }
+
+  /** Source: Compositing and Blending 1, "source-over"; 8 bits, rounded. */
+  @Test
+  void whatIsHalfClearIsMixedWithWhatLiesBelow() {
+    Colour white = Colour.parse("#fff");
+    Colour mixed = Colour.parse("#00000080").over(white);
+    assertThat(mixed.css()).isEqualTo("#7f7f7f");
+    assertThat(Colour.contrast(mixed, white)).isCloseTo(4.0, within(0.06));
+    assertThat(Colour.CLEAR.over(white)).isEqualTo(white);
+  }
+
+  @Property
+  void whatIsWrittenReadsTheSame(
+      @ForAll @IntRange(max = 255) int red,
+      @ForAll @IntRange(max = 255) int green,
+      @ForAll @IntRange(max = 255) int alpha,
+      @ForAll @IntRange(max = 360) int angle,
+      @ForAll @IntRange(max = 100) int at) {
+    Colour colour = new Colour(red, green, 7, alpha);
+    assertThat(Colour.parse(colour.css())).isEqualTo(colour);
+    Ground ground =
+        new Ground.Gradient(
+            angle,
+            java.util.List.of(
+                new Ground.Stop(colour, 0),
+                new Ground.Stop(Colour.CLEAR, at),
+                new Ground.Stop(colour, 100)));
+    assertThat(Ground.parse(ground.css())).isEqualTo(ground);
+  }
+
+  /** Source: CSS Images 3, "Color Stop Fixup". */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "linear-gradient(#000, #fff) | linear-gradient(180deg,#000000 0%,#ffffff 100%)",
+        "linear-gradient(90deg, #000, #888 , #fff) | linear-gradient(90deg,#000000 0%,#888888 50%,#ffffff 100%)",
+        "linear-gradient(0deg, #000 20%, #888, #999, #fff 80%) | linear-gradient(0deg,#000000 20%,#888888 40%,#999999 60%,#ffffff 80%)",
+        "linear-gradient(0deg, #000 60%, #fff 40%) | linear-gradient(0deg,#000000 60%,#ffffff 60%)",
+        "linear-gradient(rgb(0 0 0 / 50%), transparent 10%) | linear-gradient(180deg,#00000080 0%,#00000000 10%)"
+      })
+  void coloursWithoutAPlaceStandEvenly(String written, String css) {
+    assertThat(Ground.parse(written).css()).isEqualTo(css);
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "linear-gradient(#000)",
+        "linear-gradient(to top, #000, #fff)",
+        "linear-gradient(400deg, #000, #fff)",
+        "radial-gradient(#000, #fff)",
+        "linear-gradient(#000, url(x))"
+      })
+  void whatIsNoGroundIsRefused(String written) {
+    assertThatThrownBy(() -> new Kind.Under().read("Bar, ground", written))
+        .hasMessageContaining("Bar, ground")
+        .hasMessageContaining("linear-gradient(180deg");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {"0.4 -1.2 | 0.4px -1.2px", "1px 0px | 1px 0px", ".25 0 |", "-3.14,2 | -3.1px 2px"})
+  void nudgesGoByTenthsOfAPixel(String written, String css) {
+    if (css == null) {
+      assertThatThrownBy(() -> new Kind.Moved().read("Icon nudged", written))
+          .hasMessageContaining("two numbers of px");
+    } else {
+      assertThat(Nudge.parse(written).css()).isEqualTo(css);
+    }
+  }
+
+  @Test
+  void aNudgeIsNoMove() {
+    assertThatThrownBy(() -> new Kind.Moved().read("Icon nudged", "21 0"))
+        .hasMessageContaining("from -20 to 20");
+  }
+}

@@ -1,0 +1,194 @@
+package giostra.core.page;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import giostra.core.band.Band;
+import giostra.core.band.Bands;
+import giostra.core.band.Colour;
+import giostra.core.band.Ground;
+import giostra.core.band.Length;
+import giostra.core.band.Values;
+import giostra.core.layout.Resolution;
+import giostra.core.look.Layer;
+import giostra.core.look.State;
+import giostra.core.output.Compiler;
+import giostra.core.output.Shipped;
+import giostra.core.page.PlayerParts.Part;
+import giostra.core.page.PlayerParts.Property;
+import giostra.core.page.PlayerParts.Styled;
+import giostra.core.snag.PlayerContrast;
+import giostra.core.snag.Snag;
+import giostra.core.snag.Snags;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** Parts of players, the look they share, and departures; see docs/engine.md, "Cascade". */
+class PlayerPartsTest {
+  private static final Band DESKTOP = Bands.INITIAL.band("desktop");
+  private static final Band PHONE = Bands.INITIAL.band("phone");
+
+  private static Document document(Values site, Values piece) {
+    return new Document(
+        new Site(Bands.INITIAL, site),
+        new Page(
+            "page",
+            Values.NONE,
+            List.of(
+                new Section(
+                    "s",
+                    Values.NONE,
+                    List.of(
+                        new Piece.Video("film", piece, List.of(new Item("one", Values.NONE))),
+                        new Piece.Video(
+                            "other", Values.NONE, List.of(new Item("two", Values.NONE))))))));
+  }
+
+  private static <T> Styled<T> of(Part part, State state, Property property) {
+    return PlayerParts.of(part, state, property);
+  }
+
+  private static Values ground(State state, String band, String css) {
+    return Values.NONE.with(
+        PlayerParts.<Ground>of(Part.BAR_BUTTON, state, Property.GROUND).setting(),
+        band,
+        Ground.parse(css));
+  }
+
+  private static String ground(Document document, String piece, State state, Band band) {
+    Styled<Ground> styled = of(Part.BAR_BUTTON, state, Property.GROUND);
+    return Resolution.value(document, document.node(piece), styled.setting(), band).css();
+  }
+
+  @Test
+  void allPlayersWearTheLookAndOneMayDepartFromIt() {
+    Document document =
+        document(
+            ground(State.REST, "desktop", "#224433"), ground(State.REST, "desktop", "#551122"));
+    assertThat(ground(document, "film", State.REST, DESKTOP)).isEqualTo("#551122");
+    assertThat(ground(document, "other", State.REST, DESKTOP)).isEqualTo("#224433");
+    Styled<Ground> styled = of(Part.BAR_BUTTON, State.REST, Property.GROUND);
+    var found = Resolution.of(document, document.node("film"), styled.setting(), PHONE);
+    assertThat(found.origin().layer()).isEqualTo(Layer.PIECE);
+    assertThat(found.losers().getFirst().origin().layer()).isEqualTo(Layer.LOOK);
+  }
+
+  @Test
+  void stateFirstThenLayerThenBand() {
+    // The piece's colour at rest does not kill the look's on hover.
+    Document hover =
+        document(
+            ground(State.HOVER, "desktop", "#224433"), ground(State.REST, "desktop", "#551122"));
+    assertThat(ground(hover, "film", State.HOVER, PHONE)).isEqualTo("#224433");
+    // The piece's lead value beats the look's for phones.
+    Document lead =
+        document(ground(State.REST, "phone", "#224433"), ground(State.REST, "desktop", "#551122"));
+    assertThat(ground(lead, "film", State.REST, PHONE)).isEqualTo("#551122");
+    // A state that nobody speaks of is as at rest; one with an initial value of its own has that.
+    Document rest = document(Values.NONE, ground(State.REST, "desktop", "#551122"));
+    assertThat(ground(rest, "film", State.FOCUS, DESKTOP)).isEqualTo("#551122");
+    assertThat(ground(rest, "film", State.HOVER, DESKTOP)).isEqualTo("#fffdf629");
+  }
+
+  @Test
+  void departuresAreGivenToAllOrGivenUp() {
+    Values own =
+        ground(State.HOVER, "desktop", "#551122")
+            .with(
+                PlayerParts.<Length>of(Part.BAR_BUTTON, State.REST, Property.SIZE).setting(),
+                "phone",
+                Length.px(44));
+    Document document = document(Values.NONE, own);
+    SharedLook look =
+        SharedLook.of((Piece.Video) document.node("film")).stream()
+            .filter(each -> each.part() == Part.BAR_BUTTON)
+            .findFirst()
+            .orElseThrow();
+    assertThat(look.departures()).isEqualTo(2);
+    Document shared = Edits.apply(document, look.share()).document();
+    assertThat(shared.node("film").values()).isEqualTo(Values.NONE);
+    assertThat(ground(shared, "other", State.HOVER, DESKTOP)).isEqualTo("#551122");
+    Styled<Length> size = of(Part.BAR_BUTTON, State.REST, Property.SIZE);
+    assertThat(Resolution.value(shared, shared.node("other"), size.setting(), PHONE))
+        .isEqualTo(Length.px(44));
+    Document taken = Edits.apply(document, look.take()).document();
+    assertThat(taken.node("film").values()).isEqualTo(Values.NONE);
+    assertThat(taken.site().values()).isEqualTo(Values.NONE);
+  }
+
+  private static String css(Document document) {
+    return Compiler.compile(document, Shipped.scriptsOnly()).css();
+  }
+
+  @Test
+  void onlyWhatSomebodySetIsWritten() {
+    assertThat(css(document(Values.NONE, Values.NONE))).doesNotContain("#g-film .g-controls");
+    String css = css(document(Values.NONE, ground(State.PRESSED, "phone", "#551122")));
+    assertThat(css)
+        .contains(
+            "#g-film .g-controls>:is(button,select):active:active:active:active{--p-ground:#fffdf647}")
+        .contains("@media (width < 768px){")
+        .contains(":active:active:active:active{--p-ground:#551122}")
+        .doesNotContain("#g-other .g-controls");
+    assertThat(css(document(Values.NONE, ground(State.HOVER, "desktop", "#551122"))))
+        .contains(
+            "@media (hover:hover) and (pointer:fine){#g-film"
+                + " .g-controls>:is(button,select):hover:hover:hover{--p-ground:#551122}}");
+  }
+
+  /** Source: WCAG 2.2, 1.4.11: 3 to 1 for what is needed to tell a control. */
+  @Test
+  void everyInitialStateCanBeToldFromWhateverAClipShows() {
+    Document document = document(Values.NONE, Values.NONE);
+    assertThat(PlayerContrast.of(document, (Piece.Video) document.node("film")))
+        .hasSize((4 + 5 + 1) * 3)
+        .allMatch(each -> each.found() >= each.asked());
+  }
+
+  @Test
+  void aSignThatCannotBeToldIsFoundWithAWayOut() {
+    Document document = document(Values.NONE, ground(State.REST, "desktop", "#eee8d0"));
+    List<Snag> found = contrast(document);
+    assertThat(found).isNotEmpty().allMatch(each -> each.message().contains("needs 3"));
+    // What is the same in all bands is one finding.
+    assertThat(found).extracting(Snag::message).doesNotHaveDuplicates();
+    assertThat(found.getFirst().from()).isEqualTo(Bands.NARROWEST);
+    assertThat(found.getFirst().to()).isEqualTo(Bands.WIDEST);
+    assertThat(found.getFirst().fixes()).isNotEmpty();
+    Document mended = document;
+    // A dark sign at rest is dark on hover too, where the ground is another: that is found next.
+    for (int round = 0; round < 4 && !contrast(mended).isEmpty(); round++) {
+      Snag next = contrast(mended).getFirst();
+      mended = Edits.apply(mended, next.fixes().getFirst().edits()).document();
+    }
+    assertThat(contrast(mended)).isEmpty();
+  }
+
+  @Test
+  void overAPictureNothingIsComputed() {
+    Values picture =
+        ground(State.REST, "desktop", "#eee8d0")
+            .with(
+                PlayerParts.<String>of(Part.BAR, State.REST, Property.PICTURE).setting(),
+                "desktop",
+                "lamp");
+    Document document = document(Values.NONE, picture);
+    assertThat(PlayerContrast.of(document, (Piece.Video) document.node("film")))
+        .allMatch(each -> each.part() == Part.START_BUTTON);
+  }
+
+  private static List<Snag> contrast(Document document) {
+    return Snags.of(document, (Piece) document.node("film"), _ -> Optional.empty(), 0).stream()
+        .filter(each -> each.rule() == Snag.Rule.CONTRAST)
+        .toList();
+  }
+
+  @Test
+  void initialColoursAreColours() {
+    assertThat(PlayerParts.ALL).hasSizeGreaterThan(100);
+    Styled<Colour> ink = of(Part.TIME, State.REST, Property.COLOUR);
+    assertThat(ink.setting().label()).isEqualTo("Time, colour");
+    assertThat(of(Part.BAR_BUTTON, State.CURRENT, Property.BORDER).setting().label())
+        .isEqualTo("Bar button while on, border");
+  }
+}
