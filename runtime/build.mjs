@@ -18,6 +18,7 @@ await build({
       'flip-boxes',
       'counters',
       'clips',
+      'grounds',
       'stage',
       'assume',
     ].map((name) => [name, `src/${name}.ts`]),

@@ -15,7 +15,7 @@ function start() {
     }
   }
   conditions();
-  for (const root of document.querySelectorAll<HTMLElement>('[data-piece]:not([data-live])')) {
+  for (const root of document.querySelectorAll<HTMLElement>('[data-kind]:not([data-live])')) {
     const kind = kinds.get(root.dataset.kind ?? '');
     if (!kind) continue;
     root.giostra = kind(root);

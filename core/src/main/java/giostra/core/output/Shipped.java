@@ -123,7 +123,7 @@ public record Shipped(
   /** Scripts under their plain names, and nothing else: for looking at what a page says alone. */
   public static Shipped scriptsOnly() {
     return new Shipped(
-        Stream.of(PAGE, "track", "tabs", "accordion", "flip-boxes", "counters", "clips")
+        Stream.of(PAGE, "track", "tabs", "accordion", "flip-boxes", "counters", "clips", "grounds")
             .collect(Collectors.toMap(Function.identity(), name -> name + ".js")),
         List.of(),
         _ -> Optional.empty(),

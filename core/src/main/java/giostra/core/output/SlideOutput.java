@@ -18,6 +18,7 @@ import giostra.core.page.SliderSettings.WholeLink;
 import giostra.core.page.TrackSettings;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Form;
+import java.util.List;
 
 /** Writes a slide: its ground, a picture under or beside its text, its place, and its links. */
 final class SlideOutput {
@@ -46,7 +47,7 @@ final class SlideOutput {
         !Fields.off(piece, "picture")
             && writing.pictures.find(item.values().get(ItemSettings.PICTURE)).isPresent();
     out.open("div", "class", "g-slide g-on-" + ground + side + (pictured ? " g-pictured" : ""));
-    writing.picture(piece, item, ItemSettings.PICTURE, "g-shot");
+    writing.picture(piece, item, ItemSettings.PICTURE, "g-shot", () -> moving(item));
     Link link = ItemSettings.LINK.in(item.values());
     WholeLink whole =
         link.leads() && !Fields.off(piece, "link")
@@ -65,6 +66,48 @@ final class SlideOutput {
       writing.link(named, "g-whole g-whole-" + Css.word(whole)).close("a");
     }
     out.close("div");
+  }
+
+  /** Whether a slide has a clip over its picture. */
+  static boolean moves(Piece piece, Item item) {
+    return !Fields.off(piece, "picture")
+        && !item.values().get(ItemSettings.PICTURE).isEmpty()
+        && !item.values().get(ItemSettings.GROUND_CLIP).isEmpty();
+  }
+
+  /** Whether some slide of a slider has. */
+  static boolean anyMoves(Piece piece) {
+    return piece instanceof Piece.Slider
+        && piece.onShow().stream().anyMatch(item -> moves(piece, item));
+  }
+
+  /** A clip that the script plays; until then, and without it, the picture below is what shows. */
+  private void moving(Item item) {
+    List<Shipped.Clip> files =
+        moves(piece, item)
+            ? writing.formats(item, ItemSettings.GROUND_CLIP, ItemSettings.GROUND_CLIP_2)
+            : List.of();
+    if (files.isEmpty()) {
+      return;
+    }
+    out.open(
+        "video",
+        "class",
+        "g-moving",
+        "muted",
+        "muted",
+        "loop",
+        "loop",
+        "playsinline",
+        "playsinline",
+        "preload",
+        "none",
+        "aria-hidden",
+        "true",
+        "tabindex",
+        "-1");
+    files.forEach(file -> out.open("source", "src", file.path(), "type", file.type()));
+    out.close("video");
   }
 
   private PictureUse use(Band band) {

@@ -16,7 +16,15 @@ import java.util.stream.Stream;
 final class Stylesheet {
   private static final String BASE = load("base.css");
   private static final Map<String, String> KINDS =
-      Stream.of("carousel", "slider", "tabs", "accordion", "flip-boxes", "counters", "video")
+      Stream.of(
+              "carousel",
+              "slider",
+              "tabs",
+              "accordion",
+              "flip-boxes",
+              "counters",
+              "video",
+              "grounds")
           .collect(Collectors.toMap(Function.identity(), kind -> load(kind + ".css")));
   private static final String TRACK = load("track.css");
   private static final Map<String, String> PARTS =

@@ -189,6 +189,9 @@ final class TrackCss {
       }
     }
     each(id + " .g-view", "grid-area", b -> beside(b) ? "1/2" : "1/1");
+    if (SlideOutput.anyMoves(piece)) {
+      each(id + " .g-hold", "grid-area", b -> beside(b) ? "1/2" : "1/1");
+    }
     if (!some(TrackCss::marks)) {
       return;
     }

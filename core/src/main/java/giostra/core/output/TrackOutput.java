@@ -89,6 +89,20 @@ final class TrackOutput {
     }
     out.close("div").close("div");
     marks(belt);
+    if (SlideOutput.anyMoves(piece)) {
+      // Whatever moves by itself for over 5 s can be paused. Source: WCAG 2.2, 2.2.2.
+      writing.kinds.add("grounds");
+      writing.press(
+          "g-hold",
+          labels.pause(),
+          labels.play(""),
+          "pause",
+          "play",
+          "data-kind",
+          "grounds",
+          "hidden",
+          "hidden");
+    }
     out.close("div").close("div");
   }
 

@@ -114,10 +114,8 @@ final class VideoOutput {
   private List<Playable> files(Item item) {
     var all = new ArrayList<Playable>();
     if (item.values().get(ClipSettings.FROM) == From.OWN) {
-      // WebM first: where both play, it is the smaller one. Common practice, no source.
-      List.of(ClipSettings.CLIP, ClipSettings.CLIP_2).stream()
-          .flatMap(setting -> writing.pictures.clip(item.values().get(setting)).stream())
-          .sorted(java.util.Comparator.comparing(clip -> !clip.type().startsWith("video/webm")))
+      writing
+          .formats(item, ClipSettings.CLIP, ClipSettings.CLIP_2)
           .forEach(clip -> all.add(new Playable(clip.path(), clip.type(), clip.durationMs())));
       return all;
     }
@@ -408,14 +406,8 @@ final class VideoOutput {
     out.open("option", "value", "").text(labels.captionsOff()).close("option").close("select");
   }
 
-  /** A button that has another sign and another name while it is on. */
   private void press(String classes, String name, String on, String icon, String iconOn) {
-    out.open("button", "type", "button", "class", classes, "aria-label", name, "data-lit", on);
-    writing.icons.write(out, icon, false, "");
-    if (!iconOn.isEmpty()) {
-      writing.icons.write(out, iconOn, false, "g-lit");
-    }
-    out.close("button");
+    writing.press(classes, name, on, icon, iconOn);
   }
 
   void css() {

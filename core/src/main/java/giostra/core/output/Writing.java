@@ -26,12 +26,14 @@ import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.SiteSettings;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 
 /**
@@ -292,6 +294,20 @@ final class Writing {
     }
   }
 
+  /** A button that has another sign and another name while it is on. */
+  void press(String classes, String name, String on, String icon, String iconOn, String... more) {
+    out.open(
+        "button",
+        Attributes.with(
+            new String[] {"type", "button", "class", classes, "aria-label", name, "data-lit", on},
+            more));
+    icons.write(out, icon, false, "");
+    if (!iconOn.isEmpty()) {
+      icons.write(out, iconOn, false, "g-lit");
+    }
+    out.close("button");
+  }
+
   /** Opens a link. */
   Html link(Link link, String classes, String... more) {
     var attributes =
@@ -325,6 +341,11 @@ final class Writing {
 
   /** The picture of an item in a box of its own, if it has one; says whether it has. */
   boolean picture(Piece piece, Item item, Setting<String> setting, String classes) {
+    return picture(piece, item, setting, classes, () -> {});
+  }
+
+  /** As above, with something over the picture. */
+  boolean picture(Piece piece, Item item, Setting<String> setting, String classes, Runnable over) {
     if (Fields.off(piece, "picture")) {
       return false;
     }
@@ -338,9 +359,19 @@ final class Writing {
           widths -> widths.item(piece, item, Pictures.size(picture)),
           "loading",
           "lazy");
+      over.run();
       out.close("div");
     });
     return found.isPresent();
+  }
+
+  /** The files of a clip, in one format or two. */
+  List<Shipped.Clip> formats(Item item, Setting<String> first, Setting<String> second) {
+    // WebM first: where both play, it is the smaller one. Common practice, no source.
+    return Stream.of(first, second)
+        .flatMap(setting -> pictures.clip(item.values().get(setting)).stream())
+        .sorted(Comparator.comparing(clip -> !clip.type().startsWith("video/webm")))
+        .toList();
   }
 
   /**

@@ -40,6 +40,8 @@ public final class Fields {
 
   private static final Set<Setting<?>> MINOR =
       Set.of(
+          ItemSettings.GROUND_CLIP,
+          ItemSettings.GROUND_CLIP_2,
           ItemSettings.ALT,
           ItemSettings.FOCUS,
           ItemSettings.ICON_COLOURS,
@@ -64,6 +66,8 @@ public final class Fields {
           NodeType.SLIDER,
           list(
               ItemSettings.PICTURE,
+              ItemSettings.GROUND_CLIP,
+              ItemSettings.GROUND_CLIP_2,
               ItemSettings.ALT,
               ItemSettings.KICKER,
               ItemSettings.HEADING,

@@ -52,6 +52,13 @@ public final class ItemSettings {
       Setting.once("iconNudge", "Icon nudged", new Kind.Moved(), Nudge.NONE);
   public static final Setting<String> PICTURE =
       Setting.once("picture", "Picture", new Kind.Picture(), "");
+
+  /** A clip that plays over the picture of a slide, without sound and without end. */
+  public static final Setting<String> GROUND_CLIP =
+      Setting.once("groundClip", "Moving ground", new Kind.Clip(), "");
+
+  public static final Setting<String> GROUND_CLIP_2 =
+      Setting.once("groundClip2", "Moving ground, second format", new Kind.Clip(), "");
   public static final Setting<String> ALT = words("alt", "Text alternative", 400);
   public static final Setting<Focus> FOCUS =
       Setting.once("focus", "Focal point", new Kind.Point(), Focus.CENTER);
@@ -125,6 +132,8 @@ public final class ItemSettings {
               ICON_COLOURS,
               ICON_NUDGE,
               PICTURE,
+              GROUND_CLIP,
+              GROUND_CLIP_2,
               ALT,
               FOCUS,
               HEADING,

@@ -47,7 +47,34 @@ final class ClipSnags {
     return found;
   }
 
-  private static Snag snag(Document document, Piece.Video video, Item item, String message) {
+  /** Clips under the words of slides. */
+  static List<Snag> of(Document document, Piece.Slider slider) {
+    var found = new ArrayList<Snag>();
+    for (Item item : slider.onShow()) {
+      if (item.values().get(ItemSettings.GROUND_CLIP).isEmpty()) {
+        continue;
+      }
+      if (item.values().get(ItemSettings.PICTURE).isEmpty()) {
+        found.add(
+            snag(
+                document,
+                slider,
+                item,
+                "the moving ground has no picture: it shows until the clip plays, and without"
+                    + " one the clip is left out"));
+      } else if (item.values().get(ItemSettings.GROUND_CLIP_2).isEmpty()) {
+        found.add(
+            snag(
+                document,
+                slider,
+                item,
+                "the moving ground has one format; mp4 and webm play everywhere"));
+      }
+    }
+    return found;
+  }
+
+  private static Snag snag(Document document, Piece video, Item item, String message) {
     Band widest = document.bands().lead();
     return new Snag(
         Snag.Rule.CLIP,

@@ -29,6 +29,9 @@ public final class Snags {
     Heights heights = Heights.of(document, piece, pictures, scrollbar, Screen.USUAL_HEIGHT);
     found.addAll(TextSnags.of(document, piece, heights, scrollbar));
     found.addAll(Enlarged.of(document, piece, pictures));
+    if (piece instanceof Piece.Slider slider) {
+      found.addAll(ClipSnags.of(document, slider));
+    }
     if (piece instanceof Piece.Video video) {
       found.addAll(ClipSnags.of(document, video));
       found.addAll(PlayerContrast.snags(document, video));

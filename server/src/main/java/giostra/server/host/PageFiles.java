@@ -19,7 +19,8 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class PageFiles {
   private static final List<String> SCRIPTS =
-      List.of(Shipped.PAGE, "track", "tabs", "accordion", "flip-boxes", "counters", "clips");
+      List.of(
+          Shipped.PAGE, "track", "tabs", "accordion", "flip-boxes", "counters", "clips", "grounds");
 
   private final Map<String, byte[]> byPath = new LinkedHashMap<>();
   private final List<Shipped.Font> fonts = new ArrayList<>();
