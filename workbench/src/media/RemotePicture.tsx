@@ -68,7 +68,8 @@ function AddressForm({ siteId, onClose }: Props) {
             {add.error.message}
           </p>
         )}
-        {seen && <img src={seen} alt="What stands there" className="remote-seen" />}
+        {/* Its room is there before it is: nothing may move away under a press. */}
+        <div className="remote-seen">{seen && <img src={seen} alt="What stands there" />}</div>
         <p id={`${id}-note`} className="faint">
           It stays where it is, and visitors’ browsers ask for it there. Its pixels are unknown: its
           place is kept as 3 to 2, no smaller files are made of it, and whether it is sharp or heavy

@@ -7,13 +7,21 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
+import giostra.core.band.Bands;
+import giostra.core.band.Values;
+import giostra.core.page.ClipSettings;
 import giostra.core.page.Document;
+import giostra.core.page.Item;
+import giostra.core.page.Piece;
+import giostra.core.page.Section;
+import giostra.core.page.Site;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
@@ -157,5 +165,83 @@ class LibraryJourney {
     assertThat(tile(page, "other.png")).containsText("120 × 80");
     button(page, "Delete").click();
     assertThat(page.getByText("Nothing here yet.")).isVisible();
+  }
+
+  @Test
+  void aPictureElsewhereIsTakenInByItsAddress(Api api, Page page) {
+    String site = api.newSite("Library " + System.nanoTime());
+    page.navigate(api.at("/sites/" + site + "/media"));
+    button(page, "By address").click();
+    page.getByLabel("Its address").fill("pictures/lamp.jpg");
+    button(page, "Take it in").click();
+    assertThat(page.locator("dialog [role=alert]"))
+        .containsText("Address of the picture is pictures/lamp.jpg; it must be the https or http");
+    String far = api.falena() + "/thumbs/moths.jpg";
+    page.getByLabel("Its address").fill(far);
+    button(page, "Take it in").click();
+    Locator tile = tile(page, "moths.uri");
+    assertThat(tile).containsText("elsewhere, pixels unknown");
+    tile.click();
+    assertThat(page.locator(".opened")).containsText(far);
+    assertThat(page.locator(".opened")).containsText("its pixels and bytes are unknown");
+    // The same address once more is the same picture.
+    button(page, "By address").click();
+    page.getByLabel("Its address").fill(far);
+    button(page, "Take it in").click();
+    assertThat(page.locator("dialog[open]")).hasCount(0);
+    assertThat(page.locator(".contact-one")).hasCount(1);
+  }
+
+  @Test
+  void anIconSpriteIsCheckedByNameAndTakesThePlaceOfIcons(
+      Api api, Page page, Chromium.Open chromium) {
+    String starter = api.get("/api/icons/starter.svg").text();
+    String odd =
+        starter
+            .replaceFirst("<symbol id=\"pause\"[^>]*>", "<symbol id=\"pause\">")
+            .replaceFirst(
+                "id=\"maximize\" viewBox=\"0 0 24 24\"", "id=\"maximize\" viewBox=\"0 0 48 24\"")
+            .replace("id=\"minimize\"", "id=\"smaller\"");
+    var file = new FilePayload("signs.svg", "image/svg+xml", odd.getBytes(StandardCharsets.UTF_8));
+    String site = api.newSite("Library " + System.nanoTime());
+    String bloom =
+        api.upload(site, "bloom.webm", api.get("/api/media/bloom-webm/file").bytes())
+            .json()
+            .path("id")
+            .asString();
+    page.navigate(api.at("/sites/" + site + "/media"));
+    bring(page, file);
+    tile(page, "signs.svg").click();
+    Locator report = page.locator(".sprite-report");
+    assertThat(report).containsText("Missing: pause, minimize.");
+    assertThat(report).containsText("pause: it has no view box.");
+    assertThat(report).containsText("maximize: its view box “0 0 48 24” is not square");
+    assertThat(report.locator("li")).hasCount(6);
+
+    var item = new Item("one", Values.NONE.with(ClipSettings.CLIP, Values.ALL, bloom));
+    String id =
+        api.newPage(
+            site,
+            new Document(
+                new Site(Bands.INITIAL, Values.NONE),
+                new giostra.core.page.Page(
+                    "page",
+                    Values.NONE,
+                    List.of(
+                        new Section(
+                            "s",
+                            Values.NONE,
+                            List.of(new Piece.Video("film", Values.NONE, List.of(item))))))));
+    Bench bench = Bench.open(page, api, id, "fill", "site");
+    page.getByLabel("Icon sprite: choose").click();
+    bench.pick("signs.svg");
+    bench.saved();
+    bench.publish();
+    Page live = chromium.page(1280, 800);
+    live.navigate(
+        api.at(api.get("/api/pages/" + id + "/releases").json().get(0).path("address").asString()));
+    assertThat(live.locator("#g-i-maximize")).hasAttribute("viewBox", "0 0 48 24");
+    assertThat(live.locator("#g-i-pause")).hasAttribute("viewBox", "0 0 24 24");
+    assertThat(live.locator(".g-start-sign > .g-own")).hasCount(1);
   }
 }

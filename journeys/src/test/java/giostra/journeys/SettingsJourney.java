@@ -10,6 +10,8 @@ import giostra.core.page.Edits;
 import giostra.core.page.Feed;
 import giostra.core.page.Linking;
 import giostra.core.page.NodeType;
+import giostra.core.page.PlayerParts;
+import giostra.core.page.SiteSettings;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.io.IOException;
@@ -60,6 +62,10 @@ class SettingsJourney {
             there.stream()
                 .filter(key -> key.endsWith("." + setting.id()))
                 .forEach(key -> tried.put(key, "ContentJourney")));
+    Stream.of("video", "site")
+        .forEach(node ->
+            PlayerParts.ALL.forEach(each -> tried.put(node + "." + each.id(), "PartsJourney")));
+    tried.put("site." + SiteSettings.ICONS.id(), "LibraryJourney");
     assertThat(tried.keySet()).containsExactlyInAnyOrderElementsOf(there);
     String list =
         Arrays.stream(NodeType.values())
@@ -86,7 +92,8 @@ class SettingsJourney {
       Each setting is changed through the screen and its effect is read off the live page at 1280, 800
       and 390 px: `SettingsJourney` compares it with what was worked out by hand, `DifferenceJourney` with a
       piece that is alike but for it; links to what is kept on the site are put in and followed by
-      `StockJourney`, files that pieces follow by `ContentJourney`. A setting that is missing here or has no case fails; with
+      `StockJourney`, files that pieces follow by `ContentJourney`; the parts of players are held in each
+      of their states by `PartsJourney`, icon sprites put in by `LibraryJourney`. A setting that is missing here or has no case fails; with
       `-Dgiostra.write=true` it writes this list.
 
       | node | setting | journey |

@@ -17,6 +17,7 @@ import giostra.core.page.NodeType;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
+import giostra.core.page.PlayerParts;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
@@ -26,7 +27,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * A page with several pieces of each kind whose settings and fields are drawn at random, each in
@@ -60,7 +63,6 @@ final class Varied {
           Map.entry("contentWidth", new Range(300, 900, false)),
           Map.entry("headsWidth", new Range(90, 200, false)),
           Map.entry("numberSize", new Range(24, 72, false)),
-          Map.entry("startSize", new Range(24, 120, false)),
           Map.entry("leastHeight", new Range(80, 300, false)),
           Map.entry("trackHeight", new Range(240, 600, false)));
 
@@ -71,7 +73,11 @@ final class Varied {
     }
   }
 
-  private static final Set<Setting<?>> FEED = Set.of(Feed.SOURCE, Feed.KEY, Feed.FIELDS);
+  /** What changes no box: what a piece is filled from, and how the parts of players look. */
+  private static final Set<String> SILENT =
+      Stream.concat(Stream.of(Feed.SOURCE, Feed.KEY, Feed.FIELDS), PlayerParts.ALL.stream())
+          .map(Setting::id)
+          .collect(Collectors.toUnmodifiableSet());
 
   private static final String RICH =
       "<p>Paths that are <strong>lit from below</strong> are read by the foot, and the houses are"
@@ -164,8 +170,7 @@ final class Varied {
 
   /** A value drawn of what a setting may be, one time in so many; texts and times are left. */
   private Values vary(Values values, Setting<?> setting, String band, int oneIn) {
-    // What a piece is filled from changes nothing that can be seen.
-    if (FEED.contains(setting) || random.nextInt(oneIn) != 0) {
+    if (SILENT.contains(setting.id()) || random.nextInt(oneIn) != 0) {
       return values;
     }
     Object raw =

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ReducedMotion;
+import giostra.core.band.Length;
 import giostra.core.band.Values;
 import giostra.core.page.ClipSettings;
 import giostra.core.page.ClipSettings.From;
@@ -16,6 +17,7 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
+import giostra.core.page.SectionSettings;
 import giostra.core.page.VideoSettings;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -26,6 +28,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -94,7 +97,7 @@ class VideoJourney {
     page.locator(".g-start").click();
     plays(page);
     assertThat(page.locator(".g-start").isVisible()).isFalse();
-    assertThat(page.locator(".g-play").getAttribute("aria-label")).isEqualTo("Pause");
+    PlaywrightAssertions.assertThat(page.locator(".g-play")).hasAttribute("aria-label", "Pause");
     // The words of the second second.
     page.waitForFunction("() => document.querySelector('video').textTracks[0].activeCues?.length");
     assertThat(video(page, "v.textTracks[0].activeCues[0].text"))
@@ -108,7 +111,8 @@ class VideoJourney {
     assertThat(video(page, "v.playbackRate")).isEqualTo(2);
     page.locator(".g-mute").click();
     assertThat(video(page, "v.muted")).isEqualTo(true);
-    assertThat(page.locator(".g-mute").getAttribute("aria-label")).isEqualTo("Sound on");
+    // The browser tells of it a little later.
+    PlaywrightAssertions.assertThat(page.locator(".g-mute")).hasAttribute("aria-label", "Sound on");
     page.locator(".g-play").click();
     rests(page);
 
@@ -332,5 +336,101 @@ class VideoJourney {
       }
     }
     return sum / (3.0 * (one.getWidth() / 3) * (one.getHeight() / 3));
+  }
+
+  /** Slides with a clip under their words, the second slide without. */
+  private static String slides(Api api) {
+    Values lit =
+        Values.NONE
+            .with(ItemSettings.PICTURE, Values.ALL, "lamp-walk")
+            .with(ItemSettings.GROUND_CLIP, Values.ALL, "lamps")
+            .with(ItemSettings.GROUND_CLIP_2, Values.ALL, "lamps-webm")
+            .with(ItemSettings.HEADING, Values.ALL, "Lamps");
+    Values still = Values.NONE.with(ItemSettings.HEADING, Values.ALL, "Nothing moves");
+    var slider =
+        new Piece.Slider(
+            "slides", Values.NONE, List.of(new Item("lit", lit), new Item("dark", still)));
+    var page =
+        new giostra.core.page.Page(
+            "page",
+            Values.NONE.with(PageSettings.TITLE, Values.ALL, "Slides"),
+            List.of(
+                new Section(
+                    "one",
+                    Values.NONE.with(SectionSettings.SPACE_BELOW, "desktop", Length.px(600)),
+                    List.of(slider))));
+    return api.publish(api.newPage("velluta", new Document(api.document(Api.DEMO).site(), page)));
+  }
+
+  private static final String MOVES = "() => !document.querySelector('.g-moving').paused";
+  private static final String RESTS = "() => document.querySelector('.g-moving').paused";
+
+  /** Source: WCAG 2.2, 2.2.2 "Pause, Stop, Hide": there is a way to pause what moves by itself. */
+  @Test
+  void aMovingGroundPlaysInViewAndCanBePaused(Api api, Page page) {
+    open(page, slides(api));
+    page.waitForFunction(MOVES);
+    page.waitForFunction(
+        "() => getComputedStyle(document.querySelector('.g-moving')).opacity === '1'");
+    assertThat(video(page, "v.muted + ' ' + v.loop + ' ' + v.playsInline + ' ' + v.ariaHidden"))
+        .isEqualTo("true true true true");
+    Locator hold = page.locator(".g-hold");
+    assertThat(hold.getAttribute("aria-label")).isEqualTo("Pause");
+    assertThat(hold.boundingBox().width).isGreaterThanOrEqualTo(44);
+    hold.focus();
+    page.keyboard().press("Enter");
+    page.waitForFunction(RESTS);
+    assertThat(hold.getAttribute("aria-label")).isEqualTo("Play");
+    hold.click();
+    page.waitForFunction(MOVES);
+    // On the next slide it is out of view, and so it is further down the page.
+    page.locator(".g-next").click();
+    page.waitForFunction(RESTS);
+    page.locator(".g-prev").click();
+    page.waitForFunction(MOVES);
+    page.mouse().wheel(0, 1200);
+    page.waitForFunction(RESTS);
+  }
+
+  @Test
+  void aMovingGroundLeavesItsPictureForThoseWhoAskForLess(Api api, Chromium.Open chromium) {
+    String address = slides(api);
+    Page calm =
+        chromium.page(new Browser.NewContextOptions().setReducedMotion(ReducedMotion.REDUCE));
+    open(calm, address);
+    calm.waitForTimeout(600);
+    assertThat(video(calm, "v.paused + ' ' + v.currentTime + ' ' + getComputedStyle(v).display"))
+        .isEqualTo("true 0 none");
+    assertThat(calm.locator(".g-hold").isVisible()).isFalse();
+    Page plain = chromium.page(new Browser.NewContextOptions().setJavaScriptEnabled(false));
+    plain.navigate(address);
+    assertThat(plain.locator(".g-hold").isVisible()).isFalse();
+    assertThat(plain.locator(".g-moving").evaluate("v => getComputedStyle(v).opacity"))
+        .isEqualTo("0");
+    assertThat(plain.locator(".g-shot > img").isVisible()).isTrue();
+  }
+
+  @Test
+  void aPictureElsewhereIsLetInByThePolicyAndItsPlaceIsKept(Api api, Page page) {
+    String far = api.falena() + "/thumbs/moths.jpg";
+    String remote =
+        api.post("/api/sites/velluta/media/address", Map.of("address", far))
+            .json()
+            .path("id")
+            .asString();
+    Values values = hosted(api, "moths").with(ItemSettings.PICTURE, Values.ALL, remote);
+    var asked = new ArrayList<String>();
+    var said = new ArrayList<String>();
+    page.onRequest(request -> asked.add(request.url()));
+    page.onConsoleMessage(message -> said.add(message.text()));
+    open(page, api.publish(page(api, Values.NONE, values)));
+    page.waitForFunction(
+        "() => { const i = document.querySelector('.g-place img'); return i && i.complete }");
+    assertThat(asked).contains(far);
+    assertThat(said).noneMatch(text -> text.contains("Content Security Policy"));
+    assertThat(page.locator(".g-place img").getAttribute("width")).isNull();
+    // Nothing of the place hangs on the picture: 16 to 9 is what is kept for a hosted clip.
+    var box = page.locator(".g-place").boundingBox();
+    assertThat(box.height / box.width).isBetween(0.562, 0.563);
   }
 }

@@ -5,7 +5,7 @@
   const styles = [
     'display', 'visibility', 'color', 'background-color', 'order', 'text-align', 'border-radius',
     'object-position', 'opacity', 'flex-direction', 'justify-content', 'align-items', 'overflow',
-    'touch-action', 'transform', 'transition-duration', 'pointer-events', 'place-items', 'gap', '--g-darken',
+    'touch-action', 'transform', 'transition-duration', 'pointer-events', 'place-items', 'gap', 'translate', '--g-darken',
   ];
   const own = (text) => text.replaceAll(/\b[ab]\d+(?=\b|-)/g, 'X');
   const box = (element) => {

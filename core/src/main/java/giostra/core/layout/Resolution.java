@@ -42,7 +42,8 @@ public final class Resolution {
     voices.add(new Voice(Layer.LOOK, PlayerParts.said(document.site().values(), styled)));
     voices.add(
         new Voice(Layer.INITIAL, PlayerParts.initially(styled, document.bands().lead().id())));
-    return Cascade.resolve(styled.rest(), voices, Set.of(styled.state()), document.bands(), band);
+    return Cascade.resolve(
+        styled.rest(), voices, PlayerParts.with(styled.state()), document.bands(), band);
   }
 
   /** The value alone. */

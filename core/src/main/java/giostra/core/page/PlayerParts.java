@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
@@ -162,6 +163,13 @@ public final class PlayerParts {
   }
 
   /**
+   * The states that hold when a part is in one: what is pressed with a mouse is under it as well.
+   */
+  public static Set<State> with(State state) {
+    return state == State.PRESSED ? Set.of(State.PRESSED, State.HOVER) : Set.of(state);
+  }
+
+  /**
    * What holds where nobody has said anything, by state; at rest it is the setting's initial value.
    *
    * @param band id of the widest band
@@ -206,7 +214,9 @@ public final class PlayerParts {
   @SuppressWarnings("unchecked") // initial() gives values of the property's kind
   private static <T> Styled<T> made(Part part, State state, Property property, Kind<T> kind) {
     T rest = (T) initial(part, State.REST, property);
-    T own = (T) initial(part, state, property);
+    T said = (T) initial(part, state, property);
+    T own =
+        said == null && state == State.PRESSED ? (T) initial(part, State.HOVER, property) : said;
     if (rest == null) {
       throw new IllegalStateException(part + " has no " + property + " at rest");
     }

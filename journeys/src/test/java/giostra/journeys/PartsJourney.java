@@ -1,0 +1,370 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import giostra.core.band.Bands;
+import giostra.core.band.Ground;
+import giostra.core.band.Refused;
+import giostra.core.band.Setting;
+import giostra.core.band.Values;
+import giostra.core.look.State;
+import giostra.core.page.ClipSettings;
+import giostra.core.page.Document;
+import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
+import giostra.core.page.NodeType;
+import giostra.core.page.Piece;
+import giostra.core.page.PlayerParts;
+import giostra.core.page.PlayerParts.Part;
+import giostra.core.page.PlayerParts.Property;
+import giostra.core.page.PlayerParts.Styled;
+import giostra.core.page.Section;
+import giostra.core.page.Site;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/**
+ * The parts of players: each property of each part in each state, typed into the sheet, published,
+ * and read off the live page while the browser holds the part in that state.
+ */
+@ExtendWith({Giostra.class, Chromium.class})
+class PartsJourney {
+  private static Document document() {
+    return document(Map.of());
+  }
+
+  /** Two players that are alike, but for what the first sets for desktops. */
+  private static Document document(Map<String, String> departures) {
+    Values own = Values.NONE;
+    for (var each : departures.entrySet()) {
+      Setting<?> setting = NodeType.VIDEO.setting(each.getKey());
+      own = own.withRaw(setting.id(), "desktop", setting.read(each.getValue()));
+    }
+    Values film = own;
+    Values item =
+        Values.NONE
+            .with(ClipSettings.CLIP, Values.ALL, "bloom")
+            .with(ItemSettings.PICTURE, Values.ALL, "bloom-open")
+            .with(ItemSettings.HEADING, Values.ALL, "A bloom");
+    List<Section> sections =
+        List.of("film", "other").stream()
+            .map(id ->
+                new Section(
+                    "s-" + id,
+                    Values.NONE,
+                    List.of(
+                        new Piece.Video(
+                            id,
+                            id.equals("film") ? film : Values.NONE,
+                            List.of(new Item(id + "-1", item))))))
+            .toList();
+    return new Document(
+        new Site(Bands.INITIAL, Values.NONE),
+        new giostra.core.page.Page("page", Values.NONE, sections));
+  }
+
+  /** What is typed, and what of it the browser has to say. */
+  private record Typed(String value, String variable, String css) {}
+
+  /** A value that no other state or part has. */
+  private static Typed typed(Styled<?> styled, int n) {
+    String hex = "#%02x%02x%02x".formatted(20 + n * 3 % 200, 40 + n * 7 % 200, 60 + n * 11 % 190);
+    int size =
+        switch (styled.part()) {
+          case START_BUTTON -> 60 + n % 40;
+          case BAR -> 60 + n % 30;
+          case BAR_BUTTON -> 26 + n % 20;
+          case TRACK -> 3 + n % 20;
+          case TIME -> 11 + n % 12;
+        };
+    return switch (styled.property()) {
+      case SIZE -> new Typed(size + "px", "--p-size", size + "px");
+      case PADDING -> new Typed("" + (1 + n % 9), "--p-pad", (1 + n % 9) + "px");
+      case CORNERS -> new Typed(1 + n % 19 + "%", "--p-round", 1 + n % 19 + "%");
+      case COLOUR -> new Typed(hex, "--p-ink", hex);
+      case GROUND ->
+          n % 2 == 0
+              ? new Typed(
+                  "linear-gradient(90deg, " + hex + ", #fff)",
+                  "--p-ground",
+                  "linear-gradient(90deg," + hex + " 0%,#ffffff 100%)")
+              : new Typed(hex + "cc", "--p-ground", hex + "cc");
+      case PICTURE -> new Typed("lamp-walk.jpg", "--p-picture", "url(\"media/");
+      case BORDER -> new Typed(1 + n % 7 + "px", "--p-border", 1 + n % 7 + "px");
+      case BORDER_COLOUR -> new Typed(hex, "--p-line", hex);
+      case NUDGE -> new Typed("0." + n % 9 + " -1.3", "--p-nudge", "0." + n % 9 + "px -1.3px");
+    };
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"film", "site"})
+  void everyPropertyInEveryStateIsSetInTheSheetAndShows(String node, Api api, Page page) {
+    String site = api.newSite("Parts " + System.nanoTime());
+    for (String file : List.of("bloom-open.jpg", "lamp-walk.jpg", "bloom.webm")) {
+      String known = file.equals("bloom.webm") ? "bloom-webm" : file.replaceAll("\\..*", "");
+      api.upload(site, file, api.get("/api/media/" + known + "/file").bytes());
+    }
+    String id = api.newPage(site, renamed(api, site));
+    page.route("**/preview/**", Route::abort);
+    Bench bench = Bench.open(page, api, id, "arrange", node);
+    var asked = new LinkedHashMap<String, Typed>();
+    int n = 0;
+    for (Part part : Part.values()) {
+      pressed(page, ".parts > .fill-tabs button", part.label());
+      for (State state : part.states()) {
+        page.locator(".parts-states > div > button").nth(part.states().indexOf(state)).click();
+        for (Styled<?> each : PlayerParts.of(part)) {
+          if (each.state() == state) {
+            Typed value = typed(each, n++);
+            asked.put(each.setting().id(), value);
+            type(bench, node, each, value);
+          }
+        }
+      }
+    }
+    bench.saved();
+    assertThat(asked).hasSameSizeAs(PlayerParts.ALL);
+    bench.publish();
+    page.unroute("**/preview/**");
+    String release =
+        api.get("/api/pages/" + id + "/releases").json().get(0).path("address").asString();
+    page.navigate(api.at(release));
+    page.waitForSelector("[data-piece=other][data-live]");
+    // The look of the site is worn by all of its players, a departure by one.
+    page.locator("#g-" + (node.equals("site") ? "other" : "film") + " .g-start")
+        .scrollIntoViewIfNeeded();
+    var wrong = new ArrayList<String>();
+    for (Part part : Part.values()) {
+      for (State state : part.states()) {
+        check(page, node.equals("site") ? "other" : "film", part, state, asked, wrong);
+      }
+    }
+    assertThat(wrong).isEmpty();
+    if (!node.equals("site")) {
+      assertThat(variable(page, "#g-other .g-time", "--p-size")).isEqualTo("14px");
+    }
+  }
+
+  /** Media of a new site may have other ids. */
+  private static Document renamed(Api api, String site) {
+    var ids = new LinkedHashMap<String, String>();
+    for (var each : api.get("/api/sites/" + site + "/media").json()) {
+      String name = each.path("name").asString();
+      ids.put(name.replaceAll("\\..*", ""), each.path("id").asString());
+    }
+    return giostra.core.page.Renamed.of(document(), ids);
+  }
+
+  private static void pressed(Page page, String buttons, String name) {
+    page.locator(buttons)
+        .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + name)))
+        .first()
+        .click();
+  }
+
+  private static void type(Bench bench, String node, Styled<?> each, Typed value) {
+    if (each.property() == Property.PICTURE) {
+      bench.cell(node, each.setting().id(), "desktop").click();
+      bench.pick(value.value());
+    } else {
+      bench.set(node, each.setting().id(), "desktop", value.value());
+    }
+  }
+
+  private static String selector(String id, Part part) {
+    return "#g-"
+        + id
+        + switch (part) {
+          case START_BUTTON -> " .g-start-sign";
+          case BAR -> " .g-controls";
+          case BAR_BUTTON -> " .g-mute";
+          case TRACK -> " .g-scrub > input";
+          case TIME -> " .g-time";
+        };
+  }
+
+  private static String variable(Page page, String selector, String name) {
+    return String.valueOf(
+        page.evaluate(
+            "([s, n]) => getComputedStyle(document.querySelector(s)).getPropertyValue(n).trim()",
+            List.of(selector, name)));
+  }
+
+  /** Brings a part into a state as a visitor does, and reads what the browser then has. */
+  private static void check(
+      Page page, String id, Part part, State state, Map<String, Typed> asked, List<String> wrong) {
+    String selector = selector(id, part);
+    if (part != Part.START_BUTTON && page.locator("#g-" + id + " .g-controls").isHidden()) {
+      page.locator("#g-" + id + " .g-start").click();
+      page.waitForFunction("s => !document.querySelector(s).paused", "#g-" + id + " video");
+      page.evaluate("s => document.querySelector(s).pause()", "#g-" + id + " video");
+    }
+    Locator held = page.locator(part == Part.START_BUTTON ? "#g-" + id + " .g-start" : selector);
+    page.mouse().move(2, 2);
+    page.evaluate("document.activeElement?.blur()");
+    switch (state) {
+      case REST, DISABLED -> {}
+      case HOVER -> held.hover();
+      case PRESSED -> {
+        held.hover();
+        page.mouse().down();
+      }
+      case FOCUS -> {
+        page.keyboard().press("Tab");
+        held.focus();
+      }
+      case CURRENT -> {
+        held.click();
+        page.mouse().move(2, 2);
+        page.evaluate("document.activeElement?.blur()");
+        PlaywrightAssertions.assertThat(held).hasAttribute("data-pressed", "");
+      }
+    }
+    for (Styled<?> each : PlayerParts.of(part)) {
+      if (each.state() == state) {
+        Typed typed = Objects.requireNonNull(asked.get(each.setting().id()));
+        String found = normal(variable(page, selector, typed.variable()));
+        if (!found.startsWith(normal(typed.css()))) {
+          wrong.add(each.setting().id() + ": " + found + ", not " + typed.css());
+        }
+      }
+    }
+    if (state == State.PRESSED) {
+      // Let go elsewhere: what is pressed does nothing.
+      page.mouse().move(2, 2);
+      page.mouse().up();
+    }
+    if (state == State.CURRENT) {
+      held.click();
+    }
+  }
+
+  /** What the variables do: boxes, colours and lines as the browser computes them. */
+  @Test
+  void partsAreDrawnAsTheirPropertiesSay(Api api, Page page) {
+    String id =
+        api.newPage(
+            "velluta",
+            document(
+                Map.ofEntries(
+                    Map.entry("startButtonSize", "90px"),
+                    Map.entry("startButtonPadding", "15px"),
+                    Map.entry("startButtonCorners", "12px"),
+                    Map.entry("startButtonBorder", "5px"),
+                    Map.entry("startButtonBorderColour", "#112233"),
+                    Map.entry("startButtonColour", "#445566"),
+                    Map.entry("startButtonNudge", "2.5 -0.4"),
+                    Map.entry("startButtonGround", "#778899"),
+                    Map.entry("barSize", "80px"),
+                    Map.entry("barButtonSize", "50px"),
+                    Map.entry("timeSize", "20px"),
+                    Map.entry("timeColour", "#abcdef"))));
+    page.navigate(api.publish(id));
+    page.waitForSelector("[data-piece=film][data-live]");
+    Locator sign = page.locator("#g-film .g-start-sign");
+    assertThat(sign.boundingBox().width).isEqualTo(90);
+    assertThat(
+            sign.evaluate(
+                "e => { const s = getComputedStyle(e), i = e.firstElementChild; return [s.borderTopWidth, s.borderTopColor, s.borderRadius, s.color, s.backgroundColor, getComputedStyle(i).translate, i.getBoundingClientRect().width].join() }"))
+        .isEqualTo("5px,rgb(17, 34, 51),12px,rgb(68, 85, 102),rgb(119, 136, 153),2.5px -0.4px,50");
+    page.locator("#g-film .g-start").click();
+    page.waitForSelector("#g-film .g-controls:not([hidden])");
+    assertThat(page.locator("#g-film .g-controls").boundingBox().height).isEqualTo(80);
+    assertThat(page.locator("#g-film .g-play").boundingBox().width).isEqualTo(50);
+    assertThat(
+            page.locator("#g-film .g-time")
+                .evaluate("e => getComputedStyle(e).fontSize + getComputedStyle(e).color"))
+        .isEqualTo("20pxrgb(171, 205, 239)");
+    // Phones have the lead value too; the other piece keeps what it has initially.
+    assertThat(variable(page, "#g-other .g-start-sign", "--p-size")).isEqualTo("76px");
+    page.setViewportSize(390, 800);
+    assertThat(variable(page, "#g-film .g-start-sign", "--p-size")).isEqualTo("90px");
+  }
+
+  /** The fixed sheet and the catalogue name the same initial values. */
+  @Test
+  void theSheetHasTheInitialValuesOfTheCatalogue(Api api, Page page) {
+    page.navigate(api.publish(api.newPage("velluta", document())));
+    page.waitForSelector("[data-piece=film][data-live]");
+    var asked = new LinkedHashMap<String, Typed>();
+    for (Styled<?> each :
+        List.copyOf(PlayerParts.ALL).stream().map(s -> PlayerParts.of(s).orElseThrow()).toList()) {
+      String variable = typed(each, 0).variable();
+      asked.put(each.setting().id(), new Typed("", variable, initial(each)));
+    }
+    var wrong = new ArrayList<String>();
+    for (Part part : Part.values()) {
+      for (State state : part.states()) {
+        check(page, "film", part, state, asked, wrong);
+      }
+    }
+    assertThat(wrong).isEmpty();
+  }
+
+  private static <T> String initial(Styled<T> styled) {
+    String css = String.valueOf(styled.setting().write(styled.setting().initial()));
+    return css.isEmpty() ? "none" : css;
+  }
+
+  /** One way of writing for what can be written in several. */
+  private static String normal(String css) {
+    if (css.equals("0")) {
+      return "0px";
+    }
+    try {
+      return Ground.parse(css).css();
+    } catch (Refused e) {
+      return css;
+    }
+  }
+
+  @Test
+  void aDepartureIsGivenToAllPlayersAndUndone(Api api, Page page) {
+    String id = api.newPage(document());
+    Bench bench = Bench.open(page, api, id, "arrange", "film");
+    pressed(page, ".parts > .fill-tabs button", "Start button");
+    PlaywrightAssertions.assertThat(page.locator(".parts-look")).containsText("wears the look");
+    Locator cell = bench.cell("film", "startButtonGround", "desktop");
+    cell.locator(".swatch-button").click();
+    Locator dialog = page.locator("dialog[open]");
+    dialog.getByText("Gradient").click();
+    dialog.getByLabel("Colour 1", new Locator.GetByLabelOptions().setExact(true)).fill("#aa3311");
+    dialog.getByText("Set", new Locator.GetByTextOptions().setExact(true)).click();
+    bench.saved();
+    PlaywrightAssertions.assertThat(cell)
+        .containsText("linear-gradient(180deg,#aa3311d1 0%,#11201d00 100%)");
+    PlaywrightAssertions.assertThat(cell.locator(".origin-here")).isVisible();
+    bench.button("Give them to all players").click();
+    bench.saved();
+    PlaywrightAssertions.assertThat(cell.locator(".origin-look")).isVisible();
+    Document shared = api.document(id);
+    assertThat(shared.site().values().set()).containsOnlyKeys("startButtonGround");
+    assertThat(shared.node("film").values()).isEqualTo(Values.NONE);
+    // What is no colour is refused beside the cell, and stays as it was typed.
+    bench.set("film", "startButtonColour", "desktop", "reddish");
+    bench.cell("film", "startButtonColour", "desktop").focus();
+    PlaywrightAssertions.assertThat(page.locator(".foot"))
+        .containsText("Start button, colour is reddish; it must be a colour such as #1c2b27");
+    page.keyboard().press("Escape");
+    bench.button("Undo").click();
+    bench.saved();
+    assertThat(api.document(id).node("film").values()).isNotEqualTo(Values.NONE);
+    bench.button("Wear the look again").click();
+    bench.saved();
+    assertThat(api.document(id).node("film").values()).isEqualTo(Values.NONE);
+  }
+}
