@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.io.ByteArrayInputStream;
@@ -87,6 +88,10 @@ class AccessJourney {
     page.locator(".contact-one").nth(3).click();
     page.waitForSelector(".opened");
     assertThat(found(page)).as("the library").isEmpty();
+    page.getByText("By address").click();
+    page.waitForSelector(".remote-seen");
+    assertThat(found(page)).as("a picture elsewhere").isEmpty();
+    page.keyboard().press("Escape");
     Bench bench = Bench.open(page, api, Api.DEMO, "fill", "film-bloom");
     bench.button("This item: A moonflower opens").click();
     assertThat(found(page, "iframe")).as("a clip").isEmpty();
@@ -104,6 +109,25 @@ class AccessJourney {
     assertThat(found(page, "iframe")).as("the mapping").isEmpty();
     bench.button("Put the file aside").click();
     page.waitForSelector(".content-drop");
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"paper", "lamp"})
+  void axeFindsNothingWherePartsOfPlayersAreArranged(
+      String theme, Api api, Chromium.Open chromium) {
+    Page page = chromium.page(1280, 800);
+    page.addInitScript("localStorage.setItem('giostra.theme', '" + theme + "')");
+    Bench bench = Bench.open(page, api, Api.DEMO, "arrange", "films");
+    page.locator(".parts > .fill-tabs button").nth(2).click();
+    assertThat(found(page, "iframe")).as("the bar").isEmpty();
+    // The keyboard comes to the colours, too.
+    bench.cell("films", "barGround", "desktop").focus();
+    page.keyboard().press("Space");
+    page.waitForSelector(".paint-shown");
+    assertThat(found(page, "iframe")).as("a gradient").isEmpty();
+    page.keyboard().press("Escape");
+    page.waitForSelector(
+        ".paint-shown", new Page.WaitForSelectorOptions().setState(WaitForSelectorState.DETACHED));
   }
 
   /** All kinds, nested, in both writing directions and in each form of the bands. */

@@ -22,6 +22,7 @@ import giostra.core.page.PlayerParts;
 import giostra.core.page.PlayerParts.Part;
 import giostra.core.page.PlayerParts.Property;
 import giostra.core.page.PlayerParts.Styled;
+import giostra.core.page.Renamed;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
 import giostra.server.testing.Api;
@@ -113,12 +114,7 @@ class PartsJourney {
   @ParameterizedTest
   @ValueSource(strings = {"film", "site"})
   void everyPropertyInEveryStateIsSetInTheSheetAndShows(String node, Api api, Page page) {
-    String site = api.newSite("Parts " + System.nanoTime());
-    for (String file : List.of("bloom-open.jpg", "lamp-walk.jpg", "bloom.webm")) {
-      String known = file.equals("bloom.webm") ? "bloom-webm" : file.replaceAll("\\..*", "");
-      api.upload(site, file, api.get("/api/media/" + known + "/file").bytes());
-    }
-    String id = api.newPage(site, renamed(api, site));
+    String id = page(api, Map.of());
     page.route("**/preview/**", Route::abort);
     Bench bench = Bench.open(page, api, id, "arrange", node);
     var asked = new LinkedHashMap<String, Typed>();
@@ -159,14 +155,20 @@ class PartsJourney {
     }
   }
 
-  /** Media of a new site may have other ids. */
-  private static Document renamed(Api api, String site) {
+  /** A page on a site of its own, whose players wear what is there initially. */
+  private static String page(Api api, Map<String, String> departures) {
+    String site = api.newSite("Parts " + System.nanoTime());
+    for (String file : List.of("bloom-open.jpg", "lamp-walk.jpg", "bloom.webm")) {
+      String known = file.equals("bloom.webm") ? "bloom-webm" : file.replaceAll("\\..*", "");
+      api.upload(site, file, api.get("/api/media/" + known + "/file").bytes());
+    }
     var ids = new LinkedHashMap<String, String>();
     for (var each : api.get("/api/sites/" + site + "/media").json()) {
       String name = each.path("name").asString();
       ids.put(name.replaceAll("\\..*", ""), each.path("id").asString());
     }
-    return giostra.core.page.Renamed.of(document(), ids);
+    // Media of a new site may have other ids.
+    return api.newPage(site, Renamed.of(document(departures), ids));
   }
 
   private static void pressed(Page page, String buttons, String name) {
@@ -257,22 +259,21 @@ class PartsJourney {
   @Test
   void partsAreDrawnAsTheirPropertiesSay(Api api, Page page) {
     String id =
-        api.newPage(
-            "velluta",
-            document(
-                Map.ofEntries(
-                    Map.entry("startButtonSize", "90px"),
-                    Map.entry("startButtonPadding", "15px"),
-                    Map.entry("startButtonCorners", "12px"),
-                    Map.entry("startButtonBorder", "5px"),
-                    Map.entry("startButtonBorderColour", "#112233"),
-                    Map.entry("startButtonColour", "#445566"),
-                    Map.entry("startButtonNudge", "2.5 -0.4"),
-                    Map.entry("startButtonGround", "#778899"),
-                    Map.entry("barSize", "80px"),
-                    Map.entry("barButtonSize", "50px"),
-                    Map.entry("timeSize", "20px"),
-                    Map.entry("timeColour", "#abcdef"))));
+        page(
+            api,
+            Map.ofEntries(
+                Map.entry("startButtonSize", "90px"),
+                Map.entry("startButtonPadding", "15px"),
+                Map.entry("startButtonCorners", "12px"),
+                Map.entry("startButtonBorder", "5px"),
+                Map.entry("startButtonBorderColour", "#112233"),
+                Map.entry("startButtonColour", "#445566"),
+                Map.entry("startButtonNudge", "2.5 -0.4"),
+                Map.entry("startButtonGround", "#778899"),
+                Map.entry("barSize", "80px"),
+                Map.entry("barButtonSize", "50px"),
+                Map.entry("timeSize", "20px"),
+                Map.entry("timeColour", "#abcdef")));
     page.navigate(api.publish(id));
     page.waitForSelector("[data-piece=film][data-live]");
     Locator sign = page.locator("#g-film .g-start-sign");
@@ -298,7 +299,7 @@ class PartsJourney {
   /** The fixed sheet and the catalogue name the same initial values. */
   @Test
   void theSheetHasTheInitialValuesOfTheCatalogue(Api api, Page page) {
-    page.navigate(api.publish(api.newPage("velluta", document())));
+    page.navigate(api.publish(page(api, Map.of())));
     page.waitForSelector("[data-piece=film][data-live]");
     var asked = new LinkedHashMap<String, Typed>();
     for (Styled<?> each :

@@ -16,8 +16,6 @@ import java.util.Set;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.springframework.stereotype.Service;
-import tools.jackson.core.JacksonException;
-import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Share addresses, and what their hosts say of them. Source: oEmbed 1.0. */
@@ -71,15 +69,16 @@ class EmbedService {
       return known(share, "", "", 0, 0, false, share.host().name() + " says nothing of its clips.");
     }
     try {
-      JsonNode answer = ask(share);
+      HostAnswer answer = ask(share);
       return known(
           share,
-          text(answer, "title"),
-          text(answer, "author_name"),
-          answer.path("width").asInt(0),
-          answer.path("height").asInt(0),
-          !text(answer, "thumbnail_url").isEmpty(),
-          share.host().name() + " knows this clip.");
+          answer.title(),
+          answer.author(),
+          answer.width(),
+          answer.height(),
+          !answer.picture().isEmpty(),
+          share.host().name()
+              + (answer.type().equals("rich") ? " has this to show." : " knows this clip."));
     } catch (Trouble e) {
       return known(share, "", "", 0, 0, false, share.host().name() + ": " + e.getMessage());
     }
@@ -132,51 +131,64 @@ class EmbedService {
         ClipHost.find(hosts, address)
             .orElseThrow(() -> new Refused("Address", address, "one of a host that is set up"));
     try {
-      JsonNode answer = ask(share);
-      String picture = text(answer, "thumbnail_url");
-      HostClient.Reply reply = client.get(picture, origins(share), MOST_PICTURE);
+      HostAnswer answer = ask(share);
+      HostClient.Reply reply = client.get(answer.picture(), origins(share), MOST_PICTURE);
       if (reply.status() != 200) {
         throw new Trouble("It answers " + reply.status() + " when asked for its picture.");
       }
       String name = share.host().name().toLowerCase(Locale.ROOT) + "-" + share.id() + ".jpg";
-      String title = text(answer, "title");
-      return media.add(siteId, name, title, reply.bytes());
+      return media.add(siteId, name, answer.title(), reply.bytes());
     } catch (Trouble e) {
       throw new Refused(
           "The picture of " + share.host().name(), "not to be had: " + e.getMessage(), "there");
     }
   }
 
-  private JsonNode ask(ClipHost.Share share) throws Trouble {
+  /** Asks for JSON; a host that has none is asked for XML. Source: oEmbed, 2.3.5, "501". */
+  private HostAnswer ask(ClipHost.Share share) throws Trouble {
+    HostClient.Reply reply = ask(share, "json");
+    return reply.status() == 501
+        ? checked(HostAnswer.ofXml(well(ask(share, "xml"))), share)
+        : checked(HostAnswer.ofJson(json, well(reply)), share);
+  }
+
+  private HostClient.Reply ask(ClipHost.Share share, String format) throws Trouble {
     String address =
         share.host().oembed()
             + (share.host().oembed().contains("?") ? "&" : "?")
-            + "format=json&url="
+            + "format="
+            + format
+            + "&url="
             + URLEncoder.encode(share.page(), StandardCharsets.UTF_8);
-    HostClient.Reply reply = client.get(address, origins(share), MOST_ANSWER);
-    switch (reply.status()) {
-      case 200 -> {}
+    return client.get(address, origins(share), MOST_ANSWER);
+  }
+
+  private static byte[] well(HostClient.Reply reply) throws Trouble {
+    return switch (reply.status()) {
+      case 200 -> reply.bytes();
       case 401, 403 -> throw new Trouble("This clip is private.");
       case 404 -> throw new Trouble("It has no such clip.");
       default -> throw new Trouble("It answers " + reply.status() + ".");
-    }
-    try {
-      return checked(json.readTree(reply.bytes()), share);
-    } catch (JacksonException e) {
-      throw new Trouble("Its answer is no JSON.");
-    }
+    };
   }
 
   /** Source: oEmbed, 2.3.4 "Response parameters"; that the player is its own is our condition. */
-  private static JsonNode checked(JsonNode answer, ClipHost.Share share) throws Trouble {
-    String type = text(answer, "type");
-    if (!text(answer, "version").equals("1.0")) {
+  private static HostAnswer checked(HostAnswer answer, ClipHost.Share share) throws Trouble {
+    if (!answer.version().equals("1.0")) {
       throw new Trouble("Its answer is not oEmbed 1.0.");
     }
-    if (!type.equals("video") && !type.equals("rich")) {
-      throw new Trouble("It says that this is of the type “" + type + "”, not a video.");
+    switch (answer.type()) {
+      case "video", "rich" -> {}
+      case "photo" ->
+          throw new Trouble(
+              "It says that this is a picture; take it into the library by its address, "
+                  + answer.file());
+      case "link" -> throw new Trouble("It says that this is a page to link to, and no more.");
+      default ->
+          throw new Trouble(
+              "It says that this is of the type “" + answer.type() + "”, not a video.");
     }
-    Element body = Jsoup.parseBodyFragment(text(answer, "html")).body();
+    Element body = Jsoup.parseBodyFragment(answer.html()).body();
     if (!body.select("script, object, embed, [onload], [onerror], [onclick]").isEmpty()) {
       throw new Trouble("What it says of its player has a script in it; it is not used.");
     }
@@ -185,11 +197,6 @@ class EmbedService {
       throw new Trouble("Its player is not in its own place; it is not used.");
     }
     return answer;
-  }
-
-  private static String text(JsonNode answer, String field) {
-    String text = answer.path(field).asString("");
-    return text.length() > 500 ? text.substring(0, 500) : text;
   }
 
   private static Set<String> origins(ClipHost.Share share) {

@@ -184,7 +184,7 @@ class Falena implements DisposableBean {
     } else if (id.equals("private")) {
       to.say(401, "text/plain;charset=utf-8", "This clip is private.");
     } else if (mischief(id).isPresent()) {
-      misbehave(to, mischief(id).get());
+      misbehave(to, mischief(id).get(), format);
     } else if (Clip.find(id).isEmpty()) {
       to.say(404, "text/plain;charset=utf-8", "Falena has no such clip.");
     } else {
@@ -216,7 +216,7 @@ class Falena implements DisposableBean {
         .findFirst();
   }
 
-  private void misbehave(Answer to, Mischief how) throws IOException {
+  private void misbehave(Answer to, Mischief how, String format) throws IOException {
     Clip clip = new Clip(word(how), "Trouble", "Nobody", 6);
     OEmbed reply = new OEmbed(origin, clip, Integer.MAX_VALUE, Integer.MAX_VALUE);
     String json = "application/json;charset=utf-8";
@@ -238,6 +238,32 @@ class Falena implements DisposableBean {
           to.say(
               200, json, reply.json().replace(origin + "/embed", "http://elsewhere.example/embed"));
       case ASTRAY -> to.say(200, json, reply.json());
+      case BLOATED -> {
+        if (format.equals("json")) {
+          to.say(501, "text/plain", "Falena knows XML only.");
+        } else {
+          to.say(
+              200,
+              "text/xml;charset=utf-8",
+              reply
+                  .xml()
+                  .replace(
+                      "<oembed>",
+                      "<!DOCTYPE oembed [<!ENTITY a \"aaaaaaaa\"><!ENTITY b \"&a;&a;&a;&a;\">]><oembed>")
+                  .replace("<title>Trouble", "<title>Trouble &b;&b;"));
+        }
+      }
+      case STILL ->
+          to.say(
+              200,
+              json,
+              reply
+                  .json()
+                  .replace(
+                      "\"type\":\"video\"",
+                      "\"type\":\"photo\",\"url\":\"" + origin + "/thumbs/moths.jpg\""));
+      case SCENE ->
+          to.say(200, json, reply.json().replace("\"type\":\"video\"", "\"type\":\"rich\""));
       case ENDLESS -> {
         to.header("Content-Type", json);
         to.exchange.sendResponseHeaders(200, 0);

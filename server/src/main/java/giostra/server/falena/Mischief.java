@@ -14,6 +14,12 @@ enum Mischief {
   ELSEWHERE,
   /** Sends whoever asks for its picture to another place on the same machine. */
   ASTRAY,
+  /** Knows XML only, which is no mischief; with entities that would grow without end. */
+  BLOATED,
+  /** Has something that is no clip. */
+  STILL,
+  /** Has something that is neither clip nor picture, to be used where it stands. */
+  SCENE,
   /** Answers without end. */
   ENDLESS
 }

@@ -131,12 +131,32 @@ class EmbedApiTest {
         "private ~ This clip is private.",
         "slow ~ It did not answer within 4 seconds.",
         "endless ~ It answers with more than 256 kB.",
+        "still ~ It says that this is a picture; take it into the library by its address",
       })
   void whatHostsDoWrongIsWithstoodAndSaid(String clip, String said, Api api) {
     JsonNode reply = look(api, watch(api, clip.strip()));
     assertThat(reply.path("known").asBoolean()).isTrue();
     assertThat(reply.path("title").asString()).isEmpty();
     assertThat(reply.path("said").asString()).contains(said.strip());
+  }
+
+  /** 2.3.5: a host answers 501 for a format that it does not have; then it has the other. */
+  @Test
+  void aHostThatHasXmlOnlyIsReadAllTheSame(Api api) {
+    JsonNode reply = look(api, watch(api, "bloated"));
+    assertThat(reply.path("said").asString()).isEqualTo("Falena knows this clip.");
+    // Entities of its own are not unfolded.
+    assertThat(reply.path("title").asString()).startsWith("Trouble").doesNotContain("aaaa");
+    assertThat(reply.path("width").asInt()).isEqualTo(640);
+    assertThat(reply.path("picture").asBoolean()).isTrue();
+  }
+
+  /** 2.3.4.4: the rich type, HTML content that has no other type. */
+  @Test
+  void whatIsRichIsTakenLikeAClip(Api api) {
+    JsonNode reply = look(api, watch(api, "scene"));
+    assertThat(reply.path("said").asString()).isEqualTo("Falena has this to show.");
+    assertThat(reply.path("width").asInt()).isEqualTo(640);
   }
 
   @Test
