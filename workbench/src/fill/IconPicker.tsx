@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useId, useState } from 'react';
+import { type ReactNode, useId, useState } from 'react';
 import { api, ask } from '../api/client';
 import { useBench } from '../bench/context';
 import { siteNode, text } from '../bench/document';
@@ -74,6 +74,32 @@ function Drawn({ draw, name }: { readonly draw: string; readonly name: string })
   );
 }
 
+interface OfferedProps {
+  readonly name: string;
+  /** The icon that is there now. */
+  readonly value: string;
+  onTake(name: string): void;
+  readonly children: ReactNode;
+}
+
+/** An icon to take. */
+function Offered({ name, value, onTake, children }: OfferedProps) {
+  return (
+    <li>
+      <button
+        type="button"
+        className="icon-one"
+        aria-pressed={name === value}
+        title={name}
+        onClick={() => onTake(name)}
+      >
+        {children}
+        <span className="truncate">{name}</span>
+      </button>
+    </li>
+  );
+}
+
 interface PickerProps {
   readonly value: string;
   readonly label: string;
@@ -145,18 +171,9 @@ function Icons({ value, onPick }: { readonly value: string; onPick(value: string
               <h3 className="faint">Of the site</h3>
               <ul className="icon-grid">
                 {mine.map((symbol) => (
-                  <li key={symbol.name}>
-                    <button
-                      type="button"
-                      className="icon-one"
-                      aria-pressed={symbol.name === value}
-                      title={symbol.name}
-                      onClick={() => take(symbol.name)}
-                    >
-                      <Drawing symbol={symbol} />
-                      <span className="truncate">{symbol.name}</span>
-                    </button>
-                  </li>
+                  <Offered key={symbol.name} name={symbol.name} value={value} onTake={take}>
+                    <Drawing symbol={symbol} />
+                  </Offered>
                 ))}
               </ul>
             </>
@@ -168,18 +185,9 @@ function Icons({ value, onPick }: { readonly value: string; onPick(value: string
           </p>
           <ul className="icon-grid">
             {icons.map((icon) => (
-              <li key={icon.name}>
-                <button
-                  type="button"
-                  className="icon-one"
-                  aria-pressed={icon.name === value}
-                  title={icon.name}
-                  onClick={() => take(icon.name)}
-                >
-                  <Drawn draw={icon.draw} name={icon.name} />
-                  <span className="truncate">{icon.name}</span>
-                </button>
-              </li>
+              <Offered key={icon.name} name={icon.name} value={value} onTake={take}>
+                <Drawn draw={icon.draw} name={icon.name} />
+              </Offered>
             ))}
           </ul>
           <div className="flex justify-end gap-2">

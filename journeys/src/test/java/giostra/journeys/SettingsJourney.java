@@ -18,7 +18,9 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -35,6 +37,9 @@ import org.junit.jupiter.params.provider.MethodSource;
 class SettingsJourney {
   private static final Path LIST =
       Path.of(System.getProperty("giostra.root"), "docs", "settings.md");
+
+  /** Live pages by what is on them. */
+  private static final Map<Document, String> BEFORE = new HashMap<>();
 
   static Stream<SettingCase> everyCase() {
     return SettingCase.all().stream();
@@ -107,7 +112,11 @@ class SettingsJourney {
     // What is set on a site holds on all its pages, so there it gets one of its own.
     String id =
         each.type() == NodeType.SITE ? api.newPage(subject) : api.newPage("velluta", subject);
-    List<String> before = each.benchOnly() ? List.of() : probed(api.publish(id), each, chromium);
+    // Pages that are alike are published once to see how they were before.
+    List<String> before =
+        each.benchOnly()
+            ? List.of()
+            : probed(BEFORE.computeIfAbsent(subject, _ -> api.publish(id)), each, chromium);
     Page page = chromium.kept("bench");
     Bench bench = Bench.open(page, api, id, each.byBand() ? "arrange" : "fill", each.node());
     if (each.type() == NodeType.ITEM) {

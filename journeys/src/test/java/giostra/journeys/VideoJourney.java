@@ -242,6 +242,38 @@ class VideoJourney {
     assertThat(((Number) video(page, "v.currentTime")).doubleValue()).isBetween(2.9, 3.5);
   }
 
+  /** Source: oEmbed, 2.3.4.4 "The rich type": whatever a host has to show, in an answer. */
+  @Test
+  void anAnswerHoldsWhatAHostHasToShow(Api api, Page page) {
+    var plan =
+        new Piece.Video("plan", Values.NONE, List.of(new Item("plan-1", hosted(api, "scene"))));
+    var answer =
+        new Item(
+            "where",
+            Values.NONE.with(ItemSettings.HEADING, Values.ALL, "Where is the water hall?"),
+            List.of(plan));
+    var questions = new Piece.Accordion("questions", Values.NONE, List.of(answer));
+    var asked = new ArrayList<String>();
+    page.onRequest(request -> asked.add(request.url()));
+    open(
+        page,
+        api.publish(
+            api.newPage(
+                "velluta",
+                new Document(
+                    api.document(Api.DEMO).site(),
+                    new giostra.core.page.Page(
+                        "page",
+                        Values.NONE,
+                        List.of(new Section("one", Values.NONE, List.of(questions))))))));
+    page.locator("summary").click();
+    page.locator("a.g-start").waitFor();
+    assertThat(asked).noneMatch(url -> url.startsWith(api.falena()));
+    page.locator("a.g-start").press("Enter");
+    page.frameLocator("iframe").getByText("Water hall").click();
+    assertThat(asked).contains(api.falena() + "/embed/scene?autoplay=1");
+  }
+
   @Test
   void withoutScriptTheBrowserHasTheControlsAndTheHostALink(Api api, Chromium.Open chromium) {
     Page page =
@@ -343,8 +375,8 @@ class VideoJourney {
     Values lit =
         Values.NONE
             .with(ItemSettings.PICTURE, Values.ALL, "lamp-walk")
-            .with(ItemSettings.GROUND_CLIP, Values.ALL, "lamps")
-            .with(ItemSettings.GROUND_CLIP_2, Values.ALL, "lamps-webm")
+            .with(ItemSettings.GROUND_CLIP, Values.ALL, "rain")
+            .with(ItemSettings.GROUND_CLIP_2, Values.ALL, "rain-webm")
             .with(ItemSettings.HEADING, Values.ALL, "Lamps");
     Values still = Values.NONE.with(ItemSettings.HEADING, Values.ALL, "Nothing moves");
     var slider =

@@ -291,15 +291,30 @@ public sealed interface Kind<T> {
     }
   }
 
-  /** Shares of columns, such as {@code 2:1}, or {@code stack} for one under the other. */
-  record Ratio() implements Kind<Shares> {
+  /** What a parser of its own reads; what it refuses is refused with what is allowed. */
+  sealed interface Parsed<T> extends Kind<T> {
+    /**
+     * The value that a text stands for.
+     *
+     * @throws Refused when it is none
+     */
+    T parse(String text);
+
     @Override
-    public Shares read(String what, Object raw) {
+    default T read(String what, Object raw) {
       try {
-        return Shares.parse(raw.toString());
+        return parse(raw.toString());
       } catch (Refused e) {
         throw new Refused(what, raw.toString(), allowed());
       }
+    }
+  }
+
+  /** Shares of columns, such as {@code 2:1}, or {@code stack} for one under the other. */
+  record Ratio() implements Parsed<Shares> {
+    @Override
+    public Shares parse(String text) {
+      return Shares.parse(text);
     }
 
     @Override
@@ -440,14 +455,10 @@ public sealed interface Kind<T> {
   }
 
   /** A point of a picture, as two percentages from its left and top edge. */
-  record Point() implements Kind<Focus> {
+  record Point() implements Parsed<Focus> {
     @Override
-    public Focus read(String what, Object raw) {
-      try {
-        return Focus.parse(raw.toString());
-      } catch (Refused e) {
-        throw new Refused(what, raw.toString(), allowed());
-      }
+    public Focus parse(String text) {
+      return Focus.parse(text);
     }
 
     @Override
@@ -462,14 +473,10 @@ public sealed interface Kind<T> {
   }
 
   /** A colour. */
-  record Paint() implements Kind<Colour> {
+  record Paint() implements Parsed<Colour> {
     @Override
-    public Colour read(String what, Object raw) {
-      try {
-        return Colour.parse(raw.toString());
-      } catch (Refused e) {
-        throw new Refused(what, raw.toString(), allowed());
-      }
+    public Colour parse(String text) {
+      return Colour.parse(text);
     }
 
     @Override
@@ -484,14 +491,10 @@ public sealed interface Kind<T> {
   }
 
   /** A colour or a gradient: see {@link Ground}. */
-  record Under() implements Kind<Ground> {
+  record Under() implements Parsed<Ground> {
     @Override
-    public Ground read(String what, Object raw) {
-      try {
-        return Ground.parse(raw.toString());
-      } catch (Refused e) {
-        throw new Refused(what, raw.toString(), allowed());
-      }
+    public Ground parse(String text) {
+      return Ground.parse(text);
     }
 
     @Override
@@ -506,14 +509,10 @@ public sealed interface Kind<T> {
   }
 
   /** How far something is moved: see {@link Nudge}. */
-  record Moved() implements Kind<Nudge> {
+  record Moved() implements Parsed<Nudge> {
     @Override
-    public Nudge read(String what, Object raw) {
-      try {
-        return Nudge.parse(raw.toString());
-      } catch (Refused e) {
-        throw new Refused(what, raw.toString(), allowed());
-      }
+    public Nudge parse(String text) {
+      return Nudge.parse(text);
     }
 
     @Override

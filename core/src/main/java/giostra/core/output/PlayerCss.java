@@ -37,6 +37,10 @@ final class PlayerCss {
   }
 
   private void property(Part part, Styled<?> rest) {
+    if (PlayerParts.said(piece.values(), rest).isEmpty()
+        && PlayerParts.said(writing.document.site().values(), rest).isEmpty()) {
+      return;
+    }
     boolean initial =
         PlayerParts.of(part).stream()
             .filter(each -> each.property() == rest.property())

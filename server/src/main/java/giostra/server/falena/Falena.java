@@ -114,6 +114,10 @@ class Falena implements DisposableBean {
   }
 
   private void embed(Answer to, String id) throws IOException {
+    if (id.equals(word(Mischief.SCENE))) {
+      to.say(200, "text/html;charset=utf-8", Pages.scene());
+      return;
+    }
     Optional<Clip> clip = Clip.find(id);
     if (clip.isEmpty()) {
       to.missing();

@@ -59,6 +59,15 @@ final class Pages {
     return page(clip.title(), "", "player", video(clip, starts, at));
   }
 
+  /** Something that is no clip: a plan of the garden, to be walked with the keyboard or a press. */
+  static String scene() {
+    String rooms =
+        java.util.stream.Stream.of("Gate", "Fern gully", "Water hall")
+            .map("<p><button>%s</button></p>"::formatted)
+            .collect(Collectors.joining());
+    return page("A plan of the garden", "", "", "<main><h1>A plan</h1>" + rooms + "</main>");
+  }
+
   private static String video(Clip clip, boolean starts, String at) {
     return "<video controls playsinline%s poster=\"/thumbs/%s.jpg\" aria-label=\"%s\" src=\"/clips/%s.webm#t=%s\"></video>"
         .formatted(

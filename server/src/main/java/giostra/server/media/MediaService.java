@@ -12,6 +12,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -325,6 +326,17 @@ public class MediaService {
     return whole
         ? blobs.open(row.hash)
         : new ByteArrayResource(renditions.get(row, Integer.parseInt(match.group(2))));
+  }
+
+  /** Makes ready what pages ask for by these paths, picture by picture. */
+  public void prepare(String siteId, Collection<String> paths) {
+    paths.stream()
+        .map(PATH::matcher)
+        .filter(match -> match.matches() && match.group(2) != null)
+        .map(match -> match.group(1))
+        .distinct()
+        .flatMap(hash -> rows.findFirstBySiteIdAndHashStartingWith(siteId, hash).stream())
+        .forEach(renditions::all);
   }
 
   /** The same as bytes. */

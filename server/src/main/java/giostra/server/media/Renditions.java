@@ -78,9 +78,7 @@ class Renditions {
     }
     worker.execute(() -> {
       try {
-        synchronized (lock(picture)) {
-          make(picture, 0);
-        }
+        all(picture);
       } catch (RuntimeException e) {
         LOG.warn("no smaller files of {}", picture.name, e);
       }
@@ -105,6 +103,13 @@ class Renditions {
     rows.findBySourceIn(pictures.stream().map(row -> row.hash).toList())
         .forEach(row -> found.merge(row.source, 1, Integer::sum));
     return found;
+  }
+
+  /** Makes all that is missing of a picture now: to decode it takes as long as to make several. */
+  void all(MediaEntity picture) {
+    synchronized (lock(picture)) {
+      make(picture, 0);
+    }
   }
 
   /** The bytes of one of its widths. */

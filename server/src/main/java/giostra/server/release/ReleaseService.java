@@ -117,6 +117,7 @@ public class ReleaseService {
             all.put(path, bytes);
           }
         });
+    media.prepare(head.siteId(), page.pictures());
     page.pictures().forEach(path -> all.put(path, media.bytes(head.siteId(), path)));
     return all;
   }
