@@ -172,27 +172,15 @@ export function Opened({ item, siteId, onClose }: Props) {
   );
 }
 
-/** Shapes that pictures are commonly cut to, where the site does not cut this one yet. */
-const USUAL = [16 / 9, 1, 4 / 5] as const;
-
-const named: Readonly<Record<string, string>> = {
-  '1.78': '16:9',
-  '1.33': '4:3',
-  '1.00': '1:1',
-  '0.80': '4:5',
-};
-
 /** The picture as it is cut, with its focal point kept. */
 function Shapes({ item, src }: { readonly item: LibraryItem; readonly src: string }) {
-  const own = item.shapes.length > 0;
-  const shapes = own ? item.shapes : USUAL;
   return (
     <div className="opened-shapes">
-      <h3 className="font-semibold">{own ? 'As the site cuts it' : 'As it could be cut'}</h3>
-      {shapes.map((shape) => (
-        <figure key={shape}>
-          <img src={src} alt="" style={{ aspectRatio: shape, objectPosition: item.media.focus }} />
-          <figcaption className="faint">{named[shape.toFixed(2)] ?? shape.toFixed(2)}</figcaption>
+      <h3 className="font-semibold">{item.cut ? 'As the site cuts it' : 'As it could be cut'}</h3>
+      {item.shapes.map(({ name, ratio }) => (
+        <figure key={name}>
+          <img src={src} alt="" style={{ aspectRatio: ratio, objectPosition: item.media.focus }} />
+          <figcaption className="faint">{name}</figcaption>
         </figure>
       ))}
     </div>

@@ -19,6 +19,11 @@ public record Aspect(double wide, double high) {
     return wide / high;
   }
 
+  /** As people write it, {@code 16:9}. */
+  public String written() {
+    return Require.number(wide) + ":" + Require.number(high);
+  }
+
   /** As CSS has it. */
   public String css() {
     return Require.number(wide) + "/" + Require.number(high);

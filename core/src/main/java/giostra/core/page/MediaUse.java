@@ -23,6 +23,13 @@ import java.util.stream.Stream;
  */
 public record MediaUse(
     String media, String node, String called, String setting, List<Aspect> shapes) {
+  /**
+   * Shapes that pictures are often cut to, for one that no page cuts yet. Common practice, no
+   * source.
+   */
+  public static final List<Aspect> USUAL_SHAPES =
+      List.of(new Aspect(4, 5), Aspect.SQUARE, new Aspect(16, 9));
+
   private static final Pattern IN_TEXT = Pattern.compile("data-(?:picture|clip)=\"([a-z0-9-]+)\"");
 
   /** All places of a document, in reading order. */

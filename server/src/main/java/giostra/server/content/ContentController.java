@@ -81,7 +81,7 @@ class ContentController {
 
   @PostMapping(path = "/api/pages/{id}/intakes", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
-  IntakeService.IntakeReply upload(
+  IntakeReply upload(
       @PathVariable String id, @RequestParam String piece, @RequestPart("file") MultipartFile file)
       throws IOException {
     return intakes.add(id, piece, name(file), file.getBytes());
@@ -89,34 +89,34 @@ class ContentController {
 
   @PostMapping("/api/pages/{id}/intakes/pasted")
   @ResponseStatus(HttpStatus.CREATED)
-  IntakeService.IntakeReply paste(@PathVariable String id, @RequestBody PastedText pasted) {
+  IntakeReply paste(@PathVariable String id, @RequestBody PastedText pasted) {
     byte[] bytes = pasted.text().getBytes(StandardCharsets.UTF_8);
     return intakes.add(id, pasted.piece(), "what was pasted", bytes);
   }
 
   /** What a piece waits for: one file, or none. */
   @GetMapping("/api/pages/{id}/intakes")
-  List<IntakeService.IntakeReply> open(@PathVariable String id, @RequestParam String piece) {
+  List<IntakeReply> open(@PathVariable String id, @RequestParam String piece) {
     return intakes.open(id, piece);
   }
 
   @GetMapping("/api/intakes/{intake}")
-  IntakeService.IntakeReply get(@PathVariable String intake) {
+  IntakeReply get(@PathVariable String intake) {
     return intakes.get(intake);
   }
 
   @PutMapping("/api/intakes/{intake}/mapping")
-  IntakeService.IntakeReply map(@PathVariable String intake, @RequestBody List<String> fields) {
+  IntakeReply map(@PathVariable String intake, @RequestBody List<String> fields) {
     return intakes.map(intake, fields);
   }
 
   @PostMapping("/api/intakes/{intake}/mends")
-  IntakeService.IntakeReply mend(@PathVariable String intake, @RequestBody List<Table.Mend> mends) {
+  IntakeReply mend(@PathVariable String intake, @RequestBody List<Table.Mend> mends) {
     return intakes.mend(intake, mends);
   }
 
   @PostMapping("/api/intakes/{intake}/run")
-  IntakeService.IntakeReply run(@PathVariable String intake, @RequestBody RunRequest how) {
+  IntakeReply run(@PathVariable String intake, @RequestBody RunRequest how) {
     return intakes.run(intake, how.replace(), how.key());
   }
 

@@ -19,12 +19,10 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.Consumer;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -49,11 +47,6 @@ public class IntakeService {
   /** More items than this are put in with their piece, which is one edit instead of many. */
   private static final int SINGLY = 100;
 
-  /** Rows and faults that are shown at once. */
-  private static final int SHOWN = 100;
-
-  private static final int SAMPLES = 8;
-
   private final IntakeRows rows;
   private final Sources sources;
   private final PageService pages;
@@ -76,57 +69,6 @@ public class IntakeService {
     this.json = json;
     this.transaction = new TransactionTemplate(transactions);
   }
-
-  /**
-   * A column of the file.
-   *
-   * @param field id of the field that it goes to; empty when it is left out
-   * @param samples what stands in it in the first rows
-   */
-  record ColumnReply(String name, String field, List<String> samples) {}
-
-  /** A field that a column may go to. */
-  record TargetReply(String id, String label) {}
-
-  /**
-   * A cell that cannot be read.
-   *
-   * @param column its place in the row, from 0
-   */
-  record CellFault(int column, String name, String cell, String message) {}
-
-  /**
-   * A row that cannot be read.
-   *
-   * @param number of the row in the file, from 1
-   */
-  record LeftRow(int number, List<String> cells, List<CellFault> faults) {}
-
-  /**
-   * A file on its way.
-   *
-   * @param form what the file is, in words
-   * @param rows that are still to be taken
-   * @param good those of them that can be read
-   * @param left those that cannot, as many as are shown at once
-   * @param state where it is; while it runs, {@code done} of {@code total} rows are items
-   * @param said what came of it last, in words
-   */
-  record IntakeReply(
-      String id,
-      String piece,
-      String file,
-      String form,
-      List<ColumnReply> columns,
-      List<TargetReply> fields,
-      int rows,
-      int good,
-      List<LeftRow> left,
-      int leftCount,
-      IntakeState state,
-      int done,
-      int total,
-      String said) {}
 
   /** Nothing is put in before all of it is, so what a stop cut off begins again from the start. */
   @EventListener(ApplicationReadyEvent.class)
@@ -356,7 +298,7 @@ public class IntakeService {
   Document previewed(String id, Document document) {
     IntakeEntity row = row(id);
     Table table = table(row);
-    Table some = table.part(0, Math.min(SAMPLES, table.rows().size()));
+    Table some = table.part(0, Math.min(IntakeReply.SAMPLES, table.rows().size()));
     List<Item> items = filled(row, some).items();
     return Edits.apply(
             document, Edits.replacing(document, document.piece(row.piece).holding(items)))
@@ -377,58 +319,13 @@ public class IntakeService {
     SourceEntity source = sources.get(row.source);
     Source read = sources.read(source);
     Table table = table(row, read.table());
-    Piece piece = piece(row);
     // While it runs only its progress is asked for, and often.
     Filled filled =
         row.state == IntakeState.RUNNING
             ? new Filled(List.of(), List.of(), List.of())
             : filled(row, table);
-    List<String> fields = mapping(row).fields();
-    var columns = new ArrayList<ColumnReply>();
-    for (int i = 0; i < table.head().size(); i++) {
-      int column = i;
-      columns.add(
-          new ColumnReply(
-              table.head().get(i),
-              fields.get(i),
-              table.rows().stream().limit(SAMPLES).map(r -> r.cell(column)).toList()));
-    }
-    Map<Integer, List<Filled.Fault>> faults =
-        filled.faults().stream().collect(Collectors.groupingBy(Filled.Fault::row));
-    return new IntakeReply(
-        row.id,
-        row.piece,
-        source.name,
-        read.form().says(),
-        columns,
-        Mapping.fields(piece).stream()
-            .map(f -> new TargetReply(f.setting().id(), f.label()))
-            .toList(),
-        table.rows().size(),
-        filled.items().size(),
-        filled.left().stream()
-            .limit(SHOWN)
-            .map(r -> left(table, r, faults.getOrDefault(r.number(), List.of())))
-            .toList(),
-        filled.left().size(),
-        row.state,
-        row.done,
-        row.total,
-        row.said);
-  }
-
-  private static LeftRow left(Table table, Table.Row row, List<Filled.Fault> faults) {
-    return new LeftRow(
-        row.number(),
-        row.cells(),
-        faults.stream()
-            .map(fault -> {
-              int named = table.head().indexOf(fault.column());
-              // A cell beyond the last column is told by its place.
-              int column = named < 0 ? Integer.parseInt(fault.column()) - 1 : named;
-              return new CellFault(column, fault.column(), row.cell(column), fault.message());
-            })
-            .toList());
+    return IntakeReply.of(
+        row, source.name, read.form().says(), table, mapping(row).fields(), piece(row), filled);
   }
 
   private Table table(IntakeEntity row) {

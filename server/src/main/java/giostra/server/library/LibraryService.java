@@ -1,5 +1,6 @@
 package giostra.server.library;
 
+import giostra.core.band.Aspect;
 import giostra.core.band.Refused;
 import giostra.core.page.Document;
 import giostra.core.page.MediaUse;
@@ -8,10 +9,12 @@ import giostra.server.media.MediaService;
 import giostra.server.page.PageService;
 import giostra.server.stock.StockService;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeSet;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -41,17 +44,25 @@ class LibraryService {
   /**
    * Something of the library.
    *
-   * @param shapes that it is cut to on the site, as width over height, narrowest first
+   * @param shapes that it is cut to on the site, narrowest first; usual ones where it is not cut
+   * @param cut whether the site cuts it
    * @param lacks whether it still wants a text alternative, or to be called decorative
    */
   record LibraryItem(
-      MediaService.Media media, List<UseReply> uses, List<Double> shapes, boolean lacks) {}
+      MediaService.Media media,
+      List<UseReply> uses,
+      List<ShapeReply> shapes,
+      boolean cut,
+      boolean lacks) {}
+
+  /** A shape, as people write it and as width over height. */
+  record ShapeReply(String name, double ratio) {}
 
   /** All of a site, newest first. */
   @Transactional(readOnly = true)
   public List<LibraryItem> of(String siteId) {
     Map<String, List<UseReply>> uses = new HashMap<>();
-    Map<String, TreeSet<Double>> shapes = new HashMap<>();
+    Map<String, Set<Aspect>> shapes = new HashMap<>();
     List<PageService.Head> all = pages.pages(siteId);
     for (PageService.Head head : all) {
       String title = head.document().page().values().get(PageSettings.TITLE);
@@ -66,7 +77,8 @@ class LibraryService {
             new LibraryItem(
                 each,
                 uses.getOrDefault(each.id(), List.of()),
-                List.copyOf(shapes.getOrDefault(each.id(), new TreeSet<>())),
+                shapes(shapes.getOrDefault(each.id(), Set.copyOf(MediaUse.USUAL_SHAPES))),
+                shapes.containsKey(each.id()),
                 each.alt().isBlank() && !each.decorative() && each.sort().endsWith("picture")))
         .toList();
   }
@@ -76,14 +88,21 @@ class LibraryService {
       String title,
       Document document,
       Map<String, List<UseReply>> uses,
-      Map<String, TreeSet<Double>> shapes) {
+      Map<String, Set<Aspect>> shapes) {
     for (MediaUse use : MediaUse.of(document)) {
       uses.computeIfAbsent(use.media(), _ -> new ArrayList<>())
           .add(new UseReply(page, title, use.node(), use.called(), use.setting()));
-      use.shapes()
-          .forEach(shape ->
-              shapes.computeIfAbsent(use.media(), _ -> new TreeSet<>()).add(shape.ratio()));
+      if (!use.shapes().isEmpty()) {
+        shapes.computeIfAbsent(use.media(), _ -> new HashSet<>()).addAll(use.shapes());
+      }
     }
+  }
+
+  private static List<ShapeReply> shapes(Set<Aspect> shapes) {
+    return shapes.stream()
+        .sorted(Comparator.comparing(Aspect::ratio))
+        .map(shape -> new ShapeReply(shape.written(), shape.ratio()))
+        .toList();
   }
 
   /**
