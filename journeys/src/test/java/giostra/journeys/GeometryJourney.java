@@ -28,7 +28,7 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * The engine's figures against Chromium's layout, over the whole range of widths: the demo page and
- * 40 documents drawn at random, scrollbars hidden and shown, at two densities.
+ * 20 documents drawn at random, scrollbars hidden and shown, at two densities.
  *
  * <p>Reference: the browser itself. A page is laid out in a frame whose width is set; frames have a
  * viewport of their own, and {@link #aFrameIsLaidOutAsAWindowIs} shows that it makes no difference.

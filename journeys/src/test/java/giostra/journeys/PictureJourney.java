@@ -6,8 +6,17 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ScreenshotType;
 import giostra.core.band.Focus;
+import giostra.core.band.Values;
 import giostra.core.fit.Crop;
 import giostra.core.fit.Crop.Fit;
+import giostra.core.page.Block;
+import giostra.core.page.BlockSettings;
+import giostra.core.page.CarouselSettings;
+import giostra.core.page.Document;
+import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
+import giostra.core.page.Piece;
+import giostra.core.page.Section;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.awt.image.BufferedImage;
@@ -20,6 +29,7 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import javax.imageio.ImageIO;
@@ -226,5 +236,60 @@ class PictureJourney {
     }
     System.out.printf("crops: %d cases, 5 px each, worst %.2f px of the picture%n", cases, worst);
     assertThat(cases).isGreaterThanOrEqualTo(20);
+  }
+
+  /** A picture elsewhere is 640 x 360, but nobody knows: its place is 3 to 2 before and after. */
+  @Test
+  void aPictureElsewhereTakesTheRoomThatIsComputed(Api api, Page page) {
+    String far = api.falena() + "/thumbs/moths.jpg";
+    String remote =
+        api.post("/api/sites/velluta/media/address", Map.of("address", far))
+            .json()
+            .path("id")
+            .asString();
+    Values card =
+        Values.NONE
+            .with(ItemSettings.PICTURE, Values.ALL, remote)
+            .with(ItemSettings.HEADING, Values.ALL, "A far one");
+    var cards =
+        new Piece.Carousel(
+            "cards",
+            Values.NONE.with(
+                CarouselSettings.PICTURE_SHAPE, "desktop", CarouselSettings.PictureShape.AS_IS),
+            List.of(new Item("one", card), new Item("two", card)));
+    var alone =
+        new Block.Picture("alone", Values.NONE.with(BlockSettings.SOURCE, Values.ALL, remote));
+    String id =
+        api.newPage(
+            "velluta",
+            new Document(
+                api.document(Api.DEMO).site(),
+                new giostra.core.page.Page(
+                    "page",
+                    Values.NONE,
+                    List.of(new Section("s", Values.NONE, List.of(cards, alone))))));
+    page.navigate(api.publish(id));
+    for (int width : Subject.WIDTHS) {
+      page.setViewportSize(width, 800);
+      page.waitForFunction(
+          "() => [...document.images].every((i) => { i.loading = 'eager'; return i.complete && i.naturalWidth === 640 })");
+      double computed = 0;
+      for (JsonNode each :
+          api.get("/api/pages/" + id + "/readings?width=" + width).json().path("heights")) {
+        if (each.path("part").asString().equals("card")) {
+          computed = each.path("height").asDouble();
+        }
+      }
+      double shown =
+          (Double)
+              page.evaluate(
+                  "document.querySelector('.g-card').getBoundingClientRect().height + 0.0001");
+      assertThat(shown).as("at " + width).isCloseTo(computed, Offset.offset(1.0));
+      double ratio =
+          (Double)
+              page.evaluate(
+                  "() => { const b = document.querySelector('#g-alone img').getBoundingClientRect(); return b.width / b.height + 0.0000001 }");
+      assertThat(ratio).isCloseTo(1.5, Offset.offset(0.01));
+    }
   }
 }

@@ -16,7 +16,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** Between the screen and the server: two windows, no network, and a stage that never drifts. */
 @ExtendWith({Giostra.class, Chromium.class})
 class SessionJourney {
-  private static final int EDITS = 200;
+  private static final int EDITS = 120;
 
   @Test
   void twoWindowsThatSetDifferentValuesBothKeepTheirs(Api api, Chromium.Open chromium) {
