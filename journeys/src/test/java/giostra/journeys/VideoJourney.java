@@ -421,7 +421,8 @@ class VideoJourney {
     page.waitForFunction(RESTS);
     page.locator(".g-prev").click();
     page.waitForFunction(MOVES);
-    page.mouse().wheel(0, 1200);
+    page.setViewportSize(1280, 400);
+    page.evaluate("() => window.scrollTo(0, document.documentElement.scrollHeight)");
     page.waitForFunction(RESTS);
   }
 
