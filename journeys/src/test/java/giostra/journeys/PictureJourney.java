@@ -29,7 +29,6 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import javax.imageio.ImageIO;
@@ -241,12 +240,7 @@ class PictureJourney {
   /** A picture elsewhere is 640 x 360, but nobody knows: its place is 3 to 2 before and after. */
   @Test
   void aPictureElsewhereTakesTheRoomThatIsComputed(Api api, Page page) {
-    String far = api.falena() + "/thumbs/moths.jpg";
-    String remote =
-        api.post("/api/sites/velluta/media/address", Map.of("address", far))
-            .json()
-            .path("id")
-            .asString();
+    String remote = api.remotePicture(api.falena() + "/thumbs/moths.jpg");
     Values card =
         Values.NONE
             .with(ItemSettings.PICTURE, Values.ALL, remote)

@@ -16,7 +16,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** Between the screen and the server: two windows, no network, and a stage that never drifts. */
 @ExtendWith({Giostra.class, Chromium.class})
 class SessionJourney {
-  private static final int EDITS = 120;
+  private static final int EDITS = 200;
 
   @Test
   void twoWindowsThatSetDifferentValuesBothKeepTheirs(Api api, Chromium.Open chromium) {
@@ -85,8 +85,8 @@ class SessionJourney {
   }
 
   /**
-   * Many edits through the screen, drawn at random; then the stage's document is what a fresh
-   * compile gives.
+   * Two hundred edits through the screen, drawn at random; then the stage's document is what a
+   * fresh compile gives.
    */
   @Test
   void afterManyEditsTheStageIsAFreshCompile(Api api, Chromium.Open chromium) {

@@ -28,7 +28,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -447,11 +446,7 @@ class VideoJourney {
   @Test
   void aPictureElsewhereIsLetInByThePolicyAndItsPlaceIsKept(Api api, Page page) {
     String far = api.falena() + "/thumbs/moths.jpg";
-    String remote =
-        api.post("/api/sites/velluta/media/address", Map.of("address", far))
-            .json()
-            .path("id")
-            .asString();
+    String remote = api.remotePicture(far);
     Values values = hosted(api, "moths").with(ItemSettings.PICTURE, Values.ALL, remote);
     var asked = new ArrayList<String>();
     var said = new ArrayList<String>();

@@ -100,7 +100,7 @@ class PlayerPartsTest {
                 Length.px(44));
     Document document = document(Values.NONE, own);
     SharedLook look =
-        SharedLook.of((Piece.Video) document.node("film")).stream()
+        SharedLook.of(document, (Piece.Video) document.node("film")).stream()
             .filter(each -> each.part() == Part.BAR_BUTTON)
             .findFirst()
             .orElseThrow();
@@ -114,6 +114,22 @@ class PlayerPartsTest {
     Document taken = Edits.apply(document, look.take()).document();
     assertThat(taken.node("film").values()).isEqualTo(Values.NONE);
     assertThat(taken.site().values()).isEqualTo(Values.NONE);
+  }
+
+  @Test
+  void givenToAllThePlayerLooksAsItDid() {
+    // Its lead value holds on phones too, against what the site says there.
+    Document document =
+        document(ground(State.REST, "phone", "#224433"), ground(State.REST, "desktop", "#551122"));
+    SharedLook look =
+        SharedLook.of(document, (Piece.Video) document.node("film")).get(Part.BAR_BUTTON.ordinal());
+    Document shared = Edits.apply(document, look.share()).document();
+    for (Band band : Bands.INITIAL.all()) {
+      assertThat(ground(shared, "film", State.REST, band))
+          .isEqualTo(ground(document, "film", State.REST, band))
+          .isEqualTo("#551122");
+    }
+    assertThat(look.departures()).isEqualTo(1);
   }
 
   private static String css(Document document) {
@@ -184,7 +200,7 @@ class PlayerPartsTest {
   }
 
   @Test
-  void initialColoursAreColours() {
+  void settingsAreNamedByPartStateAndProperty() {
     assertThat(PlayerParts.ALL).hasSizeGreaterThan(100);
     Styled<Colour> ink = of(Part.TIME, State.REST, Property.COLOUR);
     assertThat(ink.setting().label()).isEqualTo("Time, colour");

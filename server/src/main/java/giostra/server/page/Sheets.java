@@ -202,7 +202,7 @@ final class Sheets {
     return switch (node) {
       case Piece.Video player -> {
         List<PlayerContrast> contrasts = PlayerContrast.of(document, player);
-        yield SharedLook.of(player).stream().map(look -> part(look, contrasts)).toList();
+        yield SharedLook.of(document, player).stream().map(look -> part(look, contrasts)).toList();
       }
       case Site _ ->
           Arrays.stream(PlayerParts.Part.values())

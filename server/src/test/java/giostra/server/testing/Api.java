@@ -166,6 +166,14 @@ public final class Api {
     return get("/api/catalogue").json().path("stage").asString();
   }
 
+  /** Takes a picture that stands elsewhere into the library of the demo; its id. */
+  public String remotePicture(String address) {
+    return post("/api/sites/velluta/media/address", Map.of("address", address))
+        .json()
+        .path("id")
+        .asString();
+  }
+
   /** The origin of the stand-in for a host of clips. */
   public String falena() {
     String address =
@@ -179,7 +187,7 @@ public final class Api {
     }
     try {
       HttpResponse<byte[]> raw =
-          client.send(request.timeout(Duration.ofSeconds(90)).build(), BodyHandlers.ofByteArray());
+          client.send(request.timeout(Duration.ofSeconds(30)).build(), BodyHandlers.ofByteArray());
       boolean json = raw.headers().firstValue("content-type").orElse("").contains("json");
       JsonNode body = json ? JSON.readTree(raw.body()) : MAKE.missingNode();
       return new Answer(raw.statusCode(), body, raw.body(), raw);
