@@ -3,10 +3,12 @@ package giostra.server;
 import java.time.Clock;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.scheduling.annotation.EnableScheduling;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.annotation.Bean;
 
 /** Starts Giostra. */
+@EnableScheduling
 @SpringBootApplication
 @ConfigurationPropertiesScan
 public class GiostraServer {

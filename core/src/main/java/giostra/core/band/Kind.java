@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
@@ -31,6 +32,51 @@ public sealed interface Kind<T> {
 
   /** What is allowed, in words that complete "it must be". */
   String allowed();
+
+  /** Whether less is written than can be read: decimals, say. */
+  default boolean rounds() {
+    return switch (this) {
+      case Size _, Time _, Point _, Paint _, Under _, Moved _, Tall _ -> true;
+      case Whole _,
+          Pick<?> _,
+          Toggle _,
+          Words _,
+          Address _,
+          OfMedia _,
+          Language _,
+          Ratio _,
+          Advance _,
+          Decimal _,
+          Several _,
+          Icon _,
+          Rich _,
+          Markup _,
+          Token _ ->
+          false;
+    };
+  }
+
+  /**
+   * Text that is cleaned, then measured: cleaning may make it longer, since some characters are
+   * written as references. Cleaned again it stays the same, or it is not taken.
+   */
+  private static String cleaned(
+      String what, Object raw, int most, UnaryOperator<String> clean, Kind<?> kind) {
+    // What is far too long is not parsed at all.
+    String text = new Words(most * 2, true).read(what, raw);
+    for (int tries = 0; tries < 4; tries++) {
+      String now = clean.apply(text);
+      if (now.equals(text)) {
+        if (now.length() > most) {
+          throw new Refused(
+              what, "%d characters long, cleaned".formatted(now.length()), kind.allowed());
+        }
+        return new Words(most, true).read(what, now);
+      }
+      text = now;
+    }
+    throw new Refused(what, "markup that reads differently each time", kind.allowed());
+  }
 
   /** A whole number, both ends allowed. */
   record Whole(int least, int most) implements Kind<Integer> {
@@ -180,6 +226,10 @@ public sealed interface Kind<T> {
       }
       if (text.chars().anyMatch(c -> c < ' ' && c != '\n' && c != '\t')) {
         throw new Refused(what, "holding a control character", allowed());
+      }
+      if (text.codePoints().anyMatch(c -> c >= 0xD800 && c <= 0xDFFF)) {
+        // Source: Unicode, "Surrogates": half a pair is no character, and UTF-8 cannot write it.
+        throw new Refused(what, "holding half a character", allowed());
       }
       return lines ? text : text.replace('\n', ' ');
     }
@@ -585,8 +635,7 @@ public sealed interface Kind<T> {
   record Rich(int most) implements Kind<String> {
     @Override
     public String read(String what, Object raw) {
-      String plain = new Words(most, true).read(what, raw);
-      return RichText.isMarkup(plain) ? RichText.clean(plain) : plain;
+      return cleaned(what, raw, most, t -> RichText.isMarkup(t) ? RichText.clean(t) : t, this);
     }
 
     @Override
@@ -604,7 +653,7 @@ public sealed interface Kind<T> {
   record Markup(int most) implements Kind<String> {
     @Override
     public String read(String what, Object raw) {
-      return RichText.cleanOwn(new Words(most, true).read(what, raw));
+      return cleaned(what, raw, most, RichText::cleanOwn, this);
     }
 
     @Override

@@ -17,6 +17,8 @@ public final class OwnIcon {
   /** Characters at the most. */
   public static final int MOST = 20_000;
 
+  private static final String NUMBER = "-?\\d{0,9}\\.?\\d{1,9}";
+  private static final Pattern BOX = Pattern.compile(NUMBER + "([ ,]+" + NUMBER + "){3}");
   private static final Pattern PATH = Pattern.compile("[MmZzLlHhVvCcSsQqTtAa0-9eE.,+\\-\\s]+");
   private static final Set<String> TAGS =
       Set.of(
@@ -76,11 +78,23 @@ public final class OwnIcon {
   private OwnIcon() {}
 
   /**
-   * Clean markup of a picture, with a view box.
+   * Clean markup of a picture, with a view box. Cleaned again it stays the same.
    *
    * @throws Refused naming the first thing that is not taken
    */
   public static String clean(String text) {
+    String once = cleaned(text);
+    if (once.length() > MOST) {
+      throw new Refused(
+          "icon", once.length() + " characters long, cleaned", "of at most " + MOST);
+    }
+    if (!cleaned(once).equals(once)) {
+      throw new Refused("icon", "markup that reads differently each time", "plain SVG");
+    }
+    return once;
+  }
+
+  private static String cleaned(String text) {
     if (text.length() > MOST) {
       throw new Refused("icon", text.length() + " characters long", "of at most " + MOST);
     }
@@ -107,7 +121,7 @@ public final class OwnIcon {
     if (box.isEmpty() && svg.hasAttr("width") && svg.hasAttr("height")) {
       box = "0 0 " + digits(svg.attr("width")) + " " + digits(svg.attr("height"));
     }
-    if (!box.matches("-?[0-9.]+([ ,]+-?[0-9.]+){3}")) {
+    if (!BOX.matcher(box).matches()) {
       throw new Refused("view box of the icon", box.isEmpty() ? "missing" : box, "four numbers");
     }
     parsed.outputSettings().prettyPrint(false).syntax(Document.OutputSettings.Syntax.xml);

@@ -23,15 +23,28 @@ public final class Refused extends IllegalArgumentException {
     this(what, found, allowed, "");
   }
 
+  /** Characters of what was given that are told back: whoever sent megabytes knows them. */
+  private static final int MOST_TOLD = 160;
+
   private Refused(String what, String found, String allowed, String where) {
     super(
-        (where.isEmpty() ? "" : where + ": ")
+        (where.isEmpty() ? "" : shortened(where) + ": ")
             + "%s is %s; it must be %s"
-                .formatted(what, found.isEmpty() ? "empty" : found, allowed));
-    this.what = what;
-    this.found = found;
+                .formatted(
+                    shortened(what), found.isEmpty() ? "empty" : shortened(found), allowed));
+    this.what = shortened(what);
+    this.found = shortened(found);
     this.allowed = allowed;
-    this.where = where;
+    this.where = shortened(where);
+  }
+
+  private static String shortened(String text) {
+    if (text.length() <= MOST_TOLD) {
+      return text;
+    }
+    // Not in the middle of a character.
+    int cut = Character.isHighSurrogate(text.charAt(MOST_TOLD - 1)) ? MOST_TOLD - 1 : MOST_TOLD;
+    return text.substring(0, cut) + "…";
   }
 
   /** The same refusal, told with its place. A place that is known already stays. */

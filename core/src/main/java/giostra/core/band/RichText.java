@@ -152,7 +152,8 @@ public final class RichText {
         new Document.OutputSettings()
             .prettyPrint(false)
             .charset(java.nio.charset.StandardCharsets.UTF_8));
-    return clean.body().html().strip();
+    // A non-breaking space is written as itself: as a reference it would take six characters.
+    return clean.body().html().replace("&nbsp;", "\u00A0").strip();
   }
 
   /** The words alone, blocks parted by line ends: what is searched, counted and measured. */

@@ -28,7 +28,9 @@ public record Setting<T>(String id, String label, Kind<T> kind, boolean byBand, 
    * @throws Refused naming this setting, the value and what is allowed
    */
   public T read(Object raw) {
-    return kind.read(label, raw);
+    T value = kind.read(label, raw);
+    // What is kept is what is written: a length has four decimals, however many were typed.
+    return kind.rounds() ? kind.read(label, kind.write(value)) : value;
   }
 
   /** The value as JSON has it. */

@@ -2,7 +2,9 @@ package giostra.core.format;
 
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
+import giostra.core.band.Kind;
 import giostra.core.band.Refused;
+import giostra.core.band.RichText;
 import giostra.core.band.Setting;
 import giostra.core.band.Values;
 import giostra.core.page.Document;
@@ -31,15 +33,62 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public final class DocumentJson {
   /** The version of the format, in {@code giostra}. */
-  public static final int VERSION = 1;
+  public static final int VERSION = 2;
 
   private static final JsonMapper MAPPER = JsonMapper.builder().build();
   private static final JsonNodeFactory MAKE = JsonNodeFactory.instance;
-  private static final int DEEPEST = 24;
+  private static final int DEEPEST = Document.DEEPEST;
 
   private final List<Refused> faults = new ArrayList<>();
+  private final boolean forgiving;
 
-  private DocumentJson() {}
+  private DocumentJson(boolean forgiving) {
+    this.forgiving = forgiving;
+  }
+
+  private DocumentJson() {
+    this(false);
+  }
+
+  /**
+   * A document that was kept, as far as it can be read.
+   *
+   * @param mended what could not be read as it stands, and was cut or left out; what is kept still
+   *     has it
+   */
+  public record Kept(Document document, List<Refused> mended) {
+    public Kept {
+      mended = List.copyOf(mended);
+    }
+  }
+
+  /**
+   * Reads what was kept: nothing that somebody saved fails to open for one value that no longer can
+   * be, or for a band that is gone.
+   *
+   * @param site the site part of a document
+   * @param page the page part
+   * @param version that both are written in
+   * @throws Faults where it is no document at all
+   */
+  public static Kept kept(JsonNode site, JsonNode page, int version) {
+    ObjectNode whole = MAKE.objectNode().put("giostra", version);
+    whole.set("site", site);
+    whole.set("page", page);
+    var reader = new DocumentJson(true);
+    Document document = reader.document(Upgrade.document(whole, version));
+    return new Kept(document, reader.faults);
+  }
+
+  /** Reads a node that was kept, as {@link #kept(JsonNode, JsonNode, int)} does. */
+  public static Node keptNode(JsonNode json, Set<String> bands, int version) {
+    var reader = new DocumentJson(true);
+    Node node = reader.node(Upgrade.node(json, version), "", bands, 0);
+    if (node == null) {
+      throw new Faults(reader.faults);
+    }
+    return node;
+  }
 
   /** Everything that is wrong with a document. */
   public static final class Faults extends IllegalArgumentException {
@@ -74,12 +123,14 @@ public final class DocumentJson {
   }
 
   /**
-   * Reads a document.
+   * Reads a document, of whichever version.
    *
    * @throws Faults with everything that is wrong
    */
   public static Document read(JsonNode json) {
-    return new DocumentJson().document(json);
+    JsonNode version = json.path("giostra");
+    boolean older = version.isInt() && version.asInt() > 0 && version.asInt() < VERSION;
+    return new DocumentJson().document(older ? Upgrade.document(json, version.asInt()) : json);
   }
 
   /** As {@link #read(JsonNode)}, from text. */
@@ -176,7 +227,7 @@ public final class DocumentJson {
   private Document document(JsonNode json) {
     object(json, "", Set.of("giostra", "site", "page"));
     if (json.path("giostra").asInt(0) != VERSION) {
-      fault("/giostra", "version", json.path("giostra").toString(), Integer.toString(VERSION));
+      fault("/giostra", "version", json.path("giostra").toString(), "1 to " + VERSION);
     }
     JsonNode siteJson = json.path("site");
     object(siteJson, "/site", Set.of("bands", "values"));
@@ -187,7 +238,9 @@ public final class DocumentJson {
     if (page != null && !(page instanceof Page)) {
       fault("/page/type", "type", page.type().word(), "page");
     }
-    finish();
+    if (page == null || !(page instanceof Page) || !forgiving) {
+      finish();
+    }
     try {
       return new Document(
           new Site(bands, siteValues), (Page) java.util.Objects.requireNonNull(page));
@@ -250,11 +303,26 @@ public final class DocumentJson {
           children.add(child);
         }
       }
-      return type.make(json.path("id").asString(""), values, children);
+      return made(type, json.path("id").asString(""), values, children, at);
     } catch (Refused e) {
       faults.add(e.at(at));
       return null;
     }
+  }
+
+  private Node made(NodeType type, String id, Values values, List<Node> children, String at) {
+    if (!forgiving) {
+      return type.make(id, values, children);
+    }
+    var fitting = new ArrayList<Node>();
+    for (Node child : children) {
+      if (type.holds(child.type())) {
+        fitting.add(child);
+      } else {
+        fault(at, "a " + child.type().word() + " in a " + type.word(), child.id(), "elsewhere");
+      }
+    }
+    return type.make(id, values, fitting);
   }
 
   private Values values(JsonNode json, String at, NodeType type, Set<String> bands) {
@@ -290,6 +358,33 @@ public final class DocumentJson {
       return values.withRaw(setting.id(), band, setting.read(raw(json, setting)));
     } catch (Refused e) {
       faults.add(e.at(at));
+      return forgiving ? mended(values, setting, band, json) : values;
+    }
+  }
+
+  /** With as much of a text as can be read; without a value of another kind. */
+  private static Values mended(Values values, Setting<?> setting, String band, JsonNode json) {
+    int most =
+        switch (setting.kind()) {
+          case Kind.Words words -> words.most();
+          case Kind.Rich(int characters) -> characters;
+          case Kind.Markup(int characters) -> characters;
+          default -> 0;
+        };
+    if (!json.isString() || most == 0) {
+      return values;
+    }
+    var text = new StringBuilder();
+    String whole = json.asString();
+    // Far too long, only its words are left: markup that is cut is no longer what it was.
+    (whole.length() > most ? RichText.words(whole) : whole)
+        .codePoints()
+        .filter(c -> (c >= ' ' || c == '\n' || c == '\t') && (c < 0xD800 || c > 0xDFFF))
+        .limit(most / 2)
+        .forEach(text::appendCodePoint);
+    try {
+      return values.withRaw(setting.id(), band, setting.read(text.toString()));
+    } catch (Refused e) {
       return values;
     }
   }

@@ -3,6 +3,8 @@ package giostra.core.format;
 import giostra.core.band.Bands;
 import giostra.core.band.Refused;
 import giostra.core.page.Edit;
+import giostra.core.page.Node;
+import giostra.core.page.Page;
 import java.util.ArrayList;
 import java.util.List;
 import tools.jackson.databind.JsonNode;
@@ -73,13 +75,20 @@ public final class EditJson {
       case "AddBand" -> new Edit.AddBand(text(json, "band"), text(json, "name"), from(json));
       case "RemoveBand" -> new Edit.RemoveBand(text(json, "band"));
       case "SetBands" -> new Edit.SetBands(DocumentJson.readBands(json.path("bands")));
+      case "ReplacePage" -> {
+        Node page = DocumentJson.readNode(json.path("content"), DocumentJson.ids(bands));
+        if (!(page instanceof Page own)) {
+          throw new Refused("content", "a " + page.type().word(), "a page");
+        }
+        yield new Edit.ReplacePage(own);
+      }
       case "Replace" -> new Edit.Replace(DocumentJson.read(json.path("document")));
       default ->
           throw new Refused(
               "type of edit",
               type,
               "one of SetValue, AddNode, RemoveNode, MoveNode, MoveBreakpoint, AddBand, RemoveBand,"
-                  + " SetBands, Replace");
+                  + " SetBands, ReplacePage, Replace");
     };
   }
 
@@ -149,6 +158,7 @@ public final class EditJson {
           json.put("band", band).put("name", name).put("from", from);
       case Edit.RemoveBand(var band) -> json.put("band", band);
       case Edit.SetBands(var bands) -> json.set("bands", DocumentJson.bands(bands));
+      case Edit.ReplacePage(var page) -> json.set("content", DocumentJson.write(page));
       case Edit.Replace(var document) -> json.set("document", DocumentJson.write(document));
     }
     return json;

@@ -17,7 +17,7 @@ public record Captions(List<Cue> cues) {
 
   private static final Pattern TIMING =
       Pattern.compile(
-          "((?:\\d{2,}:)?[0-5]\\d:[0-5]\\d\\.\\d{3})[ \\t]+-->[ \\t]+((?:\\d{2,}:)?[0-5]\\d:[0-5]\\d\\.\\d{3})([ \\t].*)?");
+          "((?:\\d{2,5}:)?[0-5]\\d:[0-5]\\d\\.\\d{3})[ \\t]+-->[ \\t]+((?:\\d{2,5}:)?[0-5]\\d:[0-5]\\d\\.\\d{3})([ \\t].*)?");
 
   public Captions {
     cues = List.copyOf(cues);

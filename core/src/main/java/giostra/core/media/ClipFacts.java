@@ -1,6 +1,7 @@
 package giostra.core.media;
 
 import giostra.core.band.Refused;
+import java.nio.BufferUnderflowException;
 import java.util.List;
 
 /**
@@ -29,11 +30,16 @@ public record ClipFacts(String type, int width, int height, long durationMs, Lis
    * @throws Refused when it is damaged, or none
    */
   public static ClipFacts read(byte[] bytes) {
-    if (Mp4.looksLikeOne(bytes)) {
-      return Mp4.read(bytes);
-    }
-    if (Webm.looksLikeOne(bytes)) {
-      return Webm.read(bytes);
+    try {
+      if (Mp4.looksLikeOne(bytes)) {
+        return Mp4.read(bytes);
+      }
+      if (Webm.looksLikeOne(bytes)) {
+        return Webm.read(bytes);
+      }
+    } catch (BufferUnderflowException | IndexOutOfBoundsException | ArithmeticException e) {
+      // A box that says it is longer or shorter than it is; there are as many ways as fields.
+      throw new Refused("The clip", "damaged: its parts do not fit in one another", "a whole file");
     }
     throw new Refused("The clip", "of no known type", "mp4 or webm");
   }

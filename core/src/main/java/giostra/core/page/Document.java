@@ -21,6 +21,9 @@ public final class Document {
   /** Nodes a document may have at the most. */
   public static final int MOST_NODES = 20_000;
 
+  /** How deep nodes may lie in one another: the page is at 0. */
+  public static final int DEEPEST = 24;
+
   /** A node and what holds it. */
   private record Place(Node node, @Nullable Node parent) {}
 
@@ -28,21 +31,27 @@ public final class Document {
   private final Page page;
   private final Map<String, Place> places = new HashMap<>();
 
+  /**
+   * @throws Refused for an id that is there twice, and for what is too much or too deep
+   */
   public Document(Site site, Page page) {
     this.site = site;
     this.page = page;
     places.put(Site.ID, new Place(site, null));
-    note(page, null);
+    note(page, null, 0);
     if (places.size() > MOST_NODES) {
       throw new Refused("document", places.size() + " nodes large", "of at most " + MOST_NODES);
     }
   }
 
-  private void note(Node node, @Nullable Node parent) {
+  private void note(Node node, @Nullable Node parent, int depth) {
+    if (depth > DEEPEST) {
+      throw new Refused("depth", Integer.toString(depth), "at most " + DEEPEST).at(node.id());
+    }
     if (places.put(node.id(), new Place(node, parent)) != null) {
       throw new Refused("id", node.id(), "unique in the document").at(node.id());
     }
-    node.children().forEach(child -> note(child, node));
+    node.children().forEach(child -> note(child, node, depth + 1));
   }
 
   /** What all pages of the site share. */

@@ -53,7 +53,10 @@ public sealed interface Edit {
   /** Puts other bands in place of all; values of bands that are no more go. */
   record SetBands(Bands bands) implements Edit {}
 
-  /** Puts another document in place of all of it. */
+  /** Puts another page in place of the whole page; the site stays. */
+  record ReplacePage(Page page) implements Edit {}
+
+  /** Puts another document in place of all of it, its site included. */
   record Replace(Document document) implements Edit {}
 
   /** Whether it changes what all pages of a site share. */
@@ -62,7 +65,7 @@ public sealed interface Edit {
       case SetValue(var node, _, _, _) -> node.equals(Site.ID);
       case AddNode _, RemoveNode _, MoveNode _ -> false;
       case MoveBreakpoint _, AddBand _, RemoveBand _, SetBands _ -> true;
-      case Replace _ -> false;
+      case ReplacePage _, Replace _ -> false;
     };
   }
 }

@@ -7,6 +7,7 @@ import giostra.core.band.Setting;
 import giostra.core.band.Values;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -22,10 +23,16 @@ public final class Edits {
    *
    * @param document the document after them
    * @param inverse edits that lead back, to be applied in this order
+   * @param paths what they touched
    */
-  public record Applied(Document document, List<Edit> inverse) {
+  public record Applied(Document document, List<Edit> inverse, Set<Path> paths) {
     public Applied {
       inverse = List.copyOf(inverse);
+      paths = Set.copyOf(paths);
+    }
+
+    private Applied(Document document, List<Edit> inverse) {
+      this(document, inverse, Set.of());
     }
   }
 
@@ -36,17 +43,24 @@ public final class Edits {
    */
   public static Applied apply(Document document, List<Edit> edits) {
     var inverse = new ArrayList<Edit>();
+    var paths = new HashSet<Path>();
     Document now = document;
     for (Edit edit : edits) {
       Applied one = apply(now, edit);
       now = one.document();
       inverse.addAll(0, one.inverse());
+      paths.addAll(one.paths());
     }
-    return new Applied(now, inverse);
+    return new Applied(now, inverse, paths);
   }
 
   /** Applies one edit. */
   public static Applied apply(Document document, Edit edit) {
+    Applied one = applied(document, edit);
+    return new Applied(one.document(), one.inverse(), touched(document, edit));
+  }
+
+  private static Applied applied(Document document, Edit edit) {
     return switch (edit) {
       case Edit.SetValue set -> set(document, set);
       case Edit.AddNode add -> add(document, add);
@@ -61,12 +75,19 @@ public final class Edits {
       case Edit.AddBand add -> addBand(document, add);
       case Edit.RemoveBand(var band) -> removeBand(document, band);
       case Edit.SetBands(var bands) -> {
-        Set<String> ids = new HashSet<>(bands.all().stream().map(Band::id).toList());
+        Set<String> ids = ids(bands);
         Document after =
             document.changedAll(node -> node.with(node.values().mapBands(m -> only(m, ids))));
         yield withInverse(document, with(after, bands));
       }
-      case Edit.Replace(var other) -> new Applied(other, List.of(new Edit.Replace(document)));
+      case Edit.ReplacePage(var page) ->
+          new Applied(
+              new Document(document.site(), page), List.of(new Edit.ReplacePage(document.page())));
+      case Edit.Replace(var other) -> {
+        var back = new ArrayList<>(siteEdits(other.site(), document.site()));
+        back.add(new Edit.ReplacePage(document.page()));
+        yield new Applied(other, back);
+      }
     };
   }
 
@@ -78,34 +99,104 @@ public final class Edits {
     return List.of(new Edit.RemoveNode(by.id()), new Edit.AddNode(parent.id(), index, by));
   }
 
-  /**
-   * What an edit touches, as paths: {@code node/setting/band}, or {@code node/} for all of a node.
-   * Edits that touch different paths can be applied in either order.
-   */
-  public static Set<String> touched(Document before, Edit edit) {
+  /** What an edit touches, on the document that it is applied to. */
+  static Set<Path> touched(Document before, Edit edit) {
     return switch (edit) {
       case Edit.SetValue(var node, var setting, var band, _) ->
-          Set.of(node + "/" + setting + "/" + band);
-      case Edit.AddNode add -> Set.of(add.node().id() + "/");
-      case Edit.RemoveNode(var id) -> {
-        var all = new HashSet<String>();
-        before
-            .find(id)
-            .ifPresent(node -> Document.walk(node).forEach(each -> all.add(each.id() + "/")));
+          Set.of(new Path.OfValue(node, setting, band));
+      case Edit.AddNode add -> whole(add.node());
+      case Edit.RemoveNode(var id) -> before.find(id).map(Edits::whole).orElse(Set.of());
+      case Edit.MoveNode(var id, _, _) -> Set.of(new Path.OfPlace(id));
+      case Edit.MoveBreakpoint _ -> Set.of(new Path.OfBands());
+      // The lead values go over to another band where the widest one comes or goes.
+      case Edit.AddBand(var band, _, var from) -> bands(before, before.bands().plus(band, "-", from));
+      case Edit.RemoveBand(var band) -> bands(before, before.bands().minus(band));
+      case Edit.SetBands(var bands) -> bands(before, bands);
+      case Edit.ReplacePage _ -> Set.of(new Path.OfPage());
+      case Edit.Replace(var document) -> {
+        var all = new LinkedHashSet<Path>(List.of(new Path.OfPage()));
+        siteEdits(before.site(), document.site())
+            .forEach(each -> all.addAll(touched(before, each)));
         yield all;
       }
-      case Edit.MoveNode(var id, _, _) -> Set.of(id + "/@place");
-      case Edit.MoveBreakpoint _, Edit.AddBand _, Edit.RemoveBand _, Edit.SetBands _ ->
-          Set.of("site/@bands");
-      case Edit.Replace _ -> Set.of("");
     };
   }
 
-  /** Whether two paths of {@link #touched} meet. */
-  public static boolean meet(String one, String other) {
-    return one.equals(other)
-        || ((one.isEmpty() || one.endsWith("/")) && other.startsWith(one))
-        || ((other.isEmpty() || other.endsWith("/")) && one.startsWith(other));
+  private static Set<Path> whole(Node node) {
+    var all = new LinkedHashSet<Path>();
+    Document.walk(node)
+        .forEach(each -> {
+          all.add(new Path.OfNode(each.id()));
+          each.values()
+              .set()
+              .values()
+              .forEach(byBand ->
+                  byBand.keySet().stream()
+                      .filter(band -> !band.equals(Values.ALL))
+                      .forEach(band -> all.add(new Path.OfUse(band))));
+        });
+    return all;
+  }
+
+  private static Set<Path> bands(Document before, Bands after) {
+    Set<String> was = ids(before.bands());
+    Set<String> is = ids(after);
+    var all = new LinkedHashSet<Path>(List.of(new Path.OfBands()));
+    was.stream().filter(id -> !is.contains(id)).forEach(id -> all.add(new Path.OfBand(id)));
+    is.stream().filter(id -> !was.contains(id)).forEach(id -> all.add(new Path.OfBand(id)));
+    String led = before.bands().lead().id();
+    if (!led.equals(after.lead().id())) {
+      all.add(new Path.OfBand(led));
+      all.add(new Path.OfBand(after.lead().id()));
+    }
+    return all;
+  }
+
+  private static Set<String> ids(Bands bands) {
+    return new LinkedHashSet<>(bands.all().stream().map(Band::id).toList());
+  }
+
+  /** The edits that make of a site another one: its bands, then each value. */
+  public static List<Edit> siteEdits(Site before, Site after) {
+    var edits = new ArrayList<Edit>();
+    if (!before.bands().equals(after.bands())) {
+      edits.add(new Edit.SetBands(after.bands()));
+    }
+    Values left = before.values().mapBands(byBand -> only(byBand, ids(after.bands())));
+    var settings = new java.util.TreeSet<>(left.set().keySet());
+    settings.addAll(after.values().set().keySet());
+    for (String id : settings) {
+      Setting<?> setting = NodeType.SITE.setting(id);
+      Map<String, Object> was = left.set().getOrDefault(id, Map.of());
+      Map<String, Object> is = after.values().set().getOrDefault(id, Map.of());
+      var bands = new java.util.TreeSet<>(was.keySet());
+      bands.addAll(is.keySet());
+      for (String band : bands) {
+        if (!Objects.equals(was.get(band), is.get(band))) {
+          Object value = is.get(band);
+          edits.add(
+              new Edit.SetValue(
+                  Site.ID, id, band, value == null ? null : setting.write(value)));
+        }
+      }
+    }
+    return edits;
+  }
+
+  /** A page without what it says for bands that are not among these. */
+  public static Page fitted(Page page, Bands bands) {
+    Set<String> ids = ids(bands);
+    boolean fits =
+        Document.walk(page)
+            .allMatch(node ->
+                node.values().set().values().stream()
+                    .flatMap(byBand -> byBand.keySet().stream())
+                    .allMatch(band -> band.equals(Values.ALL) || ids.contains(band)));
+    return fits
+        ? page
+        : new Document(new Site(bands, Values.NONE), page)
+            .changedAll(node -> node.with(node.values().mapBands(m -> only(m, ids))))
+            .page();
   }
 
   private static Applied set(Document document, Edit.SetValue edit) {

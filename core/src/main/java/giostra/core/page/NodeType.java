@@ -7,6 +7,7 @@ import giostra.core.band.Values;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /** The types of node: what can be set on each, what each may hold, and how one is made. */
 public enum NodeType {
@@ -46,6 +47,8 @@ public enum NodeType {
             "counters",
             "video");
   }
+
+  private static final Pattern ID = Pattern.compile("[a-z][a-z0-9-]{0,60}");
 
   private final String word;
   private final List<Setting<?>> settings;
@@ -111,9 +114,7 @@ public enum NodeType {
 
   /** A node of this type; the site is not made this way. */
   public Node make(String id, Values values, List<? extends Node> children) {
-    if (!id.matches("[a-z][a-z0-9-]{0,60}")) {
-      throw new Refused("id", id, "of lower-case letters, digits and hyphens, a letter first");
-    }
+    checkId(id);
     Node bare =
         switch (this) {
           case SITE -> throw new Refused("type", word, "anything but the site itself");
@@ -131,6 +132,14 @@ public enum NodeType {
           case ITEM -> new Item(id, values);
         };
     return bare.holding(children);
+  }
+
+  /** Refuses what cannot be the id of a node. */
+  static void checkId(String id) {
+    if (!ID.matcher(id).matches()) {
+      throw new Refused(
+          "id", id, "of at most 61 lower-case letters, digits and hyphens, a letter first");
+    }
   }
 
   /** A piece of this kind. */

@@ -7,10 +7,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/**
- * A document in which what it refers to outside of itself, media, kept pieces, files with content,
- * has other ids.
- */
+/** Documents and nodes in which the media that they show have other ids. */
 public final class Renamed {
   private static final Pattern IN_TEXT = Pattern.compile("(data-picture=\")([a-z0-9-]+)(\")");
 
@@ -23,6 +20,14 @@ public final class Renamed {
    */
   public static Document of(Document document, Map<String, String> ids) {
     return ids.isEmpty() ? document : document.changedAll(node -> node.with(values(node, ids)));
+  }
+
+  /** The node, and all that it holds, with other ids. */
+  public static Node of(Node node, Map<String, String> ids) {
+    return ids.isEmpty()
+        ? node
+        : node.with(values(node, ids))
+            .holding(node.children().stream().map(child -> of(child, ids)).toList());
   }
 
   private static Values values(Node node, Map<String, String> ids) {
@@ -40,14 +45,10 @@ public final class Renamed {
   }
 
   private static Object value(Setting<?> setting, Object value, Map<String, String> ids) {
-    boolean refers =
-        setting.kind() instanceof Kind.OfMedia
-            || setting.id().equals(Linking.LINKED_TO.id())
-            || setting.id().equals(Feed.SOURCE.id());
-    if (refers) {
+    if (setting.kind() instanceof Kind.OfMedia) {
       return ids.getOrDefault(value.toString(), value.toString());
     }
-    if (setting.kind() instanceof Kind.Rich) {
+    if (setting.kind() instanceof Kind.Rich || setting.kind() instanceof Kind.Markup) {
       return IN_TEXT
           .matcher(value.toString())
           .replaceAll(found ->

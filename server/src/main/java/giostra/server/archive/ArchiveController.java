@@ -4,7 +4,13 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.parameters.RequestBody;
 import jakarta.servlet.http.HttpServletRequest;
+import giostra.server.web.Limited;
+import java.io.BufferedInputStream;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -31,12 +37,13 @@ class ArchiveController {
 
   @GetMapping("/api/sites/{siteId}/archive.zip")
   ResponseEntity<StreamingResponseBody> out(@PathVariable String siteId) {
+    ArchiveService.Ready ready = archives.ready(siteId);
     return ResponseEntity.ok()
         .contentType(MediaType.valueOf("application/zip"))
         .header(
             HttpHeaders.CONTENT_DISPOSITION,
             ContentDisposition.attachment().filename(siteId + ".zip").build().toString())
-        .body(out -> archives.write(siteId, out));
+        .body(out -> archives.write(ready, out));
   }
 
   /** Takes a site in from the archive that is the body of the request. */
@@ -44,6 +51,17 @@ class ArchiveController {
   @ResponseStatus(HttpStatus.CREATED)
   @RequestBody(content = @Content(schema = @Schema(type = "string", format = "binary")))
   Arrived in(HttpServletRequest request) throws IOException {
-    return new Arrived(archives.read(request.getInputStream()));
+    // All of it is here before anything is held for it.
+    Path file = Files.createTempFile("giostra-archive", ".zip");
+    try {
+      try (OutputStream out = Files.newOutputStream(file)) {
+        Limited.copy(request.getInputStream(), out, Entries.MOST_ALL, "The archive");
+      }
+      try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
+        return new Arrived(archives.read(in));
+      }
+    } finally {
+      Files.delete(file);
+    }
   }
 }

@@ -2,19 +2,24 @@ package giostra.server.archive;
 
 import giostra.core.band.Refused;
 import giostra.core.format.DocumentJson;
+import giostra.core.format.Upgrade;
 import giostra.core.output.Hash;
 import giostra.core.page.Document;
+import giostra.core.page.Node;
 import giostra.core.page.Renamed;
 import giostra.server.content.Sources;
 import giostra.server.media.MediaService;
 import giostra.server.page.PageService;
-import giostra.server.site.SiteEntity;
+import giostra.server.site.SiteRows;
 import giostra.server.stock.StockService;
+import giostra.server.web.Required;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -23,14 +28,17 @@ import java.util.Set;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Sites as archives. What comes in again is what went out: documents, media and their ids, as far
- * as the ids are free where it comes in; else they get others, in the documents too.
+ * Sites as archives. What comes in again is what went out: documents, media, what is kept, with
+ * their ids, which are those of a site.
  */
 @Service
 class ArchiveService {
@@ -39,21 +47,60 @@ class ArchiveService {
   private final StockService stock;
   private final Sources sources;
   private final JsonMapper json;
+  private final TransactionTemplate transaction;
 
   ArchiveService(
-      PageService pages, MediaService media, StockService stock, Sources sources, JsonMapper json) {
+      PageService pages,
+      MediaService media,
+      StockService stock,
+      Sources sources,
+      JsonMapper json,
+      PlatformTransactionManager transactions) {
     this.pages = pages;
     this.media = media;
     this.stock = stock;
     this.sources = sources;
     this.json = json;
+    this.transaction = new TransactionTemplate(transactions);
+  }
+
+  /** Entries of an archive but for the bytes of media, which are read as they are written. */
+  record Ready(
+      String site, Manifest manifest, Map<String, byte[]> entries, List<String> media) {}
+
+  /** Makes a site ready to be written out, so that nothing is held while somebody takes it. */
+  Ready ready(String siteId) {
+    return Objects.requireNonNull(transaction.execute(_ -> gathered(siteId)));
   }
 
   /** Writes a site out. */
-  @Transactional(readOnly = true)
-  public void write(String siteId, OutputStream out) throws IOException {
-    SiteEntity site = pages.site(siteId);
-    List<PageService.Head> heads = pages.pages(siteId);
+  void write(Ready ready, OutputStream out) throws IOException {
+    try (var zip = new ZipOutputStream(out)) {
+      byte[] list = json.writerWithDefaultPrettyPrinter().writeValueAsBytes(ready.manifest);
+      put(zip, Manifest.ENTRY, list);
+      for (Map.Entry<String, byte[]> each : ready.entries.entrySet()) {
+        put(zip, each.getKey(), each.getValue());
+      }
+      for (String path : ready.media) {
+        put(zip, path, media.bytes(ready.site, path));
+      }
+    }
+  }
+
+  private Ready gathered(String siteId) {
+    SiteRows.Line site = pages.site(siteId);
+    var heads = new ArrayList<PageService.Head>();
+    var left = new ArrayList<Manifest.Left>();
+    for (PageService.Shown each : pages.shelf(siteId)) {
+      PageService.Head head = each.head();
+      if (head == null) {
+        left.add(new Manifest.Left(each.slug(), each.said()));
+      } else {
+        heads.add(head);
+      }
+    }
+    var slugs = new HashMap<String, String>();
+    heads.forEach(head -> slugs.put(head.id(), head.slug()));
     List<MediaService.Media> all = media.of(siteId);
     List<StockService.Kept> kept = stock.of(siteId);
     var manifest =
@@ -66,26 +113,25 @@ class ArchiveService {
             all.stream().map(ArchiveService::medium).toList(),
             kept.stream()
                 .map(each ->
-                    new Manifest.OfStock(each.id(), each.name(), each.homePage(), each.homeNode()))
+                    new Manifest.OfStock(
+                        each.id(),
+                        each.name(),
+                        slugs.getOrDefault(each.homePage(), ""),
+                        each.homeNode()))
                 .toList(),
             sources.of(siteId).stream()
                 .map(each -> new Manifest.OfSource(each.id(), each.name(), each.replacedBy()))
-                .toList());
-    try (var zip = new ZipOutputStream(out)) {
-      put(zip, Manifest.ENTRY, json.writerWithDefaultPrettyPrinter().writeValueAsBytes(manifest));
-      for (PageService.Head head : heads) {
-        put(zip, "pages/" + head.slug() + ".json", pretty(DocumentJson.write(head.document())));
-      }
-      for (StockService.Kept each : kept) {
-        put(zip, "stock/" + each.id() + ".json", pretty(each.node()));
-      }
-      for (Manifest.OfSource each : manifest.sources()) {
-        put(zip, "sources/" + each.id(), sources.bytes(each.id()));
-      }
-      for (MediaService.Media each : all) {
-        put(zip, each.path(), media.bytes(siteId, each.path()));
-      }
-    }
+                .toList(),
+            left);
+    var entries = new LinkedHashMap<String, byte[]>();
+    heads.forEach(head ->
+        entries.put("pages/" + head.slug() + ".json", pretty(DocumentJson.write(head.document()))));
+    kept.forEach(each -> entries.put("stock/" + each.id() + ".json", pretty(each.node())));
+    manifest
+        .sources()
+        .forEach(each -> entries.put("sources/" + each.id(), sources.bytes(siteId, each.id())));
+    List<String> paths = all.stream().map(MediaService.Media::path).distinct().toList();
+    return new Ready(siteId, manifest, entries, paths);
   }
 
   private static Manifest.OfMedium medium(MediaService.Media each) {
@@ -116,6 +162,7 @@ class ArchiveService {
   /**
    * Takes a site in, whole or not at all; its id.
    *
+   * @param in from a file that is here as a whole
    * @throws Refused saying what is wrong with the archive, and where
    */
   @Transactional
@@ -127,7 +174,10 @@ class ArchiveService {
 
   private final class Reading {
     private final Entries entries;
-    private final Map<String, String> ids = new HashMap<>();
+
+    /** Ids that media have here where the same bytes were there twice. */
+    private final Map<String, String> mediaIds = new HashMap<>();
+
     private final Map<String, Document> documents = new HashMap<>();
     private final Map<String, JsonNode> nodes = new HashMap<>();
     private final Set<String> missing = new LinkedHashSet<>();
@@ -146,35 +196,33 @@ class ArchiveService {
       if (!missing.isEmpty()) {
         throw new Refused("The archive", "without " + String.join(", ", missing), "whole");
       }
-      sources.chain(
-          manifest.sources().stream()
-              .filter(each -> each.replacedBy() != null)
-              .map(each -> Map.entry(id(each.id()), id(Objects.requireNonNull(each.replacedBy()))))
-              .toList());
-      for (Manifest.OfStock each : manifest.stock()) {
-        String taken = stock.reserve(each.id());
-        ids.put(each.id(), taken);
-      }
-      Map<String, String> pageIds = new HashMap<>();
+      Map<String, String> homes = new HashMap<>();
       for (Manifest.OfPage each : manifest.pages()) {
-        Document document = Renamed.of(Objects.requireNonNull(documents.get(each.slug())), ids);
-        String id = pages.importPage(site, each.slug(), document).id();
-        pageIds.put(manifest.site() + "-" + each.slug(), id);
+        Document document =
+            Renamed.of(Objects.requireNonNull(documents.get(each.slug())), mediaIds);
+        homes.put(each.slug(), pages.importPage(site, each.slug(), document).id());
       }
+      Set<String> bands = DocumentJson.ids(pages.shared(site).bands());
       for (Manifest.OfStock each : manifest.stock()) {
         stock.restore(
             site,
-            id(each.id()),
+            each.id(),
             each.name(),
-            pageIds.getOrDefault(each.page(), each.page()),
+            homes.getOrDefault(each.page(), ""),
             each.node(),
-            Objects.requireNonNull(nodes.get(each.id())));
+            Renamed.of(kept(each, manifest.documents(), bands), mediaIds));
       }
       return site;
     }
 
-    private String id(String old) {
-      return ids.getOrDefault(old, old);
+    private Node kept(Manifest.OfStock each, int version, Set<String> bands) {
+      String entry = "stock/" + each.id() + ".json";
+      try {
+        return DocumentJson.readNode(
+            Upgrade.node(Objects.requireNonNull(nodes.get(each.id())), version), bands);
+      } catch (DocumentJson.Faults e) {
+        throw e.all().getFirst().at(entry);
+      }
     }
 
     private Manifest manifest() {
@@ -191,19 +239,46 @@ class ArchiveService {
       } catch (JacksonException e) {
         throw new Refused(Manifest.ENTRY, "no JSON", "what an archive has in it, as JSON");
       }
-      int version = node.path("archive").asInt(0);
-      if (version != Manifest.VERSION) {
+      int version = node.path("archive").isInt() ? node.path("archive").asInt() : 0;
+      if (version < 1 || version > Manifest.VERSION) {
         throw new Refused(
-            "Version of the archive",
-            Integer.toString(version),
-            Integer.toString(Manifest.VERSION));
+            "Version of the archive", node.path("archive").toString(), "1 to " + Manifest.VERSION);
       }
+      Manifest manifest;
       try {
-        return json.treeToValue(node, Manifest.class);
+        manifest = json.treeToValue(version == 1 ? second(node) : node, Manifest.class);
       } catch (JacksonException e) {
-        throw new Refused(
-            Manifest.ENTRY, "not as it should be (" + e.getOriginalMessage() + ")", "a whole list");
+        throw new Refused(Manifest.ENTRY, "not as it should be", "a whole list of what is in it");
       }
+      Required.check(manifest, Manifest.ENTRY);
+      if (manifest.documents() < 1 || manifest.documents() > DocumentJson.VERSION) {
+        throw new Refused(
+                "documents", Integer.toString(manifest.documents()), "1 to " + DocumentJson.VERSION)
+            .at(Manifest.ENTRY);
+      }
+      manifest.check();
+      return manifest;
+    }
+
+    /** Version 1 named the home of what is kept by the id of its page: the site's, then its slug. */
+    private static JsonNode second(JsonNode first) {
+      if (!(first.deepCopy() instanceof ObjectNode copy)) {
+        return first;
+      }
+      copy.put("archive", 2);
+      copy.putArray("left");
+      String start = copy.path("site").asString("") + "-";
+      var slugs = new HashMap<String, String>();
+      for (JsonNode page : copy.path("pages")) {
+        String slug = page.path("slug").asString("");
+        slugs.put(start + slug, slug);
+      }
+      for (JsonNode each : copy.path("stock")) {
+        if (each instanceof ObjectNode own) {
+          own.put("page", slugs.getOrDefault(own.path("page").asString(""), ""));
+        }
+      }
+      return copy;
     }
 
     private void expect(Manifest manifest) {
@@ -219,16 +294,15 @@ class ArchiveService {
             "Entry of the archive", entry.name(), "one that " + Manifest.ENTRY + " lists, once");
       }
       String name = entry.name().substring(entry.name().indexOf('/') + 1);
-      String text = new String(entry.bytes(), StandardCharsets.UTF_8);
       switch (entry.name().substring(0, entry.name().indexOf('/'))) {
-        case "pages" -> documents.put(name.replace(".json", ""), document(entry.name(), text));
-        case "stock" -> nodes.put(name.replace(".json", ""), parsed(entry.name(), text));
+        case "pages" -> documents.put(name.replace(".json", ""), document(entry));
+        case "stock" -> nodes.put(name.replace(".json", ""), parsed(entry));
         case "sources" ->
             manifest.sources().stream()
                 .filter(each -> each.id().equals(name))
                 .forEach(each ->
-                    ids.put(
-                        each.id(), sources.restore(site, each.id(), each.name(), entry.bytes())));
+                    sources.restore(
+                        site, each.id(), each.name(), each.replacedBy(), entry.bytes()));
         default ->
             manifest.media().stream()
                 .filter(each -> each.file().equals(name))
@@ -236,19 +310,19 @@ class ArchiveService {
       }
     }
 
-    private Document document(String entry, String text) {
+    private Document document(Entries.Entry entry) {
       try {
-        return DocumentJson.read(text);
+        return DocumentJson.read(parsed(entry));
       } catch (DocumentJson.Faults e) {
-        throw e.all().getFirst().at(entry);
+        throw e.all().getFirst().at(entry.name());
       }
     }
 
-    private JsonNode parsed(String entry, String text) {
+    private JsonNode parsed(Entries.Entry entry) {
       try {
-        return DocumentJson.parse(text);
+        return DocumentJson.parse(new String(entry.bytes(), StandardCharsets.UTF_8));
       } catch (DocumentJson.Faults e) {
-        throw e.all().getFirst().at(entry);
+        throw e.all().getFirst().at(entry.name());
       }
     }
 
@@ -261,9 +335,12 @@ class ArchiveService {
       }
       MediaService.Media added = media.add(site, each.id(), each.name(), each.alt(), bytes);
       media.say(
+          site,
           added.id(),
           new MediaService.Said(each.alt(), each.decorative(), each.focus(), each.tags()));
-      ids.put(each.id(), added.id());
+      if (!added.id().equals(each.id())) {
+        mediaIds.put(each.id(), added.id());
+      }
     }
   }
 }

@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class Entries implements AutoCloseable {
   static final int MOST_ENTRY = 64 * 1024 * 1024;
-  private static final long MOST_ALL = 1024L * 1024 * 1024;
+  static final long MOST_ALL = 1024L * 1024 * 1024;
   private static final int MOST_ENTRIES = 20_000;
 
   /** Inflated to more than this many times its size, past the first MB, an entry is a bomb. */

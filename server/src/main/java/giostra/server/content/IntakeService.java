@@ -14,6 +14,7 @@ import giostra.core.page.Item;
 import giostra.core.page.Piece;
 import giostra.server.page.PageService;
 import giostra.server.web.Gone;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -53,6 +54,7 @@ public class IntakeService {
   private final Clock clock;
   private final JsonMapper json;
   private final TransactionTemplate transaction;
+  private final EntityManager entities;
   private final ExecutorService workers = Executors.newVirtualThreadPerTaskExecutor();
 
   IntakeService(
@@ -61,7 +63,9 @@ public class IntakeService {
       PageService pages,
       Clock clock,
       JsonMapper json,
+      EntityManager entities,
       PlatformTransactionManager transactions) {
+    this.entities = entities;
     this.rows = rows;
     this.sources = sources;
     this.pages = pages;
@@ -96,7 +100,7 @@ public class IntakeService {
     row.mapping = json.writeValueAsString(Mapping.proposed(table, piece).fields());
     row.total = table.rows().size();
     row.createdAt = clock.instant();
-    rows.save(row);
+    transaction.executeWithoutResult(_ -> entities.persist(row));
     return reply(row);
   }
 
@@ -154,9 +158,12 @@ public class IntakeService {
 
   /** Puts a file aside. */
   void drop(String id) {
-    IntakeEntity row = row(id);
-    refuseRunning(row);
-    rows.delete(row);
+    change(id, rows::delete);
+  }
+
+  /** Puts all files aside that are on their way into a page. */
+  public void dropOf(String pageId) {
+    transaction.executeWithoutResult(_ -> rows.deleteByPageId(pageId));
   }
 
   /** The rows that could not be read, to be mended elsewhere. */
@@ -225,7 +232,7 @@ public class IntakeService {
         left.addAll(some.left());
         faults.addAll(some.faults());
         int done = at + part.rows().size();
-        transaction.executeWithoutResult(_ -> row(id).done = done);
+        transaction.executeWithoutResult(_ -> rows.progress(id, done));
       }
       Filled all = new Filled(items, faults, left);
       List<Item> made = key == null ? items : Refill.marked(all, table, key);
@@ -233,16 +240,25 @@ public class IntakeService {
     } catch (RuntimeException e) {
       LOG.warn("the file {} was not taken", id, e);
       transaction.executeWithoutResult(_ -> {
-        IntakeEntity row = row(id);
+        IntakeEntity row = held(id);
         row.state = IntakeState.OPEN;
-        row.said = "Not taken: " + e.getMessage();
+        row.said = "Not taken: " + reason(e);
       });
     }
   }
 
+  /** What people are told: of what was refused, why; of anything else no names of classes. */
+  private static String reason(RuntimeException e) {
+    String message = e instanceof Refused || e instanceof Gone ? e.getMessage() : null;
+    return message == null ? "something went wrong here. Try once more." : message;
+  }
+
   private void putIn(
       String id, List<Item> items, List<Table.Row> left, boolean replace, @Nullable String key) {
-    IntakeEntity row = row(id);
+    // The site first, then the file: everybody holds them in that order.
+    pages.hold(row(id).pageId);
+    entities.clear();
+    IntakeEntity row = held(id);
     Table table = table(row);
     pages.change(
         row.pageId,
@@ -316,7 +332,7 @@ public class IntakeService {
   }
 
   private IntakeReply reply(IntakeEntity row) {
-    SourceEntity source = sources.get(row.source);
+    SourceEntity source = sources.get(site(row), row.source);
     Source read = sources.read(source);
     Table table = table(row, read.table());
     // While it runs only its progress is asked for, and often.
@@ -329,7 +345,7 @@ public class IntakeService {
   }
 
   private Table table(IntakeEntity row) {
-    return table(row, sources.read(sources.get(row.source)).table());
+    return table(row, sources.read(sources.get(site(row), row.source)).table());
   }
 
   private Table table(IntakeEntity row, Table whole) {
@@ -347,13 +363,17 @@ public class IntakeService {
     return new Mapping(List.of(json.readValue(row.mapping, String[].class)));
   }
 
+  private String site(IntakeEntity row) {
+    return pages.place(row.pageId).siteId();
+  }
+
   private Piece piece(IntakeEntity row) {
     return pages.head(row.pageId).document().piece(row.piece);
   }
 
   private void change(String id, Consumer<IntakeEntity> change) {
     transaction.executeWithoutResult(_ -> {
-      IntakeEntity row = row(id);
+      IntakeEntity row = held(id);
       refuseRunning(row);
       change.accept(row);
     });
@@ -363,6 +383,10 @@ public class IntakeService {
     if (row.state == IntakeState.RUNNING) {
       throw new Refused("The file", "being read", "changed when its rows are in");
     }
+  }
+
+  private IntakeEntity held(String id) {
+    return rows.hold(id).orElseThrow(() -> new Gone("file on its way", id));
   }
 
   private IntakeEntity row(String id) {

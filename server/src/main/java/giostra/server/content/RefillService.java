@@ -73,15 +73,15 @@ class RefillService {
   /** Fills a piece with a newer file, as one step of undo. */
   @Transactional
   public void apply(String pageId, String pieceId, String sourceId, Set<String> keep) {
-    SourceEntity source = sources.get(sourceId);
-    String siteId = pages.head(pageId).siteId();
+    String siteId = pages.place(pageId).siteId();
+    SourceEntity source = sources.get(siteId, sourceId);
     pages.change(
         pageId,
         document -> {
           Piece piece = document.piece(pieceId);
           Feed feed = feed(piece);
           Refill refill = refill(siteId, piece, feed, source, keep);
-          sources.replaced(feed.source(), source.id);
+          sources.replaced(siteId, feed.source(), source.id);
           Feed newer = new Feed(source.id, feed.key(), feed.columns());
           return Edits.replacing(document, refill.piece().with(newer.in(refill.piece().values())));
         });
@@ -92,7 +92,7 @@ class RefillService {
     return Refill.of(
         piece,
         feed,
-        sources.read(sources.get(feed.source())).table(),
+        sources.read(sources.get(siteId, feed.source())).table(),
         sources.read(source).table(),
         keep,
         sources.media(siteId),

@@ -1,5 +1,6 @@
 package giostra.server.content;
 
+import giostra.core.band.Kind;
 import giostra.core.format.content.Filled;
 import giostra.core.format.content.Source;
 import giostra.core.page.Document;
@@ -9,6 +10,7 @@ import giostra.server.media.BlobStore;
 import giostra.server.media.MediaService;
 import giostra.server.page.PageService;
 import giostra.server.web.Gone;
+import jakarta.persistence.EntityManager;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
@@ -31,9 +33,17 @@ public class Sources {
   private final BlobStore blobs;
   private final MediaService media;
   private final PageService pages;
+  private final EntityManager entities;
   private final Clock clock;
 
-  Sources(SourceRows rows, BlobStore blobs, MediaService media, PageService pages, Clock clock) {
+  Sources(
+      SourceRows rows,
+      BlobStore blobs,
+      MediaService media,
+      PageService pages,
+      EntityManager entities,
+      Clock clock) {
+    this.entities = entities;
     this.rows = rows;
     this.blobs = blobs;
     this.media = media;
@@ -53,7 +63,9 @@ public class Sources {
    */
   @Transactional
   public SourceEntity add(String siteId, String name, byte[] bytes) {
-    return rows.save(made(siteId, name, bytes));
+    SourceEntity row = made(siteId, name, bytes);
+    entities.persist(row);
+    return row;
   }
 
   private SourceEntity made(String siteId, String name, byte[] bytes) {
@@ -61,15 +73,16 @@ public class Sources {
     var row = new SourceEntity();
     row.id = id("source");
     row.siteId = siteId;
-    row.name = name.substring(0, Math.min(name.length(), 200));
+    row.name = new Kind.Words(200, false).read("Name of the file", name);
     row.hash = blobs.put(bytes);
     row.createdAt = clock.instant();
     return row;
   }
 
   @Transactional(readOnly = true)
-  public SourceEntity get(String id) {
-    return rows.findById(id).orElseThrow(() -> new Gone("file with content", id));
+  public SourceEntity get(String siteId, String id) {
+    return rows.findBySiteIdAndId(siteId, id)
+        .orElseThrow(() -> new Gone("file with content", id));
   }
 
   /**
@@ -89,22 +102,39 @@ public class Sources {
 
   /** The bytes of one. */
   @Transactional(readOnly = true)
-  public byte[] bytes(String id) {
-    return blobs.get(get(id).hash);
+  public byte[] bytes(String siteId, String id) {
+    return blobs.get(get(siteId, id).hash);
   }
 
-  /** Keeps a file under the id that it had elsewhere, or another where that is taken; that id. */
+  /** Keeps a file on a new site, under the id that it had elsewhere. */
   @Transactional
-  public String restore(String siteId, String wanted, String name, byte[] bytes) {
+  public void restore(
+      String siteId, String id, String name, @Nullable String replacedBy, byte[] bytes) {
     SourceEntity row = made(siteId, name, bytes);
-    row.id = rows.existsById(wanted) ? row.id : wanted;
-    return rows.save(row).id;
+    row.id = id;
+    row.replacedBy = replacedBy;
+    entities.persist(row);
   }
 
-  /** Says which files have which newer ones. */
+  /** Gives a site all files with content that another one has, under the same ids. */
   @Transactional
-  public void chain(List<Map.Entry<String, String>> newer) {
-    newer.forEach(each -> replaced(each.getKey(), each.getValue()));
+  public void copy(String from, String to) {
+    for (SourceEntity each : rows.findBySiteIdOrderByCreatedAt(from)) {
+      var row = new SourceEntity();
+      row.siteId = to;
+      row.id = each.id;
+      row.name = each.name;
+      row.hash = each.hash;
+      row.replacedBy = each.replacedBy;
+      row.createdAt = each.createdAt;
+      entities.persist(row);
+    }
+  }
+
+  /** Takes all of a site's out of it. */
+  @Transactional
+  public void deleteAll(String siteId) {
+    rows.deleteAll(rows.findBySiteIdOrderByCreatedAt(siteId));
   }
 
   /** What is in a file. */
@@ -114,8 +144,8 @@ public class Sources {
 
   /** Says that a file has a newer one. */
   @Transactional
-  public void replaced(String id, String by) {
-    rows.findById(id).ifPresent(row -> row.replacedBy = by);
+  public void replaced(String siteId, String id, String by) {
+    rows.findBySiteIdAndId(siteId, id).ifPresent(row -> row.replacedBy = by);
   }
 
   /** The media of a site by their ids and by the names of their files, whatever their case. */
@@ -146,11 +176,12 @@ public class Sources {
 
   /** What a piece of a page is filled from; null for one that is filled by hand. */
   @Nullable FeedReply feed(String pageId, String pieceId) {
-    Document document = pages.head(pageId).document();
+    PageService.Head head = pages.head(pageId);
+    Document document = head.document();
     Piece piece = document.piece(pieceId);
     return Feed.of(piece)
         .flatMap(feed ->
-            rows.findById(feed.source())
+            rows.findBySiteIdAndId(head.siteId(), feed.source())
                 .map(row ->
                     new FeedReply(
                         row.id,
@@ -158,7 +189,11 @@ public class Sources {
                         row.createdAt,
                         feed.key(),
                         feed.columns(),
-                        row.replacedBy == null ? null : get(row.replacedBy).name)))
+                        row.replacedBy == null
+                            ? null
+                            : rows.findBySiteIdAndId(head.siteId(), row.replacedBy)
+                                .map(newer -> newer.name)
+                                .orElse(null))))
         .orElse(null);
   }
 }

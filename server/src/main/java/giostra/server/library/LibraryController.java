@@ -22,9 +22,9 @@ class LibraryController {
     return library.of(siteId);
   }
 
-  @DeleteMapping("/api/media/{id}")
+  @DeleteMapping("/api/sites/{siteId}/media/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void delete(@PathVariable String id) {
-    library.delete(id);
+  void delete(@PathVariable String siteId, @PathVariable String id) {
+    library.delete(siteId, id);
   }
 }

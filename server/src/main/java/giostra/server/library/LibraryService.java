@@ -5,9 +5,12 @@ import giostra.core.band.Refused;
 import giostra.core.page.Document;
 import giostra.core.page.MediaUse;
 import giostra.core.page.PageSettings;
+import giostra.core.page.Site;
 import giostra.server.media.MediaService;
 import giostra.server.page.PageService;
+import giostra.server.site.SiteRows;
 import giostra.server.stock.StockService;
+import giostra.server.web.Gone;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -24,8 +27,10 @@ class LibraryService {
   private final MediaService media;
   private final PageService pages;
   private final StockService stock;
+  private final SiteRows sites;
 
-  LibraryService(MediaService media, PageService pages, StockService stock) {
+  LibraryService(MediaService media, PageService pages, StockService stock, SiteRows sites) {
+    this.sites = sites;
     this.media = media;
     this.pages = pages;
     this.stock = stock;
@@ -68,8 +73,9 @@ class LibraryService {
       String title = head.document().page().values().get(PageSettings.TITLE);
       note(head.id(), title, head.document(), uses, shapes);
     }
-    for (StockService.Kept kept : all.isEmpty() ? List.<StockService.Kept>of() : stock.of(siteId)) {
-      Document document = stock.document(kept.id(), all.getFirst().document().site());
+    Site site = pages.shared(siteId);
+    for (StockService.Kept kept : stock.of(siteId)) {
+      Document document = stock.document(kept, site);
       note("", "Kept on the site: " + kept.name(), document, uses, shapes);
     }
     return media.of(siteId).reversed().stream()
@@ -111,9 +117,11 @@ class LibraryService {
    * @throws Refused when it is used, saying where
    */
   @Transactional
-  public void delete(String id) {
+  public void delete(String siteId, String id) {
+    // Held, so that nobody puts it on a page meanwhile.
+    sites.held(siteId);
     List<UseReply> uses =
-        of(media.siteOf(id)).stream()
+        of(siteId).stream()
             .filter(item -> item.media().id().equals(id))
             .flatMap(item -> item.uses().stream())
             .toList();
@@ -130,6 +138,6 @@ class LibraryService {
               + ")",
           "used nowhere");
     }
-    media.delete(id);
+    media.delete(siteId, id);
   }
 }

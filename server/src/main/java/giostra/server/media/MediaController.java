@@ -70,9 +70,9 @@ class MediaController {
    */
   record SpriteReply(List<SymbolReply> symbols, List<String> missing) {}
 
-  @GetMapping("/api/media/{id}/symbols")
-  SpriteReply symbols(@PathVariable String id) {
-    IconSprite sprite = media.sprite(id);
+  @GetMapping("/api/sites/{siteId}/media/{id}/symbols")
+  SpriteReply symbols(@PathVariable String siteId, @PathVariable String id) {
+    IconSprite sprite = media.sprite(siteId, id);
     var all = new ArrayList<SymbolReply>();
     sprite
         .symbols()
@@ -91,21 +91,27 @@ class MediaController {
   }
 
   /** Says what it shows, where its focal point is, what it is found by. */
-  @PutMapping("/api/media/{id}")
-  MediaService.Media say(@PathVariable String id, @RequestBody MediaService.Said said) {
-    return media.say(id, said);
+  @PutMapping("/api/sites/{siteId}/media/{id}")
+  MediaService.Media say(
+      @PathVariable String siteId,
+      @PathVariable String id,
+      @RequestBody MediaService.Said said) {
+    return media.say(siteId, id, said);
   }
 
   /** Puts another file in its place, everywhere. */
-  @PostMapping(path = "/api/media/{id}/file", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-  MediaService.Media replace(@PathVariable String id, @RequestPart("file") MultipartFile file)
+  @PostMapping(path = "/api/sites/{siteId}/media/{id}/file", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  MediaService.Media replace(
+      @PathVariable String siteId,
+      @PathVariable String id,
+      @RequestPart("file") MultipartFile file)
       throws IOException {
-    return media.replace(id, name(file), file.getBytes());
+    return media.replace(siteId, id, name(file), file.getBytes());
   }
 
-  @GetMapping("/api/media/{id}/file")
-  ResponseEntity<Resource> file(@PathVariable String id) {
-    MediaService.File file = media.file(id);
+  @GetMapping("/api/sites/{siteId}/media/{id}/file")
+  ResponseEntity<Resource> file(@PathVariable String siteId, @PathVariable String id) {
+    MediaService.File file = media.file(siteId, id);
     if (!file.address().isEmpty()) {
       return ResponseEntity.status(HttpStatus.FOUND).location(URI.create(file.address())).build();
     }

@@ -3,16 +3,25 @@ package giostra.server.media;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
+import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
+import java.io.Serializable;
 import java.time.Instant;
+import org.hibernate.annotations.DynamicUpdate;
 
 @Entity
 @Table(name = "media")
+@IdClass(MediaEntity.Key.class)
+@DynamicUpdate
 class MediaEntity {
-  @Id String id = "";
+  /** Ids are those of a site: another may have the same. */
+  record Key(String siteId, String id) implements Serializable {}
 
+  @Id
   @Column(name = "site_id")
   String siteId = "";
+
+  @Id String id = "";
 
   String name = "";
   String alt = "";

@@ -7,7 +7,10 @@ import giostra.core.layout.PictureSizes;
 import giostra.core.media.ClipFacts;
 import giostra.core.media.IconSprite;
 import giostra.core.output.Shipped;
+import giostra.server.site.Ids;
+import giostra.server.site.SiteRows;
 import giostra.server.web.Gone;
+import jakarta.persistence.EntityManager;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -15,26 +18,44 @@ import java.time.Clock;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.springframework.core.io.ByteArrayResource;
 import org.springframework.core.io.Resource;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** The pictures, clips and captions of sites. */
 @Service
 public class MediaService {
+  private static final int LONGEST_NAME = 200;
+  private static final int MOST_TAGS = 2000;
+
   private final MediaRows rows;
+  private final SiteRows sites;
+  private final EntityManager entities;
+  private final TransactionTemplate transaction;
   private final BlobStore blobs;
   private final Renditions renditions;
   private final Clock clock;
 
-  MediaService(MediaRows rows, BlobStore blobs, Renditions renditions, Clock clock) {
+  MediaService(
+      MediaRows rows,
+      SiteRows sites,
+      BlobStore blobs,
+      Renditions renditions,
+      EntityManager entities,
+      PlatformTransactionManager transactions,
+      Clock clock) {
     this.rows = rows;
+    this.sites = sites;
+    this.entities = entities;
+    this.transaction = new TransactionTemplate(transactions);
     this.renditions = renditions;
     this.blobs = blobs;
     this.clock = clock;
@@ -77,33 +98,44 @@ public class MediaService {
    *
    * @throws Refused when the bytes are not something that we take
    */
-  @Transactional
   public Media add(String siteId, String name, String alt, byte[] bytes) {
     return add(siteId, "", name, alt, bytes);
   }
 
   /**
-   * Takes a file in under the id that it had elsewhere, if that is free here.
+   * Takes a file in under the id that it had elsewhere, if that is free on this site. The site is
+   * held only once the bytes are read and kept.
    *
    * @throws Refused when the bytes are not something that we take
    */
-  @Transactional
   public Media add(String siteId, String wanted, String name, String alt, byte[] bytes) {
-    MediaFacts facts = MediaFacts.read(name, bytes);
-    String hash = blobs.put(facts.bytes());
-    List<MediaEntity> same = rows.findBySiteIdAndHash(siteId, hash);
-    if (!same.isEmpty()) {
-      return media(same.getFirst());
+    String called = new Kind.Words(LONGEST_NAME, false).read("Name of the file", name);
+    String said = new Kind.Words(400, false).read("Text alternative", alt);
+    if (sites.line(siteId).isEmpty()) {
+      throw new Gone("site", siteId);
     }
-    var row = new MediaEntity();
-    boolean free = !wanted.isEmpty() && !rows.existsById(wanted);
-    row.id = free ? wanted : freeId(name, facts.type(), hash);
-    row.siteId = siteId;
-    row.name = name;
-    row.alt = alt;
-    row.createdAt = clock.instant();
-    put(row, facts, hash);
-    return media(rows.save(row));
+    MediaFacts facts = MediaFacts.read(called, bytes);
+    String hash = blobs.put(facts.bytes());
+    return Objects.requireNonNull(
+        transaction.execute(_ -> {
+          sites.held(siteId);
+          List<MediaEntity> same = rows.findBySiteIdAndHash(siteId, hash);
+          if (!same.isEmpty()) {
+            return media(same.getFirst());
+          }
+          var row = new MediaEntity();
+          row.siteId = siteId;
+          row.id =
+              !wanted.isEmpty() && !rows.existsBySiteIdAndId(siteId, wanted)
+                  ? wanted
+                  : freeId(siteId, called, facts.type());
+          row.name = called;
+          row.alt = said;
+          row.createdAt = clock.instant();
+          put(row, facts, hash);
+          entities.persist(row);
+          return media(row);
+        }));
   }
 
   private void put(MediaEntity row, MediaFacts facts, String hash) {
@@ -127,7 +159,6 @@ public class MediaService {
    *
    * @throws Refused when it is no address of one
    */
-  @Transactional
   public Media addRemote(String siteId, String address) {
     String known = MediaFacts.address(address);
     return add(siteId, called(known), "", known.getBytes(StandardCharsets.UTF_8));
@@ -142,8 +173,8 @@ public class MediaService {
 
   /** What an icon sprite has, by name, and what is strange about it. */
   @Transactional(readOnly = true)
-  public IconSprite sprite(String id) {
-    MediaEntity row = row(id);
+  public IconSprite sprite(String siteId, String id) {
+    MediaEntity row = row(siteId, id);
     if (!row.type.equals(MediaFacts.SPRITE)) {
       throw new Refused("File " + row.name, MediaFacts.sort(row.type), "an icon sprite");
     }
@@ -156,9 +187,10 @@ public class MediaService {
    * @throws Refused when they are another sort of thing
    */
   @Transactional
-  public Media replace(String id, String name, byte[] bytes) {
-    MediaEntity row = row(id);
-    MediaFacts facts = MediaFacts.read(name, bytes);
+  public Media replace(String siteId, String id, String name, byte[] bytes) {
+    String called = new Kind.Words(LONGEST_NAME, false).read("Name of the file", name);
+    MediaFacts facts = MediaFacts.read(called, bytes);
+    MediaEntity row = held(siteId, id);
     String sort = MediaFacts.sort(row.type);
     // A picture elsewhere may become a file, and the other way round.
     boolean pictures =
@@ -168,7 +200,7 @@ public class MediaService {
     if (!MediaFacts.sort(facts.type()).equals(sort) && !pictures) {
       throw new Refused("File " + name, MediaFacts.sort(facts.type()), sort + ", as before");
     }
-    row.name = name;
+    row.name = called;
     put(row, facts, blobs.put(facts.bytes()));
     return media(row);
   }
@@ -183,47 +215,101 @@ public class MediaService {
 
   /** Says something of it. */
   @Transactional
-  public Media say(String id, Said said) {
-    MediaEntity row = row(id);
+  public Media say(String siteId, String id, Said said) {
+    MediaEntity row = held(siteId, id);
     row.alt = new Kind.Words(400, false).read("Text alternative", said.alt());
     row.decorative = said.decorative();
     row.focus = Focus.parse(said.focus()).css();
     row.tags =
-        said.tags().stream()
-            .map(tag -> tag.strip().replace(",", " "))
-            .filter(tag -> !tag.isEmpty())
-            .distinct()
-            .collect(Collectors.joining(","));
+        new Kind.Words(MOST_TAGS, false)
+            .read(
+                "Words that it is found by, together",
+                said.tags().stream()
+                    .map(tag -> tag.strip().replace(",", " "))
+                    .filter(tag -> !tag.isEmpty())
+                    .distinct()
+                    .collect(Collectors.joining(",")));
     return media(row);
   }
 
   /** Takes it out of the site; its bytes stay, since releases may have them. */
   @Transactional
-  public void delete(String id) {
-    rows.delete(row(id));
+  public void delete(String siteId, String id) {
+    rows.delete(held(siteId, id));
   }
 
-  private MediaEntity row(String id) {
-    return rows.findById(id).orElseThrow(() -> new Gone("file of the site", id));
+  private MediaEntity row(String siteId, String id) {
+    return rows.findBySiteIdAndId(siteId, id).orElseThrow(() -> gone(id));
   }
 
-  /** The site that something belongs to. */
-  @Transactional(readOnly = true)
-  public String siteOf(String id) {
-    return row(id).siteId;
+  private MediaEntity held(String siteId, String id) {
+    return rows.hold(siteId, id).orElseThrow(() -> gone(id));
   }
 
-  private String freeId(String name, String type, String hash) {
-    String word =
-        name.replaceAll("\\.[A-Za-z0-9]+$", "")
-            .toLowerCase(Locale.ROOT)
-            .replaceAll("[^a-z0-9]+", "-")
-            .replaceAll("^-+|-+$", "");
-    String base = word.isEmpty() ? "file" : word.substring(0, Math.min(40, word.length()));
-    String typed = base + "-" + MediaFacts.extension(type);
-    return !rows.existsById(base)
-        ? base
-        : !rows.existsById(typed) ? typed : base + "-" + hash.substring(0, 8);
+  private static Gone gone(String id) {
+    return new Gone("file of the site", id);
+  }
+
+  /** The site is held. */
+  private String freeId(String siteId, String name, String type) {
+    String base = Ids.word(name.replaceAll("\\.[A-Za-z0-9]+$", ""), "file");
+    return rows.existsBySiteIdAndId(siteId, base)
+        ? Ids.next(
+            base + "-" + MediaFacts.extension(type),
+            free -> !rows.existsBySiteIdAndId(siteId, free))
+        : base;
+  }
+
+  /** Gives a site all that another one has, under the same ids. */
+  @Transactional
+  public void copy(String from, String to) {
+    for (MediaEntity each : rows.findBySiteIdOrderByCreatedAt(from)) {
+      var row = new MediaEntity();
+      row.siteId = to;
+      row.id = each.id;
+      row.name = each.name;
+      row.alt = each.alt;
+      row.hash = each.hash;
+      row.type = each.type;
+      row.width = each.width;
+      row.height = each.height;
+      row.bytes = each.bytes;
+      row.durationMs = each.durationMs;
+      row.codecs = each.codecs;
+      row.address = each.address;
+      row.decorative = each.decorative;
+      row.focus = each.focus;
+      row.tags = each.tags;
+      row.createdAt = each.createdAt;
+      entities.persist(row);
+    }
+  }
+
+  /**
+   * Gives a site what it lacks of these media of another one.
+   *
+   * @return ids that they have there, by those that they have here
+   */
+  @Transactional
+  public Map<String, String> lend(String from, String to, Collection<String> ids) {
+    var taken = new HashMap<String, String>();
+    for (MediaEntity each : rows.findBySiteIdOrderByCreatedAt(from)) {
+      if (ids.contains(each.id)) {
+        Media there = add(to, each.id, each.name, each.alt, blobs.get(each.hash));
+        say(
+            to,
+            there.id(),
+            new Said(each.alt, each.decorative, each.focus, List.of(each.tags.split(","))));
+        taken.put(each.id, there.id());
+      }
+    }
+    return taken;
+  }
+
+  /** Takes all that a site has out of it; bytes stay. */
+  @Transactional
+  public void deleteAll(String siteId) {
+    rows.deleteAll(rows.findBySiteIdOrderByCreatedAt(siteId));
   }
 
   /** All media of a site, oldest first. */
@@ -379,8 +465,8 @@ public class MediaService {
 
   /** The file of something. */
   @Transactional(readOnly = true)
-  public File file(String id) {
-    MediaEntity row = row(id);
+  public File file(String siteId, String id) {
+    MediaEntity row = row(siteId, id);
     return new File(row.type, row.hash, blobs.open(row.hash), row.address);
   }
 

@@ -182,12 +182,8 @@ class Renditions {
   }
 
   private void keep(MediaEntity picture, int width, byte[] bytes) {
-    var row = new RenditionEntity();
-    row.source = picture.hash;
-    row.width = width;
-    row.hash = blobs.put(bytes);
-    row.bytes = bytes.length;
-    apart.executeWithoutResult(_ -> rows.save(row));
+    String hash = blobs.put(bytes);
+    apart.executeWithoutResult(_ -> rows.insert(picture.hash, width, hash, bytes.length));
   }
 
   private static byte[] webp(BufferedImage image) throws IOException {

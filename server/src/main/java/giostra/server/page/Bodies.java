@@ -42,8 +42,35 @@ final class Bodies {
       @Nullable List<BandBody> bands,
       @Nullable DocumentBody document) {}
 
+  /**
+   * Edits of a page.
+   *
+   * @param revision of the page that they were made on
+   * @param siteRevision of its site; null for the one that the page's was made with
+   * @param key given by whoever makes the change: sent twice, it happens once
+   */
   @Schema(name = "EditsRequest")
-  record EditsRequest(int revision, @Schema(implementation = EditBody[].class) JsonNode edits) {}
+  record EditsRequest(
+      int revision,
+      @Nullable Integer siteRevision,
+      @Schema(pattern = KEY) @Nullable String key,
+      @Schema(implementation = EditBody[].class) JsonNode edits) {}
+
+  /** A change that needs no more said than that it is made. */
+  @Schema(name = "KeyedRequest")
+  record KeyedRequest(@Schema(pattern = KEY) @Nullable String key) {}
+
+  static final String KEY = "[A-Za-z0-9-]{8,80}";
+
+  /** Refuses what cannot be the key of a change. */
+  static @Nullable String key(@Nullable String key) {
+    if (key != null && !key.matches(KEY)) {
+      throw new giostra.core.band.Refused(
+              "key", key, "of 8 to 80 letters, digits and hyphens, another one for each change")
+          .at("/key");
+    }
+    return key;
+  }
 
   @Schema(name = "PageReply")
   record PageReply(
@@ -51,6 +78,7 @@ final class Bodies {
       String siteId,
       String slug,
       int revision,
+      int siteRevision,
       boolean canUndo,
       boolean canRedo,
       @Schema(implementation = DocumentBody.class) JsonNode document) {}
@@ -67,9 +95,28 @@ final class Bodies {
   @Schema(name = "NewSite")
   record NewSite(String name) {}
 
+  /**
+   * What a page becomes again.
+   *
+   * @param site whether what it shares with its site becomes what it was then, too, on all pages
+   */
   @Schema(name = "RestoreRequest")
-  record RestoreRequest(int revision) {}
+  record RestoreRequest(
+      int revision, @Nullable Boolean site, @Schema(pattern = KEY) @Nullable String key) {}
 
+  /** What a page was at a revision. */
+  @Schema(name = "WasReply")
+  record WasReply(
+      @Schema(implementation = DocumentBody.class) JsonNode document,
+      List<giostra.core.page.SiteDifference> site,
+      List<String> gone) {}
+
+  /**
+   * A page on the shelf.
+   *
+   * @param said what is wrong with it; empty when nothing is
+   * @param broken whether it cannot be opened
+   */
   @Schema(name = "ShelfPage")
   record ShelfPage(
       String id,
@@ -79,10 +126,13 @@ final class Bodies {
       int pieces,
       int snags,
       @Nullable Integer liveNumber,
-      boolean newerThanLive) {}
+      boolean newerThanLive,
+      String said,
+      boolean broken) {}
 
+  /** A site on the shelf; {@code said} is what is wrong with it, empty when nothing is. */
   @Schema(name = "ShelfSite")
-  record ShelfSite(String id, String name, List<ShelfPage> pages) {}
+  record ShelfSite(String id, String name, List<ShelfPage> pages, String said) {}
 
   @Schema(name = "ShelfReply")
   record ShelfReply(String stage, List<ShelfSite> sites) {}

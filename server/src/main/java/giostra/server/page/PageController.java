@@ -4,15 +4,18 @@ import giostra.core.format.DocumentJson;
 import giostra.core.format.EditJson;
 import giostra.core.page.Conversion;
 import giostra.core.page.Document;
-import giostra.core.page.Edits;
 import giostra.core.page.NodeType;
 import giostra.core.page.PageSettings;
 import giostra.server.host.StagePort;
 import giostra.server.release.ReleaseService;
+import giostra.server.site.SiteRows;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -25,6 +28,8 @@ import tools.jackson.databind.JsonNode;
 
 @RestController
 class PageController {
+  private static final Logger LOG = LoggerFactory.getLogger(PageController.class);
+
   private final PageService pages;
   private final Stage stage;
   private final StagePort port;
@@ -43,29 +48,47 @@ class PageController {
   @GetMapping("/api/shelf")
   Bodies.ShelfReply shelf() {
     return new Bodies.ShelfReply(
-        port.stage(),
-        pages.sites().stream()
-            .map(site ->
-                new Bodies.ShelfSite(
-                    site.id(),
-                    site.name(),
-                    pages.pages(site.id()).stream().map(this::onShelf).toList()))
-            .toList());
+        port.stage(), pages.sites().stream().map(this::onShelf).toList());
   }
 
-  private Bodies.ShelfPage onShelf(PageService.Head head) {
-    Document document = head.document();
-    int snags = findings.of(head).size();
+  /** One site or page that is broken takes no other off the shelf. */
+  private Bodies.ShelfSite onShelf(SiteRows.Line site) {
+    try {
+      return new Bodies.ShelfSite(
+          site.id(), site.name(), pages.shelf(site.id()).stream().map(this::onShelf).toList(), "");
+    } catch (RuntimeException e) {
+      LOG.warn("site {} cannot be shown", site.id(), e);
+      return new Bodies.ShelfSite(site.id(), site.name(), List.of(), "This site cannot be read.");
+    }
+  }
+
+  private Bodies.ShelfPage onShelf(PageService.Shown shown) {
+    PageService.Head head = shown.head();
+    if (head == null) {
+      return new Bodies.ShelfPage(
+          shown.id(), shown.slug(), shown.slug(), 0, 0, 0, null, false, shown.said(), true);
+    }
     ReleaseService.Line live = releases.live(head.id()).orElse(null);
+    String said = shown.said();
+    int snags = 0;
+    try {
+      snags = findings.of(head).size();
+    } catch (RuntimeException e) {
+      LOG.warn("page {} cannot be looked through", head.id(), e);
+      said = "This page cannot be looked through for snags.";
+    }
     return new Bodies.ShelfPage(
         head.id(),
-        document.page().values().get(PageSettings.TITLE),
+        head.document().page().values().get(PageSettings.TITLE),
         head.slug(),
         head.revision(),
-        document.pieces().size(),
+        head.document().pieces().size(),
         snags,
         live == null ? null : live.number(),
-        live != null && live.revision() < head.revision());
+        live != null
+            && (live.revision() < head.revision() || live.siteRevision() < head.siteRevision()),
+        said,
+        false);
   }
 
   @GetMapping("/api/catalogue")
@@ -77,7 +100,7 @@ class PageController {
   @ResponseStatus(HttpStatus.CREATED)
   Bodies.ShelfSite addSite(@RequestBody Bodies.NewSite body) {
     var site = pages.addSite(body.name());
-    return new Bodies.ShelfSite(site.id(), site.name(), List.of());
+    return new Bodies.ShelfSite(site.id(), site.name(), List.of(), "");
   }
 
   @PostMapping("/api/sites/{siteId}/pages")
@@ -102,35 +125,50 @@ class PageController {
 
   @PostMapping("/api/pages/{id}/edits")
   Bodies.ChangeReply edit(@PathVariable String id, @RequestBody Bodies.EditsRequest body) {
-    return reply(pages.edit(id, body.revision(), body.edits()));
+    var base = new PageService.Base(body.revision(), body.siteRevision());
+    return reply(pages.edit(id, base, Bodies.key(body.key()), body.edits()));
   }
 
   @PostMapping("/api/pages/{id}/undo")
-  Bodies.ChangeReply undo(@PathVariable String id) {
-    return reply(pages.undo(id));
+  Bodies.ChangeReply undo(
+      @PathVariable String id,
+      @RequestBody(required = false) Bodies.@Nullable KeyedRequest body) {
+    return reply(pages.undo(id, key(body)));
   }
 
   @PostMapping("/api/pages/{id}/redo")
-  Bodies.ChangeReply redo(@PathVariable String id) {
-    return reply(pages.redo(id));
+  Bodies.ChangeReply redo(
+      @PathVariable String id,
+      @RequestBody(required = false) Bodies.@Nullable KeyedRequest body) {
+    return reply(pages.redo(id, key(body)));
+  }
+
+  private static @Nullable String key(Bodies.@Nullable KeyedRequest body) {
+    return body == null ? null : Bodies.key(body.key());
   }
 
   @GetMapping("/api/pages/{id}/revisions")
-  List<RevisionRows.Line> history(@PathVariable String id) {
+  List<HistoryRows.Line> history(@PathVariable String id) {
     return pages.history(id);
+  }
+
+  /** A page as it was, and in what its site differed then. */
+  @GetMapping("/api/pages/{id}/revisions/{number}")
+  Bodies.WasReply was(@PathVariable String id, @PathVariable int number) {
+    PageService.Was was = pages.was(id, number);
+    return new Bodies.WasReply(DocumentJson.write(was.document()), was.site(), was.gone());
   }
 
   @PostMapping("/api/pages/{id}/restore")
   Bodies.ChangeReply restore(@PathVariable String id, @RequestBody Bodies.RestoreRequest body) {
-    return reply(pages.restore(id, body.revision()));
+    boolean site = Boolean.TRUE.equals(body.site());
+    return reply(pages.restore(id, body.revision(), site, Bodies.key(body.key())));
   }
 
-  /** The values that would go with a band. */
+  /** The values that would go with a band, on all pages of the site. */
   @GetMapping("/api/pages/{id}/bands/{band}/values")
-  List<String> goingWith(@PathVariable String id, @PathVariable String band) {
-    Document document = pages.head(id).document();
-    document.bands().band(band);
-    return Edits.goingWith(document, band);
+  List<PageService.Going> goingWith(@PathVariable String id, @PathVariable String band) {
+    return pages.goingWith(id, band);
   }
 
   /** What it takes to make a piece one of another kind, and what then does not fit. */
@@ -154,6 +192,7 @@ class PageController {
         head.siteId(),
         head.slug(),
         head.revision(),
+        head.siteRevision(),
         head.canUndo(),
         head.canRedo(),
         DocumentJson.write(head.document()));

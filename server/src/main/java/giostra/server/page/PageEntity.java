@@ -7,6 +7,7 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
+/** A page's row; it is read and changed through {@link PageRows}. */
 @Entity
 @Table(name = "page")
 class PageEntity {
@@ -18,8 +19,14 @@ class PageEntity {
   String slug = "";
   int head;
 
+  @Column(name = "last_change")
+  long lastChange;
+
   @Column(name = "live_release")
   @Nullable Long liveRelease;
+
+  @Column(name = "put_away_at")
+  @Nullable Instant putAwayAt;
 
   @Column(name = "created_at")
   Instant createdAt = Instant.EPOCH;

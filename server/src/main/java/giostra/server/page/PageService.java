@@ -8,56 +8,66 @@ import giostra.core.format.EditJson;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
+import giostra.core.page.Linking;
 import giostra.core.page.Node;
 import giostra.core.page.Page;
 import giostra.core.page.PageSettings;
+import giostra.core.page.Path;
 import giostra.core.page.Site;
+import giostra.core.page.SiteDifference;
 import giostra.core.page.SiteSettings;
-import giostra.server.site.SiteEntity;
+import giostra.server.site.Ids;
 import giostra.server.site.SiteRows;
 import giostra.server.stock.StockService;
 import giostra.server.web.Conflict;
 import giostra.server.web.Gone;
 import java.time.Clock;
-import java.time.Instant;
-import java.util.HashSet;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.JsonNodeFactory;
 
 /**
- * Pages and their revisions. Each change reads the head, computes in the core, and appends; what is
- * acknowledged is committed.
+ * Pages and what is done to them. Each change holds the site, reads, computes in the core, and
+ * appends, see {@link History}; what is acknowledged is committed.
  */
 @Service
 public class PageService {
+  private static final Logger LOG = LoggerFactory.getLogger(PageService.class);
+
   private final SiteRows sites;
   private final PageRows pages;
-  private final RevisionRows revisions;
+  private final History history;
+  private final Documents documents;
   private final StockService stock;
   private final Clock clock;
-  private final Documents documents = new Documents();
 
   PageService(
-      SiteRows sites, PageRows pages, RevisionRows revisions, StockService stock, Clock clock) {
+      SiteRows sites,
+      PageRows pages,
+      History history,
+      Documents documents,
+      StockService stock,
+      Clock clock) {
     this.sites = sites;
-    this.stock = stock;
     this.pages = pages;
-    this.revisions = revisions;
+    this.history = history;
+    this.documents = documents;
+    this.stock = stock;
     this.clock = clock;
   }
 
   /**
    * A page at its newest revision.
    *
+   * @param siteRevision number of the newest revision of what it shares with its site
    * @param liveRelease id of the release that is live, if any
    */
   public record Head(
@@ -65,33 +75,67 @@ public class PageService {
       String siteId,
       String slug,
       int revision,
+      int siteRevision,
       boolean canUndo,
       boolean canRedo,
       Document document,
       @Nullable Long liveRelease) {}
 
+  /**
+   * A page whose document may not be there to read.
+   *
+   * @param head none for a page that is broken
+   * @param said what is wrong with it; empty when nothing is
+   */
+  public record Shown(String id, String slug, @Nullable Head head, String said) {}
+
   /** What a change came to: the page before and after it. */
   public record Change(Document before, Head after) {}
 
+  /**
+   * The revision that edits were made on.
+   *
+   * @param site number of the site's; null for the one that the page's was made with
+   */
+  public record Base(int page, @Nullable Integer site) {}
+
+  // --- sites ---
+
   /** Makes a site with the usual bands. */
   @Transactional
-  public SiteEntity addSite(String name) {
-    if (name.isBlank() || name.length() > 120) {
-      throw new Refused("Name of the site", name, "1 to 120 characters");
-    }
-    return addSite(word(name), name);
+  public SiteRows.Line addSite(String name) {
+    return addSite(name, name);
   }
 
   /** Makes a site with an id, or another one where that is taken. */
   @Transactional
-  public SiteEntity addSite(String wanted, String name) {
-    String id = word(wanted);
-    String free = sites.existsById(id) ? id + "-" + clock.millis() % 100_000 : id;
-    Values values = Values.NONE.with(SiteSettings.NAME, Values.ALL, name);
-    Site site = new Site(Bands.INITIAL, values);
-    return sites.save(
-        new SiteEntity(free, name, DocumentJson.write(site).toString(), clock.instant()));
+  public SiteRows.Line addSite(String wanted, String name) {
+    if (name.isBlank()) {
+      throw new Refused("Name of the site", name, "1 to 120 characters");
+    }
+    Values values = Values.NONE.with(SiteSettings.NAME, Values.ALL, SiteSettings.NAME.read(name));
+    String id = Ids.next(Ids.word(wanted, "site"), free -> insertSite(free, name));
+    history.made(id, new Site(Bands.INITIAL, values));
+    return site(id);
   }
+
+  private boolean insertSite(String id, String name) {
+    return sites.insert(id, name, clock.instant()) == 1;
+  }
+
+  /** A site. */
+  @Transactional(readOnly = true)
+  public SiteRows.Line site(String siteId) {
+    return sites.line(siteId).orElseThrow(() -> new Gone("site", siteId));
+  }
+
+  /** All sites, oldest first. */
+  @Transactional(readOnly = true)
+  public List<SiteRows.Line> sites() {
+    return sites.inOrder();
+  }
+
+  // --- pages ---
 
   /**
    * Makes a page.
@@ -101,104 +145,105 @@ public class PageService {
    */
   @Transactional
   public Head addPage(String siteId, String title, @Nullable JsonNode document) {
-    SiteEntity site = sites.hold(siteId).orElseThrow(() -> new Gone("site", siteId));
+    SiteRows.Line site = history.holdSite(siteId);
     Document read = document == null ? empty(site, title) : DocumentJson.read(document);
-    if (document != null) {
-      read = adopt(site, read);
-    }
     String name = read.page().values().get(PageSettings.TITLE);
-    return made(siteId, freeSlug(siteId, word(name.isBlank() ? "page" : name)), read);
-  }
-
-  private Head made(String siteId, String slug, Document read) {
-    var row = new PageEntity();
-    row.id = siteId + "-" + slug;
-    row.siteId = siteId;
-    row.slug = slug;
-    row.createdAt = clock.instant();
-    pages.save(row);
-    RevisionEntity first = append(row, "made", read, List.of(), List.of());
-    return head(row, first, read);
-  }
-
-  /** A site. */
-  @Transactional(readOnly = true)
-  public SiteEntity site(String siteId) {
-    return sites.findById(siteId).orElseThrow(() -> new Gone("site", siteId));
+    return made(site, Ids.word(name.isBlank() ? "page" : name, "p"), read);
   }
 
   /** Makes a page of a document with the slug that it had elsewhere. */
   @Transactional
   public Head importPage(String siteId, String slug, Document document) {
-    SiteEntity site = sites.hold(siteId).orElseThrow(() -> new Gone("site", siteId));
-    return made(siteId, freeSlug(siteId, word(slug)), adopt(site, document));
+    return made(history.holdSite(siteId), Ids.word(slug, "p"), document);
   }
 
-  private Document adopt(SiteEntity site, Document read) {
-    if (pages.findBySiteIdOrderByCreatedAt(site.id()).isEmpty()) {
-      keep(site, read.site());
-      return read;
-    }
-    Site own = site(site);
-    if (!own.bands().all().stream()
-        .map(b -> b.id())
-        .toList()
-        .equals(read.bands().all().stream().map(b -> b.id()).toList())) {
+  /** The site is held. */
+  private Head made(SiteRows.Line site, String wanted, Document read) {
+    boolean first = pages.allOfSite(site.id()).isEmpty();
+    Site own = ofSite(site);
+    if (!first && !DocumentJson.ids(own.bands()).equals(DocumentJson.ids(read.bands()))) {
       throw new Refused(
               "bands of the document", ids(read.bands()), "those of the site: " + ids(own.bands()))
           .at("/site/bands");
     }
-    return new Document(own, read.page());
+    String slug = Ids.next(wanted, free -> pages.find(site.id(), free).isEmpty());
+    String id =
+        Ids.next(
+            site.id() + "-" + slug,
+            free -> pages.insert(free, site.id(), slug, clock.instant()) == 1);
+    pages.forgetFormer(site.id(), slug);
+    // The first page of a site brings its bands and its widths along.
+    Site shared = first ? named(read.site(), own) : own;
+    history.made(site, own, id, new Document(shared, read.page()));
+    return head(id);
+  }
+
+  private static Site named(Site site, Site before) {
+    return site.values().get(SiteSettings.NAME).isBlank()
+        ? site.with(
+            site.values()
+                .with(SiteSettings.NAME, Values.ALL, before.values().get(SiteSettings.NAME)))
+        : site;
   }
 
   private static String ids(Bands bands) {
-    return String.join(", ", bands.all().stream().map(b -> b.id()).toList());
+    return String.join(", ", DocumentJson.ids(bands));
   }
 
-  private Document empty(SiteEntity site, String title) {
+  private Document empty(SiteRows.Line site, String title) {
     if (title.isBlank()) {
       throw new Refused("Title of the page", title, "1 to 200 characters");
     }
-    Values values = Values.NONE.with(PageSettings.TITLE, Values.ALL, title);
-    return new Document(site(site), new Page("page", values, List.of()));
+    Values values =
+        Values.NONE.with(PageSettings.TITLE, Values.ALL, PageSettings.TITLE.read(title));
+    return new Document(ofSite(site), new Page("page", values, List.of()));
   }
 
-  private static Site site(SiteEntity site) {
-    var json = JsonNodeFactory.instance.objectNode().put("giostra", DocumentJson.VERSION);
-    json.set("site", DocumentJson.parse(site.document()));
-    json.set("page", DocumentJson.write(new Page("page", Values.NONE, List.of())));
-    return DocumentJson.read(json).site();
+  private Site ofSite(SiteRows.Line site) {
+    return documents.site(site.id(), site.head());
   }
 
-  private String freeSlug(String siteId, String slug) {
-    String free = slug;
-    for (int i = 2; pages.existsBySiteIdAndSlug(siteId, free); i++) {
-      free = slug + "-" + i;
-    }
-    return free;
-  }
-
-  private static String word(String name) {
-    String word =
-        java.text.Normalizer.normalize(name, java.text.Normalizer.Form.NFD)
-            .toLowerCase(Locale.ROOT)
-            .replaceAll("\\p{M}", "")
-            .replaceAll("[^a-z0-9]+", "-")
-            .replaceAll("^-+|-+$", "");
-    String cut = word.substring(0, Math.min(40, word.length()));
-    return cut.isEmpty() || !Character.isLetter(cut.charAt(0)) ? "p-" + cut : cut;
-  }
-
-  /** All sites, oldest first. */
+  /** What the pages of a site share, as it stands. */
   @Transactional(readOnly = true)
-  public List<SiteEntity> sites() {
-    return sites.inOrder();
+  public Site shared(String siteId) {
+    return ofSite(site(siteId));
   }
 
-  /** The pages of a site, oldest first. */
+  /** The pages of a site, oldest first, those that are broken as well. */
+  @Transactional(readOnly = true)
+  public List<Shown> shelf(String siteId) {
+    return pages.ofSite(siteId).stream().map(this::shown).toList();
+  }
+
+  private Shown shown(PageRows.Line page) {
+    try {
+      Head head = head(page);
+      List<Refused> mended = documents.mended(page);
+      return new Shown(
+          page.id(),
+          page.slug(),
+          head,
+          mended.isEmpty()
+              ? ""
+              : "Not all of it can be read as it was kept: " + mended.getFirst().getMessage());
+    } catch (RuntimeException e) {
+      LOG.warn("page {} cannot be read", page.id(), e);
+      String why = e instanceof Refused || e instanceof DocumentJson.Faults ? e.getMessage() : "";
+      return new Shown(
+          page.id(), page.slug(), null, ("This page cannot be read. " + why).strip());
+    }
+  }
+
+  /** The pages of a site that can be read, oldest first. */
   @Transactional(readOnly = true)
   public List<Head> pages(String siteId) {
-    return pages.findBySiteIdOrderByCreatedAt(siteId).stream().map(this::head).toList();
+    var all = new ArrayList<Head>();
+    for (Shown each : shelf(siteId)) {
+      if (each.head() != null) {
+        all.add(each.head());
+      }
+    }
+    return all;
   }
 
   /** A page at its newest revision. */
@@ -207,10 +252,36 @@ public class PageService {
     return head(page(pageId));
   }
 
-  /** The page of a site with that slug. */
+  /** Where a page is, whatever has become of its document. */
+  public record Place(String id, String siteId, String slug, @Nullable Long liveRelease) {}
+
+  /** Where a page is. */
   @Transactional(readOnly = true)
-  public Optional<Head> find(String siteId, String slug) {
-    return pages.findBySiteIdAndSlug(siteId, slug).map(this::head);
+  public Place place(String pageId) {
+    return place(page(pageId));
+  }
+
+  private static Place place(PageRows.Line page) {
+    return new Place(page.id(), page.siteId(), page.slug(), page.liveRelease());
+  }
+
+  /** The page of a site that has an address; none for what is put away. */
+  @Transactional(readOnly = true)
+  public Optional<Place> find(String siteId, String slug) {
+    return pages
+        .find(siteId, slug)
+        .filter(page -> page.putAwayAt() == null)
+        .map(PageService::place);
+  }
+
+  /** The page of a site that had an address before. */
+  @Transactional(readOnly = true)
+  public Optional<Place> formerly(String siteId, String slug) {
+    return pages
+        .formerly(siteId, slug)
+        .flatMap(pages::line)
+        .filter(page -> page.putAwayAt() == null)
+        .map(PageService::place);
   }
 
   /** A page as it is shown: with what it links to put in. */
@@ -219,44 +290,113 @@ public class PageService {
     return stock.expanded(head.siteId(), head.document());
   }
 
-  /** The revisions of a page, newest first. */
-  @Transactional(readOnly = true)
-  public List<RevisionRows.Line> history(String pageId) {
-    page(pageId);
-    return revisions.lines(pageId);
+  /**
+   * Keeps a piece or section of a page on its site.
+   *
+   * @throws Refused as {@link StockService#keep} does
+   */
+  @Transactional
+  public StockService.Kept keep(String pageId, String node, String name) {
+    History.Held held = history.hold(pageId);
+    return stock.keep(held.site().id(), pageId, documents.of(held.page()), node, name);
+  }
+
+  /**
+   * Keeps something on a site no longer.
+   *
+   * @throws Refused naming the pages that link to it, those that are put away as well
+   */
+  @Transactional
+  public void dropKept(String siteId, String id) {
+    history.holdSite(siteId);
+    var uses = new ArrayList<String>();
+    for (PageRows.Line page : pages.allOfSite(siteId)) {
+      Head head = shown(page).head();
+      if (head != null && Linking.used(head.document()).contains(id)) {
+        String title = head.document().page().values().get(PageSettings.TITLE);
+        uses.add(page.putAwayAt() == null ? title : title + " (put away)");
+      }
+    }
+    if (!uses.isEmpty()) {
+      throw new Refused(
+          "Kept piece", id + " is linked to on " + String.join(", ", uses), "linked to nowhere");
+    }
+    stock.drop(siteId, id);
+  }
+
+  /** Holds the site of a page until the transaction ends. */
+  @Transactional
+  public void hold(String pageId) {
+    history.hold(pageId);
   }
 
   /** Says which release of a page is live. */
   @Transactional
   public void setLive(String pageId, long release) {
-    pages.hold(pageId).orElseThrow(() -> new Gone("page", pageId)).liveRelease = release;
+    pages.live(pageId, release);
   }
+
+  // --- changes ---
 
   /**
    * Applies edits made on some revision. Where others have edited meanwhile, they are applied on
    * top if they touch other paths.
    *
+   * @param key given by whoever makes the change: sent twice, it happens once
    * @throws Conflict with the newer document when they touch the same ones
    */
   @Transactional
-  public Change edit(String pageId, int base, JsonNode json) {
-    PageEntity page = hold(pageId, json);
-    RevisionEntity head = headRow(page);
-    Document before = documents.of(head);
-    if (base > head.number || base < 0) {
-      throw new Refused("revision", Integer.toString(base), "0 to " + head.number).at("/revision");
+  public Change edit(String pageId, Base base, @Nullable String key, JsonNode json) {
+    History.Held held = history.hold(pageId);
+    Document before = documents.of(held.page());
+    if (history.done(held.site().id(), key)) {
+      return new Change(before, head(held.page()));
     }
-    List<Edit> edits = readOn(page, base, head, before, json);
-    if (base < head.number) {
-      refuseOverlap(page, base, before, edits);
+    long since = since(held, base);
+    boolean newest = since == held.site().lastChange() || current(held, base);
+    try {
+      List<Edit> edits = EditJson.read(json, before.bands());
+      Edits.Applied applied = Edits.apply(before, edits);
+      if (!newest) {
+        Optional<Path> theirs =
+            history.overtaken(
+                held.site().id(), since, History.parts(pageId, applied.paths()));
+        if (theirs.isPresent()) {
+          throw conflict(
+              held, before, theirs.get().says() + " was changed in another window");
+        }
+      }
+      return append(held, "edit", key, edits, applied, before);
+    } catch (Refused | DocumentJson.Faults e) {
+      if (!newest) {
+        // It may have been right on the revision it was made on: a band that is gone since, say.
+        throw conflict(held, before, String.valueOf(e.getMessage()));
+      }
+      throw e;
     }
-    Edits.Applied applied = applyOrConflict(page, base, head, before, edits);
-    if (edits.isEmpty() || applied.document().equals(before)) {
-      return new Change(before, head(page, head, before));
+  }
+
+  private static boolean current(History.Held held, Base base) {
+    return base.page() == held.page().head()
+        && (base.site() == null || base.site() == held.site().head());
+  }
+
+  /** The number of the newest change that whoever made edits has seen. */
+  private long since(History.Held held, Base base) {
+    within("revision", base.page(), held.page().head());
+    long since = history.changeOf(held.page().id(), base.page());
+    Integer site = base.site();
+    if (site == null) {
+      return since;
     }
-    RevisionEntity next = append(page, "edit", applied.document(), edits, applied.inverse());
-    shareSite(page, edits, applied.document());
-    return new Change(before, head(page, next, applied.document()));
+    within("siteRevision", site, held.site().head());
+    return Math.max(since, history.changeOfSite(held.site().id(), site));
+  }
+
+  private static void within(String what, int number, int head) {
+    if (number < 0 || number > head) {
+      throw new Refused(what, Integer.toString(number), "0 to " + head).at("/" + what);
+    }
   }
 
   /**
@@ -265,236 +405,309 @@ public class PageService {
    */
   @Transactional
   public Change change(String pageId, Function<Document, List<Edit>> edits) {
-    PageEntity page = hold(pageId, null);
-    Document before = documents.of(headRow(page));
-    List<Edit> made = edits.apply(before);
-    Edits.Applied applied = Edits.apply(before, made);
-    if (applied.document().equals(before)) {
-      return new Change(before, head(page, headRow(page), before));
-    }
-    RevisionEntity next = append(page, "edit", applied.document(), made, applied.inverse());
-    shareSite(page, made, applied.document());
-    return new Change(before, head(page, next, applied.document()));
+    History.Held held = history.hold(pageId);
+    return append(held, "edit", null, edits.apply(documents.of(held.page())));
   }
 
-  private List<Edit> readOn(
-      PageEntity page, int base, RevisionEntity head, Document before, JsonNode json) {
-    try {
-      return EditJson.read(json, before.bands());
-    } catch (Refused | DocumentJson.Faults e) {
-      if (base < head.number) {
-        // It may have been right on the revision it was made on: a band that is gone since, say.
-        throw conflict(page, head, before, e.getMessage() == null ? "" : e.getMessage());
-      }
-      throw e;
-    }
+  private Change append(
+      History.Held held, String kind, @Nullable String key, List<Edit> edits) {
+    Document before = documents.of(held.page());
+    return append(held, kind, key, edits, Edits.apply(before, edits), before);
   }
 
-  private Edits.Applied applyOrConflict(
-      PageEntity page, int base, RevisionEntity head, Document before, List<Edit> edits) {
-    try {
-      return Edits.apply(before, edits);
-    } catch (Refused e) {
-      if (base < head.number) {
-        throw conflict(page, head, before, e.getMessage() == null ? "" : e.getMessage());
-      }
-      throw e;
+  private Change append(
+      History.Held held,
+      String kind,
+      @Nullable String key,
+      List<Edit> edits,
+      Edits.Applied applied,
+      Document before) {
+    if (!applied.document().equals(before)) {
+      history.append(held, new History.Step(kind, key, edits, applied, History.noOthers()));
     }
+    return new Change(before, head(held.page().id()));
   }
 
-  /** Pages are held in one order, the site first: a change of the site changes all its pages. */
-  private PageEntity hold(String pageId, @Nullable JsonNode edits) {
-    PageEntity page = page(pageId);
-    boolean site =
-        edits == null
-            || edits.toString().contains("\"site\"")
-            || edits.toString().contains("Band")
-            || edits.toString().contains("Breakpoint");
-    if (site) {
-      sites.hold(page.siteId);
-      pages.holdAll(page.siteId);
-    }
-    return pages.hold(pageId).orElseThrow(() -> new Gone("page", pageId));
-  }
-
-  private void refuseOverlap(PageEntity page, int base, Document before, List<Edit> edits) {
-    Set<String> mine = new HashSet<>();
-    edits.forEach(edit -> mine.addAll(Edits.touched(before, edit)));
-    RevisionEntity at =
-        revisions
-            .findByPageIdAndNumber(page.id, base)
-            .orElseThrow(() -> new Gone("revision", Integer.toString(base)));
-    Document then = DocumentJson.read(at.document);
-    for (RevisionEntity later :
-        revisions.findByPageIdAndNumberGreaterThanOrderByNumber(page.id, base)) {
-      for (Edit edit : EditJson.read(DocumentJson.parse(later.edits), then.bands())) {
-        for (String theirs : Edits.touched(then, edit)) {
-          if (mine.stream().anyMatch(path -> Edits.meet(path, theirs))) {
-            throw conflict(page, headRow(page), before, theirs + " was changed in another window");
-          }
-        }
-      }
-      then = DocumentJson.read(later.document);
-    }
-  }
-
-  private Conflict conflict(PageEntity page, RevisionEntity head, Document newer, String why) {
+  private Conflict conflict(History.Held held, Document newer, String why) {
     return new Conflict(
         "Your change was made on an older revision, and cannot be put on the newer one: " + why,
-        Map.of("page", page.id, "revision", head.number, "document", DocumentJson.write(newer)));
+        Map.of(
+            "page",
+            held.page().id(),
+            "revision",
+            held.page().head(),
+            "siteRevision",
+            held.site().head(),
+            "document",
+            DocumentJson.write(newer)));
   }
 
-  /** Appends the revision that takes the newest change back. */
+  /** Appends the change that takes back the newest one that was made from this page. */
   @Transactional
-  public Change undo(String pageId) {
-    PageEntity page = hold(pageId, null);
-    RevisionEntity head = headRow(page);
-    if (head.undoTarget == null) {
-      throw new Refused("Undo", "at the first change", "used after a change");
-    }
-    RevisionEntity rest = row(page, head.undoRest);
-    return again(
-        page,
-        head,
-        row(page, head.undoTarget),
-        "undo",
-        next -> {
-          next.undoTarget = rest.undoTarget;
-          next.undoRest = rest.undoRest;
-          next.redoTarget = next.number;
-          next.redoRest = head.number;
-        });
+  public Change undo(String pageId, @Nullable String key) {
+    return again(pageId, true, key);
   }
 
-  /** Appends the revision that takes the newest undo back. */
+  /** Appends the change that takes the newest undo back. */
   @Transactional
-  public Change redo(String pageId) {
-    PageEntity page = hold(pageId, null);
-    RevisionEntity head = headRow(page);
-    if (head.redoTarget == null) {
-      throw new Refused("Redo", "at the newest change", "used after an undo");
+  public Change redo(String pageId, @Nullable String key) {
+    return again(pageId, false, key);
+  }
+
+  private Change again(String pageId, boolean back, @Nullable String key) {
+    History.Held held = history.hold(pageId);
+    Document before = documents.of(held.page());
+    if (history.done(held.site().id(), key)) {
+      return new Change(before, head(held.page()));
     }
-    RevisionEntity rest = row(page, head.redoRest);
-    return again(
-        page,
-        head,
-        row(page, head.redoTarget),
-        "redo",
-        next -> {
-          next.undoTarget = next.number;
-          next.undoRest = head.number;
-          next.redoTarget = rest.redoTarget;
-          next.redoRest = rest.redoRest;
-        });
+    try {
+      history.again(held, back, key);
+    } catch (History.Overtaken e) {
+      throw new Conflict(
+          "%s has changed since from elsewhere, so it cannot be %s. Nothing is changed."
+              .formatted(e.getMessage(), back ? "taken back" : "brought again"),
+          Map.of(
+              "page",
+              pageId,
+              "revision",
+              held.page().head(),
+              "siteRevision",
+              held.site().head(),
+              "document",
+              DocumentJson.write(before)));
+    }
+    return new Change(before, head(pageId));
   }
 
-  private Change again(
-      PageEntity page,
-      RevisionEntity head,
-      RevisionEntity target,
-      String kind,
-      java.util.function.Consumer<RevisionEntity> stacks) {
-    Document before = documents.of(head);
-    List<Edit> edits = EditJson.read(DocumentJson.parse(target.inverse), before.bands());
-    Edits.Applied applied = Edits.apply(before, edits);
-    RevisionEntity next = append(page, kind, applied.document(), edits, applied.inverse());
-    stacks.accept(next);
-    shareSite(page, edits, applied.document());
-    return new Change(before, head(page, next, applied.document()));
-  }
+  // --- names, and what is put away ---
 
-  /** Appends a revision with the document of an older one. */
+  /**
+   * Names a site.
+   *
+   * @throws Refused for a name that is none
+   */
   @Transactional
-  public Change restore(String pageId, int number) {
-    PageEntity page = hold(pageId, null);
-    RevisionEntity head = headRow(page);
-    Document before = documents.of(head);
-    Document old =
-        DocumentJson.read(
-            revisions
-                .findByPageIdAndNumber(pageId, number)
-                .orElseThrow(() -> new Gone("revision", Integer.toString(number)))
-                .document);
-    List<Edit> edits = List.of(new Edit.Replace(old));
-    Edits.Applied applied = Edits.apply(before, edits);
-    RevisionEntity next = append(page, "restore", old, edits, applied.inverse());
-    if (!old.site().equals(before.site())) {
-      shareSite(page, List.of(new Edit.SetBands(old.bands())), old);
+  public void nameSite(String siteId, String name) {
+    SiteRows.Line site = history.holdSite(siteId);
+    if (name.isBlank()) {
+      throw new Refused("Name of the site", name, "1 to 120 characters");
     }
-    return new Change(before, head(page, next, old));
+    history.append(
+        site,
+        List.of(new Edit.SetValue(Site.ID, SiteSettings.NAME.id(), Values.ALL, name.strip())));
   }
 
-  /** What is said of the site on one page is said on all of them. */
-  private void shareSite(PageEntity from, List<Edit> edits, Document document) {
-    if (edits.stream().noneMatch(edit -> edit.ofSite() || edit instanceof Edit.Replace)) {
-      return;
+  /**
+   * Names a page, and says at which address it is. The one that it had leads to it from then on.
+   *
+   * @throws Refused for an address that another page of the site has
+   */
+  @Transactional
+  public Head name(String pageId, String title, String address) {
+    History.Held held = history.hold(pageId);
+    String slug = Ids.word(address, "p");
+    if (!slug.equals(address)) {
+      throw new Refused(
+          "Address", address, "of lower-case letters, digits and single hyphens, such as " + slug);
     }
-    sites.findById(from.siteId).ifPresent(site -> keep(site, document.site()));
-    List<Edit> shared = edits.stream().filter(Edit::ofSite).toList();
-    for (PageEntity other : pages.findBySiteIdOrderByCreatedAt(from.siteId)) {
-      if (!other.id.equals(from.id) && !shared.isEmpty()) {
-        Document before = documents.of(headRow(other));
-        Edits.Applied applied = Edits.apply(before, shared);
-        append(other, "site", applied.document(), shared, applied.inverse());
+    if (title.isBlank()) {
+      throw new Refused("Title of the page", title, "1 to 200 characters");
+    }
+    String siteId = held.site().id();
+    if (!slug.equals(held.page().slug())) {
+      pages
+          .find(siteId, slug)
+          .ifPresent(other -> {
+            throw new Refused(
+                "Address",
+                slug + ", where " + (other.putAwayAt() == null ? "another page is" : "a page was that is put away"),
+                "free on this site");
+          });
+      pages.noteFormer(siteId, held.page().slug(), pageId);
+      pages.forgetFormer(siteId, slug);
+      pages.address(pageId, slug);
+    }
+    Document before = documents.of(held.page());
+    append(
+        held,
+        "edit",
+        null,
+        List.of(
+            new Edit.SetValue(
+                before.page().id(), PageSettings.TITLE.id(), Values.ALL, title.strip())));
+    return head(pageId);
+  }
+
+  /** A page that is put away. */
+  public record Away(String id, String siteId, String site, String title, java.time.Instant since) {}
+
+  /** The pages of the sites that are there which are put away, the last one first. */
+  @Transactional(readOnly = true)
+  public List<Away> putAway() {
+    return pages.putAway().stream()
+        .map(page -> {
+          Head head = shown(page).head();
+          String title =
+              head == null ? "" : head.document().page().values().get(PageSettings.TITLE);
+          return new Away(
+              page.id(),
+              page.siteId(),
+              site(page.siteId()).name(),
+              title.isBlank() ? page.slug() : title,
+              java.util.Objects.requireNonNull(page.putAwayAt()));
+        })
+        .toList();
+  }
+
+  /** Puts a page away: it is on no shelf and live no more, until it is brought back. */
+  @Transactional
+  public void putAway(String pageId) {
+    history.hold(pageId);
+    pages.putAway(pageId, clock.instant());
+  }
+
+  /** Brings a page back as it was. */
+  @Transactional
+  public void bringBack(String pageId) {
+    PageRows.Line page = pages.line(pageId).orElseThrow(() -> new Gone("page", pageId));
+    history.holdSite(page.siteId());
+    pages.putAway(pageId, null);
+  }
+
+  /**
+   * Forgets a page for good.
+   *
+   * @param elsewhere forgets what belongs to it elsewhere
+   * @throws Refused for one that is not put away
+   */
+  @Transactional
+  public void drop(String pageId, Runnable elsewhere) {
+    PageRows.Line page = pages.line(pageId).orElseThrow(() -> new Gone("page", pageId));
+    history.holdSite(page.siteId());
+    if (pages.line(pageId).filter(each -> each.putAwayAt() != null).isEmpty()) {
+      throw new Refused("Page " + pageId, "on the shelf", "put away before it is dropped");
+    }
+    elsewhere.run();
+    pages.deleteRevisions(pageId);
+    pages.deleteFormer(pageId);
+    pages.delete(pageId);
+  }
+
+  /** Ids of all pages of a site, those that are put away as well. */
+  @Transactional(readOnly = true)
+  public List<String> idsOf(String siteId) {
+    return pages.allOfSite(siteId).stream().map(PageRows.Line::id).toList();
+  }
+
+  /** Ids of pages that were put away before a time. */
+  @Transactional(readOnly = true)
+  public List<String> putAwayBefore(java.time.Instant time) {
+    return pages.putAwayBefore(time);
+  }
+
+  // --- what was ---
+
+  /** The revisions of a page, newest first. */
+  @Transactional(readOnly = true)
+  public List<HistoryRows.Line> history(String pageId) {
+    page(pageId);
+    return history.lines(pageId);
+  }
+
+  /**
+   * What a page was.
+   *
+   * @param site in what its site differed from what it is now
+   * @param gone what the page said for bands that are there no more, which goes when it is restored
+   *     without its site
+   */
+  public record Was(Document document, List<SiteDifference> site, List<String> gone) {}
+
+  /** A page as it was at a revision, and how its site differed then. */
+  @Transactional(readOnly = true)
+  public Was was(String pageId, int number) {
+    PageRows.Line page = page(pageId);
+    Document old = documents.at(page, number);
+    Document now = documents.of(page);
+    return new Was(
+        old,
+        SiteDifference.between(old.site(), now.site()),
+        old.bands().all().stream()
+            .map(band -> band.id())
+            .filter(id -> !DocumentJson.ids(now.bands()).contains(id))
+            .flatMap(id -> Edits.goingWith(new Document(old.site(), old.page()), id).stream())
+            .toList());
+  }
+
+  /**
+   * Appends a change that makes of a page what it was at a revision.
+   *
+   * @param site whether what it shares with its site becomes what it was then, on all pages
+   */
+  @Transactional
+  public Change restore(String pageId, int number, boolean site, @Nullable String key) {
+    History.Held held = history.hold(pageId);
+    Document before = documents.of(held.page());
+    if (history.done(held.site().id(), key)) {
+      return new Change(before, head(held.page()));
+    }
+    Document old = documents.at(held.page(), number);
+    var edits = new ArrayList<Edit>();
+    if (site) {
+      edits.addAll(Edits.siteEdits(before.site(), old.site()));
+    }
+    edits.add(
+        new Edit.ReplacePage(
+            site ? old.page() : Edits.fitted(old.page(), before.bands())));
+    return append(held, "restore", key, edits);
+  }
+
+  /**
+   * The values that would go with a band, on all pages of the site.
+   *
+   * @param page title of the page
+   */
+  public record Going(String page, String value) {}
+
+  /** The values that would go with a band. */
+  @Transactional(readOnly = true)
+  public List<Going> goingWith(String pageId, String band) {
+    Head head = head(pageId);
+    head.document().bands().band(band);
+    var all = new ArrayList<Going>();
+    for (Head each : pages(head.siteId())) {
+      String title = each.document().page().values().get(PageSettings.TITLE);
+      for (String value : Edits.goingWith(each.document(), band)) {
+        // What the site itself sets is told once.
+        if (!value.startsWith(Site.ID + " / ") || each.id().equals(pageId)) {
+          all.add(new Going(title.isBlank() ? each.slug() : title, value));
+        }
       }
     }
+    return all;
   }
 
-  private static void keep(SiteEntity row, Site site) {
-    String name = site.values().get(SiteSettings.NAME);
-    row.set(name.isBlank() ? row.name() : name, DocumentJson.write(site).toString());
-  }
+  // --- reading ---
 
-  private RevisionEntity append(
-      PageEntity page, String kind, Document document, List<Edit> edits, List<Edit> inverse) {
-    var row = new RevisionEntity();
-    row.pageId = page.id;
-    row.number = kind.equals("made") ? 0 : page.head + 1;
-    row.kind = kind;
-    row.document = DocumentJson.text(document);
-    row.edits = EditJson.write(edits).toString();
-    row.inverse = EditJson.write(inverse).toString();
-    row.createdAt = Instant.now(clock);
-    if (!kind.equals("made")) {
-      row.undoTarget = row.number;
-      row.undoRest = page.head;
-    }
-    page.head = row.number;
-    RevisionEntity saved = revisions.save(row);
-    documents.keep(saved, document);
-    stock.follow(page.id, document);
-    return saved;
-  }
-
-  private Head head(PageEntity page) {
-    RevisionEntity row = headRow(page);
-    return head(page, row, documents.of(row));
-  }
-
-  private static Head head(PageEntity page, RevisionEntity row, Document document) {
+  private Head head(PageRows.Line page) {
+    History.Ways ways = history.ways(page);
     return new Head(
-        page.id,
-        page.siteId,
-        page.slug,
-        row.number,
-        row.undoTarget != null,
-        row.redoTarget != null,
-        document,
-        page.liveRelease);
+        page.id(),
+        page.siteId(),
+        page.slug(),
+        page.head(),
+        page.siteHead(),
+        ways.undo(),
+        ways.redo(),
+        documents.of(page),
+        page.liveRelease());
   }
 
-  private PageEntity page(String id) {
-    return pages.findById(id).orElseThrow(() -> new Gone("page", id));
-  }
-
-  private RevisionEntity headRow(PageEntity page) {
-    return row(page, page.head);
-  }
-
-  private RevisionEntity row(PageEntity page, @Nullable Integer number) {
-    return revisions
-        .findByPageIdAndNumber(page.id, number == null ? 0 : number)
-        .orElseThrow(() -> new IllegalStateException("page " + page.id + " lost a revision"));
+  private PageRows.Line page(String id) {
+    return pages
+        .line(id)
+        .filter(page -> page.putAwayAt() == null)
+        .orElseThrow(() -> new Gone("page", id));
   }
 
   /** Something on a page, by id; a Gone when it is not there. */

@@ -9,13 +9,8 @@ import java.io.Serializable;
 import java.time.Instant;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
-import org.jspecify.annotations.Nullable;
 
-/**
- * One revision; rows are only ever added. What undo would take back at this point is {@code
- * undoTarget}, and what it would take back after that is what the revision {@code undoRest} says;
- * likewise for redo. So both stacks survive a restart without being rewritten.
- */
+/** One revision of a page; rows are only ever added. */
 @Entity
 @Table(name = "revision")
 @IdClass(RevisionEntity.Key.class)
@@ -27,28 +22,33 @@ class RevisionEntity {
   String pageId = "";
 
   @Id int number;
+
+  /** The change of the site that it is part of. */
+  long change;
+
+  /** The revision that the site had with it. */
+  @Column(name = "site_number")
+  int siteNumber;
+
   String kind = "";
 
+  /** Version of the format of what follows. */
+  int version;
+
+  /** The page part of a document. */
   @JdbcTypeCode(SqlTypes.JSON)
   String document = "{}";
 
   @JdbcTypeCode(SqlTypes.JSON)
   String edits = "[]";
 
+  /** Edits that lead back, those of the site included. */
   @JdbcTypeCode(SqlTypes.JSON)
   String inverse = "[]";
 
-  @Column(name = "undo_target")
-  @Nullable Integer undoTarget;
-
-  @Column(name = "undo_rest")
-  @Nullable Integer undoRest;
-
-  @Column(name = "redo_target")
-  @Nullable Integer redoTarget;
-
-  @Column(name = "redo_rest")
-  @Nullable Integer redoRest;
+  /** What was touched, as {@link giostra.core.page.Path#written()}. */
+  @JdbcTypeCode(SqlTypes.JSON)
+  String paths = "[]";
 
   @Column(name = "created_at")
   Instant createdAt = Instant.EPOCH;

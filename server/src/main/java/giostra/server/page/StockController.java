@@ -80,10 +80,8 @@ class StockController {
   @PostMapping("/api/pages/{id}/stock")
   @ResponseStatus(HttpStatus.CREATED)
   KeptReply keep(@PathVariable String id, @RequestBody KeepRequest body) {
-    PageService.Head head = pages.head(id);
-    StockService.Kept kept =
-        stock.keep(head.siteId(), id, head.document(), body.node(), body.name());
-    return reply(kept, pages.pages(head.siteId()));
+    StockService.Kept kept = pages.keep(id, body.node(), body.name());
+    return reply(kept, pages.pages(pages.place(id).siteId()));
   }
 
   /** The edits that make of a linked node one that has its own content. */
@@ -104,16 +102,6 @@ class StockController {
   @DeleteMapping("/api/sites/{siteId}/stock/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void drop(@PathVariable String siteId, @PathVariable String id) {
-    List<String> uses =
-        list(siteId).stream()
-            .filter(kept -> kept.id().equals(id))
-            .flatMap(kept -> kept.uses().stream())
-            .map(Use::title)
-            .toList();
-    if (!uses.isEmpty()) {
-      throw new Refused(
-          "Kept piece", id + " is linked to on " + String.join(", ", uses), "linked to nowhere");
-    }
-    stock.drop(id);
+    pages.dropKept(siteId, id);
   }
 }

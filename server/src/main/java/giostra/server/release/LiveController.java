@@ -1,5 +1,6 @@
 package giostra.server.release;
 
+import giostra.server.web.Gone;
 import org.springframework.core.io.Resource;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -33,7 +34,16 @@ class LiveController {
       @PathVariable(required = false) @org.jspecify.annotations.Nullable String path,
       @RequestHeader(name = "If-None-Match", defaultValue = "") String known) {
     String name = path == null || path.equals("/") ? "index.html" : path.substring(1);
-    ReleaseService.Served file = releases.served(site, page, name);
+    ReleaseService.Served file;
+    try {
+      file = releases.served(site, page, name);
+    } catch (Gone e) {
+      // A page that has another address now is found by the one that people know.
+      String now = releases.movedTo(site, page).orElseThrow(() -> e);
+      return ResponseEntity.status(HttpStatus.MOVED_PERMANENTLY)
+          .header(HttpHeaders.LOCATION, now + (name.equals("index.html") ? "" : name))
+          .build();
+    }
     String tag = "\"" + file.hash().substring(0, 24) + "\"";
     boolean index = name.equals("index.html");
     var answer =

@@ -21,6 +21,9 @@ class ReleaseEntity {
   int number;
   int revision;
 
+  @Column(name = "site_revision")
+  int siteRevision;
+
   /** The Content-Security-Policy that it is served under. */
   String policy = "";
 

@@ -3,9 +3,29 @@ package giostra.server.release;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.Query;
 
 interface ReleaseRows extends JpaRepository<ReleaseEntity, Long> {
   List<ReleaseEntity> findByPageIdOrderByNumberDesc(String pageId);
 
   Optional<ReleaseEntity> findByPageIdAndNumber(String pageId, int number);
+
+  /** A file of a release, with the policy that it is served under. */
+  record File(String hash, String type, String policy) {}
+
+  @Query(
+      "select new giostra.server.release.ReleaseRows$File(f.hash, f.type, r.policy)"
+          + " from ReleaseFileEntity f join ReleaseEntity r on r.id = f.releaseId"
+          + " where f.releaseId = ?1 and f.path = ?2")
+  Optional<File> file(long release, String path);
+
+  @Modifying
+  @Query("delete from ReleaseFileEntity f where f.releaseId in"
+      + " (select r.id from ReleaseEntity r where r.pageId = ?1)")
+  void deleteFiles(String pageId);
+
+  @Modifying
+  @Query("delete from ReleaseEntity r where r.pageId = ?1")
+  void deleteOf(String pageId);
 }

@@ -9,12 +9,14 @@ import giostra.server.media.MediaService;
 import giostra.server.page.PageService;
 import giostra.server.page.Stage;
 import giostra.server.web.Gone;
+import jakarta.persistence.EntityManager;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,7 +26,9 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.springframework.core.io.Resource;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Publishes pages: a release is a set of plain files that never changes. */
 @Service
@@ -36,6 +40,8 @@ public class ReleaseService {
   private final PageFiles shipped;
   private final MediaService media;
   private final BlobStore blobs;
+  private final EntityManager entities;
+  private final TransactionTemplate transaction;
   private final Clock clock;
 
   ReleaseService(
@@ -46,7 +52,11 @@ public class ReleaseService {
       PageFiles shipped,
       MediaService media,
       BlobStore blobs,
+      EntityManager entities,
+      PlatformTransactionManager transactions,
       Clock clock) {
+    this.entities = entities;
+    this.transaction = new TransactionTemplate(transactions);
     this.releases = releases;
     this.files = files;
     this.pages = pages;
@@ -66,7 +76,8 @@ public class ReleaseService {
   public record FileLine(String path, String type, long bytes, long gzip) {}
 
   /** A release in a list. */
-  public record Line(long id, int number, int revision, Instant createdAt, boolean live) {}
+  public record Line(
+      long id, int number, int revision, int siteRevision, Instant createdAt, boolean live) {}
 
   /** A release with its files. */
   public record Release(Line line, String address, List<FileLine> files) {}
@@ -74,35 +85,57 @@ public class ReleaseService {
   /** A file as it is served. */
   public record Served(String path, String hash, String type, Resource bytes, String policy) {}
 
-  /** Publishes the newest revision; it is live when this returns. */
-  @Transactional
+  /**
+   * Publishes the newest revision; it is live when this returns, unless a newer one is by then. To
+   * compile and to cut pictures takes seconds, in which nothing is held.
+   */
   public Release publish(String pageId) {
     PageService.Head head = pages.head(pageId);
+    int known = newest(pageId);
     Compiled page = stage.compile(head.siteId(), head.document());
-    Map<String, byte[]> all = files(head, page);
+    var kept = new ArrayList<ReleaseFileEntity>();
+    files(head, page)
+        .forEach((path, bytes) -> {
+          var file = new ReleaseFileEntity();
+          file.path = path;
+          file.hash = blobs.put(bytes);
+          file.type = Types.of(path);
+          file.bytes = bytes.length;
+          kept.add(file);
+        });
     var release = new ReleaseEntity();
     release.policy = Policy.live(page.origins());
     release.pageId = pageId;
-    release.number =
-        releases.findByPageIdOrderByNumberDesc(pageId).stream()
-                .findFirst()
-                .map(r -> r.number)
-                .orElse(0)
-            + 1;
     release.revision = head.revision();
-    release.createdAt = clock.instant();
-    releases.save(release);
-    all.forEach((path, bytes) -> {
-      var file = new ReleaseFileEntity();
-      file.releaseId = release.id;
-      file.path = path;
-      file.hash = blobs.put(bytes);
-      file.type = Types.of(path);
-      file.bytes = bytes.length;
-      files.save(file);
+    release.siteRevision = head.siteRevision();
+    transaction.executeWithoutResult(_ -> {
+      pages.hold(pageId);
+      int before = newest(pageId);
+      release.number = before + 1;
+      release.createdAt = clock.instant();
+      entities.persist(release);
+      for (ReleaseFileEntity file : kept) {
+        file.releaseId = release.id;
+        entities.persist(file);
+      }
+      boolean overtaken =
+          before > known
+              && releases
+                  .findByPageIdAndNumber(pageId, before)
+                  .filter(newer -> newer.revision > release.revision)
+                  .isPresent();
+      if (!overtaken) {
+        pages.setLive(pageId, release.id);
+      }
     });
-    pages.setLive(pageId, release.id);
-    return release(head, release);
+    return release(pages.place(pageId), release);
+  }
+
+  private int newest(String pageId) {
+    return releases.findByPageIdOrderByNumberDesc(pageId).stream()
+        .findFirst()
+        .map(release -> release.number)
+        .orElse(0);
   }
 
   /** The files of a page as it is now. */
@@ -125,55 +158,60 @@ public class ReleaseService {
   /** The releases of a page, newest first. */
   @Transactional(readOnly = true)
   public List<Release> of(String pageId) {
-    PageService.Head head = pages.head(pageId);
+    PageService.Place page = pages.place(pageId);
     return releases.findByPageIdOrderByNumberDesc(pageId).stream()
-        .map(release -> release(head, release))
+        .map(release -> release(page, release))
         .toList();
   }
 
   /** The release of a page that is live. */
   @Transactional(readOnly = true)
   public Optional<Line> live(String pageId) {
-    Long id = pages.head(pageId).liveRelease();
+    Long id = pages.place(pageId).liveRelease();
     return id == null ? Optional.empty() : releases.findById(id).map(r -> line(r, true));
   }
 
   /** Makes an older release live again. */
   @Transactional
   public Release bringBack(String pageId, int number) {
+    pages.hold(pageId);
     ReleaseEntity release =
         releases
             .findByPageIdAndNumber(pageId, number)
             .orElseThrow(() -> new Gone("release", Integer.toString(number)));
     pages.setLive(pageId, release.id);
-    return release(pages.head(pageId), release);
+    return release(pages.place(pageId), release);
   }
 
-  /** A file of the live release. */
+  /**
+   * A file of the live release. It comes from the release alone, whatever has become of its page.
+   */
   @Transactional(readOnly = true)
   public Served served(String siteId, String slug, String path) {
-    PageService.Head head = pages.find(siteId, slug).orElseThrow(() -> new Gone("page", slug));
-    Long live = head.liveRelease();
+    PageService.Place page = pages.find(siteId, slug).orElseThrow(() -> new Gone("page", slug));
+    Long live = page.liveRelease();
     if (live == null) {
       throw new Gone("release of page", slug);
     }
-    ReleaseFileEntity file =
-        files.findByReleaseIdAndPath(live, path).orElseThrow(() -> new Gone("file", path));
-    return new Served(path, file.hash, file.type, blobs.open(file.hash), policy(live));
+    ReleaseRows.File file = releases.file(live, path).orElseThrow(() -> new Gone("file", path));
+    return new Served(path, file.hash(), file.type(), blobs.open(file.hash()), file.policy());
   }
 
-  private String policy(long release) {
-    return releases.findById(release).map(r -> r.policy).orElse("");
+  /** Where a page is that had an address before; none for an address that none had. */
+  @Transactional(readOnly = true)
+  public Optional<String> movedTo(String siteId, String slug) {
+    return pages
+        .formerly(siteId, slug)
+        .map(page -> "/live/" + page.siteId() + "/" + page.slug() + "/");
   }
 
   /** The live release, or the page as it is when there is none, as a zip. */
-  @Transactional(readOnly = true)
   public byte[] bundle(String pageId) {
-    PageService.Head head = pages.head(pageId);
-    Long live = head.liveRelease();
+    Long live = pages.place(pageId).liveRelease();
     var out = new ByteArrayOutputStream();
     try (var zip = new ZipOutputStream(out)) {
       if (live == null) {
+        PageService.Head head = pages.head(pageId);
         for (Map.Entry<String, byte[]> file :
             files(head, stage.compile(head.siteId(), head.document())).entrySet()) {
           put(zip, file.getKey(), file.getValue(), clock.instant());
@@ -199,11 +237,18 @@ public class ReleaseService {
     zip.closeEntry();
   }
 
-  private Release release(PageService.Head head, ReleaseEntity release) {
-    Long live = pages.head(head.id()).liveRelease();
+  /** Forgets all releases of a page; their bytes stay, since others may have them. */
+  @Transactional
+  public void drop(String pageId) {
+    releases.deleteFiles(pageId);
+    releases.deleteOf(pageId);
+  }
+
+  private Release release(PageService.Place page, ReleaseEntity release) {
+    Long live = page.liveRelease();
     return new Release(
         line(release, live != null && live == release.id),
-        "/live/" + head.siteId() + "/" + head.slug() + "/",
+        "/live/" + page.siteId() + "/" + page.slug() + "/",
         files.findByReleaseIdOrderByPath(release.id).stream()
             .map(f -> new FileLine(f.path, f.type, f.bytes, gzip(f)))
             .toList());
@@ -224,6 +269,6 @@ public class ReleaseService {
   }
 
   private static Line line(ReleaseEntity r, boolean live) {
-    return new Line(r.id, r.number, r.revision, r.createdAt, live);
+    return new Line(r.id, r.number, r.revision, r.siteRevision, r.createdAt, live);
   }
 }

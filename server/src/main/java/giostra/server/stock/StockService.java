@@ -1,9 +1,11 @@
 package giostra.server.stock;
 
 import giostra.core.band.Bands;
+import giostra.core.band.Kind;
 import giostra.core.band.Refused;
 import giostra.core.band.Values;
 import giostra.core.format.DocumentJson;
+import giostra.core.format.Upgrade;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Linking;
@@ -12,16 +14,20 @@ import giostra.core.page.Page;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
+import giostra.server.site.Ids;
+import giostra.server.site.SiteRows;
 import giostra.server.web.Gone;
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Pieces and sections that are kept on a site. Each has a home, the page where it is edited; it is
@@ -29,11 +35,17 @@ import tools.jackson.databind.node.ObjectNode;
  */
 @Service
 public class StockService {
+  private static final Logger LOG = LoggerFactory.getLogger(StockService.class);
+
   private final StockRows rows;
+  private final SiteRows sites;
+  private final EntityManager entities;
   private final Clock clock;
 
-  StockService(StockRows rows, Clock clock) {
+  StockService(StockRows rows, SiteRows sites, EntityManager entities, Clock clock) {
     this.rows = rows;
+    this.sites = sites;
+    this.entities = entities;
     this.clock = clock;
   }
 
@@ -52,11 +64,13 @@ public class StockService {
   }
 
   private static Kept kept(StockEntity row) {
-    return new Kept(row.id, row.name, row.homePage, row.homeNode, DocumentJson.parse(row.node));
+    JsonNode node = Upgrade.node(DocumentJson.parse(row.node), row.version);
+    return new Kept(row.id, row.name, row.homePage, row.homeNode, node);
   }
 
   /**
-   * Keeps a piece or section of a page under a name. What is kept already only gets the name.
+   * Keeps a piece or section of a page under a name. What is kept already only gets the name. The
+   * page's site is held by whoever calls.
    *
    * @throws Refused for other nodes, and for what is itself linked to something
    */
@@ -69,65 +83,87 @@ public class StockService {
     if (Linking.linked(node)) {
       throw new Refused("What is kept", "linked to something", "what has its own content");
     }
-    if (name.isBlank() || name.length() > 120) {
+    String called = named(name);
+    Optional<StockEntity> known =
+        rows.findBySiteIdAndHomePageAndHomeNode(siteId, pageId, nodeId);
+    StockEntity row = known.orElseGet(StockEntity::new);
+    row.name = called;
+    row.version = DocumentJson.VERSION;
+    row.node = DocumentJson.write(node).toString();
+    if (known.isEmpty()) {
+      insert(row, siteId, free(siteId, Ids.word(called, "kept")), pageId, nodeId);
+    }
+    return kept(row);
+  }
+
+  private static String named(String name) {
+    String called = new Kind.Words(120, false).read("Name of what is kept", name).strip();
+    if (called.isEmpty()) {
       throw new Refused("Name of what is kept", name, "1 to 120 characters");
     }
-    StockEntity row =
-        rows.findBySiteIdAndHomePageAndHomeNode(siteId, pageId, nodeId).orElseGet(StockEntity::new);
-    if (row.id.isEmpty()) {
-      row.id = freeId(siteId, name);
-      row.siteId = siteId;
-      row.homePage = pageId;
-      row.homeNode = nodeId;
-      row.createdAt = clock.instant();
-    }
-    row.name = name.strip();
-    row.node = DocumentJson.write(node).toString();
-    return kept(rows.save(row));
+    return called;
   }
 
-  private String freeId(String siteId, String name) {
-    String word =
-        name.toLowerCase(java.util.Locale.ROOT)
-            .replaceAll("[^a-z0-9]+", "-")
-            .replaceAll("^-+|-+$", "");
-    String base = siteId + "-" + word.substring(0, Math.min(30, word.length()));
-    String free = base;
-    for (int i = 2; rows.existsById(free); i++) {
-      free = base + "-" + i;
-    }
-    return free;
-  }
-
-  /** The id for something that is kept elsewhere under one: the same where it is free. */
-  @Transactional(readOnly = true)
-  public String reserve(String wanted) {
-    String free = wanted;
-    for (int i = 2; rows.existsById(free); i++) {
-      free = wanted + "-" + i;
-    }
-    return free;
-  }
-
-  /** Keeps something that was kept elsewhere. */
-  @Transactional
-  public void restore(
-      String siteId, String id, String name, String homePage, String homeNode, JsonNode node) {
-    var row = new StockEntity();
-    row.id = id;
+  private void insert(
+      StockEntity row, String siteId, String id, String homePage, String homeNode) {
     row.siteId = siteId;
-    row.name = name;
+    row.id = id;
     row.homePage = homePage;
     row.homeNode = homeNode;
-    row.node = node.toString();
     row.createdAt = clock.instant();
-    rows.save(row);
+    entities.persist(row);
+  }
+
+  private String free(String siteId, String wanted) {
+    return Ids.next(wanted, free -> !rows.existsBySiteIdAndId(siteId, free));
+  }
+
+  /**
+   * Keeps something that was kept elsewhere, under the same id.
+   *
+   * @param node in the newest version, read with the bands of its site
+   */
+  @Transactional
+  public void restore(
+      String siteId, String id, String name, String homePage, String homeNode, Node node) {
+    var row = new StockEntity();
+    row.name = named(name);
+    row.version = DocumentJson.VERSION;
+    row.node = DocumentJson.write(node).toString();
+    insert(row, siteId, free(siteId, id), homePage, homeNode);
+  }
+
+  /**
+   * Gives a site all that is kept on another one.
+   *
+   * @param homes ids of its pages by those of the other's
+   */
+  @Transactional
+  public void copy(String from, String to, Map<String, String> homes) {
+    for (StockEntity each : rows.findBySiteIdOrderByCreatedAt(from)) {
+      var row = new StockEntity();
+      row.name = each.name;
+      row.version = each.version;
+      row.node = each.node;
+      insert(row, to, each.id, homes.getOrDefault(each.homePage, ""), each.homeNode);
+    }
   }
 
   /** Keeps it no longer. */
   @Transactional
-  public void drop(String id) {
-    rows.delete(rows.findById(id).orElseThrow(() -> new Gone("kept piece", id)));
+  public void drop(String siteId, String id) {
+    sites.held(siteId);
+    rows.delete(row(siteId, id));
+  }
+
+  /** Keeps nothing on a site any more. */
+  @Transactional
+  public void dropAll(String siteId) {
+    rows.deleteAll(rows.findBySiteIdOrderByCreatedAt(siteId));
+  }
+
+  private StockEntity row(String siteId, String id) {
+    return rows.findBySiteIdAndId(siteId, id).orElseThrow(() -> new Gone("kept piece", id));
   }
 
   /**
@@ -135,9 +171,14 @@ public class StockService {
    * there stays as it last was, and follows again when undo brings it back.
    */
   @Transactional
-  public void follow(String pageId, Document document) {
-    for (StockEntity row : rows.findByHomePage(pageId)) {
-      document.find(row.homeNode).ifPresent(now -> row.node = DocumentJson.write(now).toString());
+  public void follow(String siteId, String pageId, Document document) {
+    for (StockEntity row : rows.findBySiteIdAndHomePage(siteId, pageId)) {
+      document
+          .find(row.homeNode)
+          .ifPresent(now -> {
+            row.version = DocumentJson.VERSION;
+            row.node = DocumentJson.write(now).toString();
+          });
     }
   }
 
@@ -150,10 +191,10 @@ public class StockService {
   }
 
   /** What is kept, as a page of its own, so that it can be looked through like any other. */
-  @Transactional(readOnly = true)
-  public Document document(String id, Site site) {
-    StockEntity row = rows.findById(id).orElseThrow(() -> new Gone("kept piece", id));
-    Node node = node(row, site.bands());
+  public Document document(Kept kept, Site site) {
+    Node node =
+        DocumentJson.keptNode(
+            kept.node(), DocumentJson.ids(site.bands()), DocumentJson.VERSION);
     Section section =
         node instanceof Section own ? own : new Section("kept", Values.NONE, List.of((Piece) node));
     return new Document(site, new Page("page", Values.NONE, List.of(section)));
@@ -165,29 +206,18 @@ public class StockService {
     return Linking.separated(document, node, stock(siteId, document.bands()));
   }
 
+  /** As they were remembered, less what was said for bands that are gone since. */
   private Linking.Stock stock(String siteId, Bands bands) {
     var found = new HashMap<String, Node>();
     for (StockEntity row : rows.findBySiteIdOrderByCreatedAt(siteId)) {
-      found.put(row.id, node(row, bands));
+      try {
+        JsonNode json = DocumentJson.parse(row.node);
+        found.put(row.id, DocumentJson.keptNode(json, DocumentJson.ids(bands), row.version));
+      } catch (RuntimeException e) {
+        // What links to it has an empty place, as for what is gone; the rest of the page stands.
+        LOG.warn("what is kept on {} as {} cannot be read", siteId, row.id, e);
+      }
     }
     return id -> Optional.ofNullable(found.get(id));
-  }
-
-  /** As it was remembered, less what was said for bands that are gone since. */
-  private static Node node(StockEntity row, Bands bands) {
-    Set<String> ids = DocumentJson.ids(bands);
-    JsonNode json = DocumentJson.parse(row.node);
-    forget(json, ids);
-    return DocumentJson.readNode(json, ids);
-  }
-
-  private static void forget(JsonNode node, Set<String> bands) {
-    node.path("values")
-        .forEach(value -> {
-          if (value instanceof ObjectNode byBand) {
-            byBand.retain(bands);
-          }
-        });
-    node.path("children").forEach(child -> forget(child, bands));
   }
 }

@@ -2,20 +2,39 @@ package giostra.server.web;
 
 import giostra.core.band.Refused;
 import giostra.core.format.DocumentJson;
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import org.hibernate.exception.JDBCConnectionException;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.TypeMismatchException;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.TransientDataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.MismatchedInputException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 
 /**
  * Problems as problem details (RFC 9457). Refusals carry {@code faults}: what, found, allowed,
@@ -23,6 +42,7 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
  */
 @RestControllerAdvice
 class Problems extends ResponseEntityExceptionHandler {
+  private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
   @ExceptionHandler
   ProblemDetail refused(Refused e) {
@@ -66,17 +86,148 @@ class Problems extends ResponseEntityExceptionHandler {
       HttpHeaders headers,
       HttpStatusCode status,
       WebRequest request) {
-    String detail =
-        "The request's body cannot be read as JSON: " + e.getMostSpecificCause().getMessage();
-    return ResponseEntity.badRequest().body(problem(HttpStatus.BAD_REQUEST, "Not JSON", detail));
+    ProblemDetail problem =
+        switch (e.getMostSpecificCause()) {
+          case Refused refused -> faults(List.of(refused));
+          case DatabindException wrong -> faults(List.of(misfit(wrong)));
+          case JacksonException broken ->
+              problem(HttpStatus.BAD_REQUEST, "Not JSON", "The request's body is no JSON" + at(broken));
+          default ->
+              problem(
+                  HttpStatus.BAD_REQUEST,
+                  "Not JSON",
+                  "The request's body is missing, cut off, or no JSON.");
+        };
+    return ResponseEntity.status(problem.getStatus()).body(problem);
   }
 
+  /** Of a value that does not fit, the field and what it has to be; never the name of a class. */
+  private static Refused misfit(DatabindException wrong) {
+    var place = new StringBuilder();
+    String field = "body";
+    for (JacksonException.Reference each : wrong.getPath()) {
+      String name = each.getPropertyName();
+      field = name == null ? Integer.toString(each.getIndex()) : name;
+      place.append('/').append(field);
+    }
+    String wanted = "of the type that the description of the API says";
+    String found = "something else";
+    if (wrong instanceof MismatchedInputException misfit && misfit.getTargetType() != null) {
+      wanted = wanted(misfit.getTargetType());
+    }
+    if (wrong instanceof InvalidFormatException format && format.getValue() != null) {
+      found = String.valueOf(format.getValue());
+    }
+    if (wrong instanceof UnrecognizedPropertyException) {
+      wanted = "one of the fields that there are";
+      found = "not known";
+    }
+    return new Refused(field, found, wanted).at(place.isEmpty() ? "/" : place.toString());
+  }
+
+  private static String wanted(Class<?> type) {
+    if (type == String.class) {
+      return "text";
+    }
+    if (type == boolean.class || type == Boolean.class) {
+      return "true or false";
+    }
+    if (type.isPrimitive() || Number.class.isAssignableFrom(type)) {
+      return type == int.class || type == Integer.class || type == long.class || type == Long.class
+          ? "a whole number"
+          : "a number";
+    }
+    if (Collection.class.isAssignableFrom(type)) {
+      return "a list";
+    }
+    return type.isEnum()
+        ? "one of "
+            + String.join(
+                ", ", Arrays.stream(type.getEnumConstants()).map(String::valueOf).toList())
+        : "an object";
+  }
+
+  private static String at(JacksonException broken) {
+    var location = broken.getLocation();
+    return location == null || location.getLineNr() < 1
+        ? "."
+        : " (line %d, column %d).".formatted(location.getLineNr(), location.getColumnNr());
+  }
+
+  /** A parameter of the address that does not fit. */
+  @Override
+  protected @Nullable ResponseEntity<Object> handleTypeMismatch(
+      TypeMismatchException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+    String name =
+        e instanceof MethodArgumentTypeMismatchException argument
+            ? argument.getName()
+            : String.valueOf(e.getPropertyName());
+    Class<?> type = e.getRequiredType();
+    var refused =
+        new Refused(
+            name, String.valueOf(e.getValue()), type == null ? "of another type" : wanted(type));
+    ProblemDetail problem = faults(List.of(refused));
+    problem.setStatus(HttpStatus.BAD_REQUEST);
+    return ResponseEntity.badRequest().body(problem);
+  }
+
+  /** A form with files that was cut off, or that has none. */
+  @ExceptionHandler
+  ProblemDetail multipart(MultipartException e) {
+    return problem(
+        HttpStatus.BAD_REQUEST,
+        "Not a form with a file",
+        "The request's body is no whole form (multipart/form-data) with a part named file.");
+  }
+
+  /** The database is away: nothing was changed, and the same again works when it is back. */
+  @ExceptionHandler({
+    CannotCreateTransactionException.class,
+    DataAccessResourceFailureException.class,
+    TransientDataAccessException.class,
+    JDBCConnectionException.class,
+    TransactionSystemException.class
+  })
+  ResponseEntity<ProblemDetail> away(Exception e) {
+    LOG.warn("the database cannot be asked: {}", e.getMessage());
+    return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+        .header(HttpHeaders.RETRY_AFTER, "2")
+        .body(
+            problem(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "Not now",
+                "The database cannot be reached. Nothing was changed; try again in a moment."));
+  }
+
+  /** Whoever asked has gone before the answer was written. */
+  @ExceptionHandler
+  void gone(AsyncRequestNotUsableException e) {
+    LOG.debug("nobody waits any more", e);
+  }
+
+  /** Whatever nobody thought of. The log has it; the answer names no classes. */
+  @ExceptionHandler
+  ProblemDetail unexpected(Exception e, HttpServletRequest request) {
+    LOG.error("{} {}", request.getMethod(), request.getRequestURI(), e);
+    return problem(
+        HttpStatus.INTERNAL_SERVER_ERROR,
+        "Something went wrong here",
+        "It is no fault of what was sent, and it is written down. Nothing was changed.");
+  }
+
+  /** Faults that are told of one request. */
+  private static final int MOST_FAULTS = 50;
+
   private static ProblemDetail faults(List<Refused> faults) {
-    String detail = String.join("; ", faults.stream().map(Refused::getMessage).toList());
+    List<Refused> told = faults.subList(0, Math.min(MOST_FAULTS, faults.size()));
+    String detail = String.join("; ", told.stream().map(Refused::getMessage).toList());
+    if (told.size() < faults.size()) {
+      detail += "; and " + (faults.size() - told.size()) + " more";
+    }
     ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_CONTENT, "Cannot be taken", detail);
     problem.setProperty(
         "faults",
-        faults.stream()
+        told.stream()
             .map(f ->
                 Map.of(
                     "what",

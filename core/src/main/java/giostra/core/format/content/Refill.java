@@ -88,28 +88,47 @@ public record Refill(
             .toList());
   }
 
-  /** The rows that were read, by what tells them apart; the same again gets a number. */
-  private static Map<String, Item> byKey(Filled filled, Table table, String key) {
+  /**
+   * What tells each row of a table apart, by its number: the same again gets a number of its own,
+   * whether it could be read or not, so that mending one row renames no other.
+   */
+  private static Map<Integer, String> names(Table table, String key) {
     int column = table.head().indexOf(key);
     if (column < 0) {
       throw new Refused(
           "Column that tells rows apart", key, "one of " + String.join(", ", table.head()));
     }
+    var names = new LinkedHashMap<Integer, String>();
+    var taken = new HashSet<String>();
+    var next = new HashMap<String, Integer>();
+    for (Table.Row row : table.rows()) {
+      String cut = cut(row.cell(column));
+      String free = cut;
+      while (!taken.add(free)) {
+        free = cut + " (" + next.merge(cut, 2, (again, _) -> again + 1) + ")";
+      }
+      names.put(row.number(), free);
+    }
+    return names;
+  }
+
+  private static String cut(String cell) {
+    String name = cell.strip();
+    return name.substring(0, Math.min(name.length(), 380));
+  }
+
+  /** The rows that were read, by what tells them apart. */
+  private static Map<String, Item> byKey(Filled filled, Table table, String key) {
+    Map<Integer, String> names = names(table, key);
     Set<Integer> left = new HashSet<>(filled.left().stream().map(Table.Row::number).toList());
     var all = new LinkedHashMap<String, Item>();
     int at = 0;
     for (Table.Row row : table.rows()) {
-      if (left.contains(row.number())) {
-        continue;
+      if (!left.contains(row.number())) {
+        Item item = filled.items().get(at++);
+        String name = Objects.requireNonNull(names.get(row.number()));
+        all.put(name, item.with(item.values().with(Feed.ROW, Values.ALL, name)));
       }
-      Item item = filled.items().get(at++);
-      String name = row.cell(column).strip();
-      String cut = name.substring(0, Math.min(name.length(), 380));
-      String free = cut;
-      for (int again = 2; all.containsKey(free); again++) {
-        free = cut + " (" + again + ")";
-      }
-      all.put(free, item.with(item.values().with(Feed.ROW, Values.ALL, free)));
     }
     return all;
   }
@@ -137,10 +156,12 @@ public record Refill(
       var items = new ArrayList<Item>();
       for (Item item : piece.items()) {
         String row = item.values().get(Feed.ROW);
-        if (row.isEmpty() || unread.contains(row)) {
+        if (row.isEmpty()) {
           items.add(item);
         } else if (is.containsKey(row)) {
           items.add(merged(item, was.get(row), Objects.requireNonNull(is.get(row))));
+        } else if (unread.contains(row) || unread.contains(base(row))) {
+          items.add(item);
         } else if (keep.contains(item.id())) {
           items.add(item.with(item.values().with(Feed.ROW, Values.ALL, null)));
           going.add(item);
@@ -155,8 +176,14 @@ public record Refill(
     private Set<String> unread(Filled fresh, Table now) {
       int column = now.head().indexOf(feed.key());
       var rows = new HashSet<String>();
-      fresh.left().forEach(row -> rows.add(row.cell(column).strip()));
+      fresh.left().forEach(row -> rows.add(cut(row.cell(column))));
       return rows;
+    }
+
+    /** Of rows that say the same, nobody knows which one could not be read: all of them stay. */
+    private static String base(String row) {
+      int at = row.endsWith(")") ? row.lastIndexOf(" (") : -1;
+      return at < 0 ? row : row.substring(0, at);
     }
 
     private Item merged(Item item, @Nullable Item was, Item is) {

@@ -1,0 +1,124 @@
+package giostra.core.format;
+
+import giostra.core.band.Kind;
+import giostra.core.band.Refused;
+import giostra.core.band.Setting;
+import giostra.core.page.NodeType;
+import java.util.List;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+import tools.jackson.databind.node.StringNode;
+
+/**
+ * Turns what was written in an older version of the format into the newest, one small step a
+ * version. What is handed in is never changed. A new version is a step here, a fixture of the
+ * version before it in the tests, and {@link DocumentJson#VERSION}.
+ */
+public final class Upgrade {
+  /** One version to the next, node by node. */
+  @FunctionalInterface
+  private interface Step {
+    /** Changes a node of that version, a copy, without its children. */
+    void node(ObjectNode node, NodeType type);
+  }
+
+  /** The first leads from version 1 to 2. */
+  private static final List<Step> STEPS = List.of(Upgrade::spacesAsThemselves);
+
+  private Upgrade() {}
+
+  /**
+   * A document of an older version in the newest one.
+   *
+   * @param from version that it is written in
+   * @throws Refused for a version that is none
+   */
+  public static JsonNode document(JsonNode json, int from) {
+    if (check(from) || !json.isObject()) {
+      return json;
+    }
+    ObjectNode copy = ((ObjectNode) json.deepCopy()).put("giostra", DocumentJson.VERSION);
+    steps(copy.path("site"), NodeType.SITE, from);
+    all(copy.path("page"), from);
+    return copy;
+  }
+
+  /** A node with all it holds. */
+  public static JsonNode node(JsonNode json, int from) {
+    if (check(from)) {
+      return json;
+    }
+    JsonNode copy = json.deepCopy();
+    all(copy, from);
+    return copy;
+  }
+
+  /** The site part of a document. */
+  public static JsonNode site(JsonNode json, int from) {
+    if (check(from)) {
+      return json;
+    }
+    JsonNode copy = json.deepCopy();
+    steps(copy, NodeType.SITE, from);
+    return copy;
+  }
+
+  /** A list of edits: the nodes and documents in them. */
+  public static JsonNode edits(JsonNode json, int from) {
+    if (check(from)) {
+      return json;
+    }
+    ArrayNode copy = (ArrayNode) json.deepCopy();
+    for (JsonNode edit : copy) {
+      all(edit.path("content"), from);
+      if (edit.path("document") instanceof ObjectNode document) {
+        ((ObjectNode) edit).set("document", document(document, from));
+      }
+    }
+    return copy;
+  }
+
+  /** Whether there is nothing to do. */
+  private static boolean check(int from) {
+    if (from < 1 || from > DocumentJson.VERSION) {
+      throw new Refused("version", Integer.toString(from), "1 to " + DocumentJson.VERSION);
+    }
+    return from == DocumentJson.VERSION;
+  }
+
+  private static void all(JsonNode json, int from) {
+    NodeType type = type(json.path("type").asString(""));
+    if (type != null) {
+      steps(json, type, from);
+      json.path("children").forEach(child -> all(child, from));
+    }
+  }
+
+  private static @org.jspecify.annotations.Nullable NodeType type(String word) {
+    try {
+      return NodeType.named(word);
+    } catch (Refused unknown) {
+      // Whoever reads it next says so, with its place.
+      return null;
+    }
+  }
+
+  private static void steps(JsonNode json, NodeType type, int from) {
+    if (json instanceof ObjectNode node) {
+      STEPS.subList(from - 1, STEPS.size()).forEach(step -> step.node(node, type));
+    }
+  }
+
+  /** Version 2: non-breaking spaces in markup are written as themselves, and not as six letters. */
+  private static void spacesAsThemselves(ObjectNode node, NodeType type) {
+    if (node.path("values") instanceof ObjectNode values) {
+      for (Setting<?> setting : type.settings()) {
+        boolean markup = setting.kind() instanceof Kind.Rich || setting.kind() instanceof Kind.Markup;
+        if (markup && values.path(setting.id()) instanceof StringNode text) {
+          values.put(setting.id(), text.asString().replace("&nbsp;", "\u00A0"));
+        }
+      }
+    }
+  }
+}

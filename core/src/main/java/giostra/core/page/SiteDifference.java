@@ -1,0 +1,64 @@
+package giostra.core.page;
+
+import giostra.core.band.Band;
+import giostra.core.band.Bands;
+import giostra.core.band.Require;
+import giostra.core.band.Setting;
+import giostra.core.band.Values;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/**
+ * Something in which a site differs from what it was, as people read it.
+ *
+ * @param what name of the setting, or "Bands"
+ * @param band name of the band; empty for what is the same in all
+ * @param then as it was; empty where nothing was set
+ * @param now as it is; empty where nothing is set
+ */
+public record SiteDifference(String what, String band, String then, String now) {
+
+  /** All in which two differ. */
+  public static List<SiteDifference> between(Site then, Site now) {
+    var all = new ArrayList<SiteDifference>();
+    if (!then.bands().equals(now.bands())) {
+      all.add(new SiteDifference("Bands", "", said(then.bands()), said(now.bands())));
+    }
+    var bands = new ArrayList<>(now.bands().all().stream().map(Band::id).toList());
+    then.bands().all().stream()
+        .map(Band::id)
+        .filter(id -> !bands.contains(id))
+        .forEach(bands::add);
+    for (Setting<?> setting : NodeType.SITE.settings()) {
+      for (String band : setting.byBand() ? bands : List.of(Values.ALL)) {
+        String was = said(then, setting, band);
+        String is = said(now, setting, band);
+        if (!was.equals(is)) {
+          all.add(new SiteDifference(setting.label(), named(then, now, band), was, is));
+        }
+      }
+    }
+    return all;
+  }
+
+  private static String said(Bands bands) {
+    return bands.all().stream()
+        .map(band -> band.name() + " from " + Require.number(band.from()))
+        .collect(Collectors.joining(", "));
+  }
+
+  private static String named(Site then, Site now, String band) {
+    return List.of(now, then).stream()
+        .flatMap(site -> site.bands().all().stream())
+        .filter(each -> each.id().equals(band))
+        .map(Band::name)
+        .findFirst()
+        .orElse("");
+  }
+
+  private static <T> String said(Site site, Setting<T> setting, String band) {
+    T own = site.values().own(setting, band);
+    return own == null ? "" : String.valueOf(setting.write(own));
+  }
+}

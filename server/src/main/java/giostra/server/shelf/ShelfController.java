@@ -1,0 +1,127 @@
+package giostra.server.shelf;
+
+import giostra.server.page.PageService;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Whole pages and sites: named, copied, moved, put away, brought back, dropped. */
+@RestController
+class ShelfController {
+  private final ShelfService shelf;
+  private final PageService pages;
+
+  ShelfController(ShelfService shelf, PageService pages) {
+    this.shelf = shelf;
+    this.pages = pages;
+  }
+
+  /** What a page is called, and the last part of its address. */
+  record PageName(String title, String slug) {}
+
+  /** What a site is called. */
+  record SiteName(String name) {}
+
+  /**
+   * Where a page is copied to.
+   *
+   * @param site null for the one that it is of
+   * @param title of the copy; null for that of the page
+   */
+  record CopyRequest(@Nullable String site, @Nullable String title) {}
+
+  /** Where a page is moved to. */
+  record MoveRequest(String site) {}
+
+  /** What was made. */
+  record MadeReply(String id) {}
+
+  @PutMapping("/api/pages/{id}/name")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void name(@PathVariable String id, @RequestBody PageName body) {
+    pages.name(id, body.title(), body.slug());
+  }
+
+  @PostMapping("/api/pages/{id}/copies")
+  @ResponseStatus(HttpStatus.CREATED)
+  MadeReply copy(@PathVariable String id, @RequestBody CopyRequest body) {
+    String site = body.site() == null ? pages.place(id).siteId() : body.site();
+    return new MadeReply(shelf.copy(id, site, body.title() == null ? "" : body.title()).id());
+  }
+
+  /** What a page would lose on another site. */
+  @GetMapping("/api/pages/{id}/losses")
+  ShelfService.Losses losses(@PathVariable String id, @RequestParam String site) {
+    return shelf.losses(id, site);
+  }
+
+  @PostMapping("/api/pages/{id}/move")
+  MadeReply move(@PathVariable String id, @RequestBody MoveRequest body) {
+    return new MadeReply(shelf.move(id, body.site()).id());
+  }
+
+  /** All that is put away, and until when it can be brought back. */
+  @GetMapping("/api/away")
+  List<ShelfService.AwayReply> away() {
+    return shelf.away();
+  }
+
+  @PostMapping("/api/pages/{id}/away")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void putAway(@PathVariable String id) {
+    pages.putAway(id);
+  }
+
+  @DeleteMapping("/api/pages/{id}/away")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void bringBack(@PathVariable String id) {
+    pages.bringBack(id);
+  }
+
+  /** Drops a page that is put away, for good. */
+  @DeleteMapping("/api/pages/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void drop(@PathVariable String id) {
+    shelf.dropPage(id);
+  }
+
+  @PutMapping("/api/sites/{siteId}/name")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void nameSite(@PathVariable String siteId, @RequestBody SiteName body) {
+    pages.nameSite(siteId, body.name());
+  }
+
+  @PostMapping("/api/sites/{siteId}/copies")
+  @ResponseStatus(HttpStatus.CREATED)
+  MadeReply copySite(@PathVariable String siteId, @RequestBody SiteName body) {
+    return new MadeReply(shelf.copySite(siteId, body.name()));
+  }
+
+  @PostMapping("/api/sites/{siteId}/away")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void putAwaySite(@PathVariable String siteId) {
+    shelf.putAwaySite(siteId);
+  }
+
+  @DeleteMapping("/api/sites/{siteId}/away")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void bringBackSite(@PathVariable String siteId) {
+    shelf.bringBackSite(siteId);
+  }
+
+  /** Drops a site that is put away, for good. */
+  @DeleteMapping("/api/sites/{siteId}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void dropSite(@PathVariable String siteId) {
+    shelf.dropSite(siteId);
+  }
+}
