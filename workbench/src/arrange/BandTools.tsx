@@ -79,7 +79,9 @@ export function RemoveBand({ band }: { readonly band: Column }) {
   const [open, setOpen] = useState(false);
   const title = useId();
   const going = useQuery({
-    queryKey: ['going', page.id, page.revision, band.id],
+    queryKey: ['going', page.id, page.revision, page.siteRevision, band.id],
+    // Other pages may have been changed elsewhere.
+    staleTime: 0,
     queryFn: () =>
       ask(
         api.GET('/api/pages/{id}/bands/{band}/values', {
@@ -118,8 +120,10 @@ export function RemoveBand({ band }: { readonly band: Column }) {
           )}
           {going.data && going.data.length > 0 && (
             <ul className="max-h-48 list-disc overflow-auto pl-5">
-              {going.data.map((each) => (
-                <li key={each}>{each}</li>
+              {going.data.map(({ page, value }) => (
+                <li key={`${page} ${value}`}>
+                  {value} <span className="faint">on {page}</span>
+                </li>
               ))}
             </ul>
           )}

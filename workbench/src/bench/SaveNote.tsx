@@ -17,6 +17,17 @@ export function SaveNote() {
         </span>
       )}
       {save.kind === 'conflict' && <span className="text-error">conflict</span>}
+      {save.kind === 'overtaken' && (
+        <button
+          type="button"
+          className="link max-w-96 truncate text-error"
+          title={save.why}
+          onClick={() => session.dismiss()}
+        >
+          {save.why}
+        </button>
+      )}
+      {save.kind === 'failed' && <Failed kept={save.kept} why={save.why} />}
       {save.kind === 'refused' && (
         <button
           type="button"
@@ -31,6 +42,42 @@ export function SaveNote() {
         <Conflict edits={save.edits} newer={save.newer.document} why={save.why} />
       )}
     </div>
+  );
+}
+
+/** The server failed at a change again and again: whoever made it says what becomes of it. */
+function Failed({ kept, why }: { readonly kept: number; readonly why: string }) {
+  const { session } = useBench();
+  const dialog = useRef<HTMLDialogElement>(null);
+  useEffect(() => dialog.current?.showModal(), []);
+  return (
+    <dialog
+      ref={dialog}
+      className="modal"
+      aria-labelledby="failed-title"
+      onCancel={(event) => event.preventDefault()}
+    >
+      <div className="modal-box flex flex-col gap-3">
+        <h2 id="failed-title" className="font-serif text-xl">
+          The server could not take a change
+        </h2>
+        <p>{why}</p>
+        <p>
+          It was tried three times.{' '}
+          {kept === 1
+            ? 'The change is kept in this browser.'
+            : `It and ${kept - 1} more are kept in this browser.`}
+        </p>
+        <div className="flex justify-end gap-2">
+          <button type="button" className="btn btn-ghost" onClick={() => session.again(true)}>
+            Let this change go
+          </button>
+          <button type="button" className="btn btn-primary" onClick={() => session.again(false)}>
+            Try again
+          </button>
+        </div>
+      </div>
+    </dialog>
   );
 }
 

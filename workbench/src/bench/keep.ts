@@ -1,6 +1,20 @@
-import type { Job } from './session';
+import type { Doing, Job } from './session';
 
 const PREFIX = 'giostra.kept';
+
+/** What an earlier version left has no keys yet; what is no list of jobs is not taken. */
+function read(left: string): Job[] {
+  try {
+    const all = JSON.parse(left) as readonly (Job | Doing)[];
+    return all.map((each) =>
+      typeof each === 'string' || Array.isArray(each)
+        ? { key: crypto.randomUUID(), doing: each as Doing }
+        : (each as Job),
+    );
+  } catch {
+    return [];
+  }
+}
 
 /**
  * Keeps in the browser what the server has not got yet: a list for each tab. A tab holds a lock of
@@ -29,7 +43,7 @@ export class Keep {
       await navigator.locks.request(key, { ifAvailable: true }, (lock) => {
         const left = lock && localStorage.getItem(key);
         if (!left) return;
-        jobs.push(...(JSON.parse(left) as Job[]));
+        jobs.push(...read(left));
         localStorage.removeItem(key);
       });
     }

@@ -15,12 +15,16 @@ export type SaveState =
   | { readonly kind: 'saved' }
   | { readonly kind: 'saving' }
   | { readonly kind: 'offline'; readonly kept: number }
+  /** The server was reached, and failed at it each time. */
+  | { readonly kind: 'failed'; readonly kept: number; readonly why: string }
   | {
       readonly kind: 'conflict';
       readonly edits: readonly EditBody[];
       readonly newer: PageReply;
       readonly why: string;
     }
+  /** An undo or redo that others have overtaken; the page is shown as they left it. */
+  | { readonly kind: 'overtaken'; readonly why: string }
   | { readonly kind: 'refused'; readonly edits: readonly EditBody[]; readonly why: string };
 
 /** A value that was refused, as it was typed, with the reason. */
@@ -36,13 +40,27 @@ export interface Snapshot {
   readonly refused: Readonly<Record<string, Refusal>>;
 }
 
-/** What waits to be done on the server, in order. */
-export type Job = readonly EditBody[] | 'undo' | 'redo';
+/** What is done on the server: edits as one step, or a step back or forward. */
+export type Doing = readonly EditBody[] | 'undo' | 'redo';
+
+/** What waits to be done, in order. Its key is its own: sent twice, it happens once. */
+export interface Job {
+  readonly key: string;
+  readonly doing: Doing;
+}
 
 /** Where a value stands, as one word. */
 export const pathOf = (node: string, setting: string, band = '') => `${node}/${setting}/${band}`;
 
-const RETRY_MS = 2000;
+/** Between two tries to reach the server: longer each time, and never quite the same. */
+const FIRST_RETRY_MS = 1000;
+const LONGEST_RETRY_MS = 30_000;
+
+/** The server's own failures at one job, after which somebody is asked. */
+const MOST_FAILURES = 3;
+
+/** What gateways and a server without its database say: it was not reached. */
+const AWAY = new Set([0, 502, 503, 504]);
 
 /**
  * One page being edited. Jobs go out one after the other; until the server has acknowledged them
@@ -60,6 +78,8 @@ export class Session {
   readonly #stages = new Set<(swap: Swap | 'reload') => void>();
   readonly #keep: Keep;
   #timer: ReturnType<typeof setTimeout> | undefined;
+  #retryMs = FIRST_RETRY_MS;
+  #failures = 0;
 
   constructor(page: PageReply) {
     this.#page = page;
@@ -72,7 +92,12 @@ export class Session {
     void this.#keep.adopt().then((jobs) => {
       if (jobs.length > 0) this.#add(...jobs);
     });
-    return () => clearTimeout(this.#timer);
+    const back = () => this.#soon(0);
+    addEventListener('online', back);
+    return () => {
+      removeEventListener('online', back);
+      clearTimeout(this.#timer);
+    };
   }
 
   snapshot = () => this.#snapshot;
@@ -98,7 +123,7 @@ export class Session {
         delete this.#refused[pathOf(edit.node ?? '', edit.setting ?? '', edit.band ?? '')];
       }
     }
-    this.#add(edits);
+    this.#do(edits);
   }
 
   set(node: string, setting: string, band: string, value: unknown) {
@@ -119,14 +144,31 @@ export class Session {
     this.#tell();
   }
 
-  undo = () => this.#add('undo');
-  redo = () => this.#add('redo');
+  undo = () => this.#do('undo');
+  redo = () => this.#do('redo');
+
+  #do(doing: Doing) {
+    this.#add({ key: crypto.randomUUID(), doing });
+  }
+
+  /** After the server failed at the first job: once more, or without it. */
+  again(without: boolean) {
+    if (this.#save.kind !== 'failed') return;
+    if (without) this.#queue.shift();
+    this.#failures = 0;
+    this.#save = { kind: this.#queue.length > 0 ? 'saving' : 'saved' };
+    this.#kept();
+    void this.#send();
+  }
 
   /** After a conflict: puts our edits on top of the newer document, or lets them go. */
   resolve(mine: boolean) {
     if (this.#save.kind !== 'conflict') return;
     this.#page = this.#save.newer;
-    if (!mine) this.#queue.shift();
+    const [job, ...rest] = this.#queue;
+    // On the newer document it is another change than the one that was sent.
+    if (job && mine) this.#queue = [{ ...job, key: crypto.randomUUID() }, ...rest];
+    else this.#queue.shift();
     this.#set({ kind: 'saved' });
     this.#kept();
     this.#show('reload');
@@ -146,53 +188,93 @@ export class Session {
   }
 
   async #send() {
-    if (this.#busy || this.#save.kind === 'conflict') return;
+    if (this.#busy || this.#save.kind === 'conflict' || this.#save.kind === 'failed') return;
     this.#busy = true;
     clearTimeout(this.#timer);
-    for (let job = this.#queue[0]; job !== undefined; job = this.#queue[0]) {
-      if (this.#save.kind === 'saved') this.#set({ kind: 'saving' });
-      try {
-        const change = await this.#post(job);
-        this.#queue.shift();
-        this.#took(change);
-        // The stage may share our thread: it goes first.
-        await new Promise((next) => setTimeout(next));
-        if (this.#save.kind !== 'refused') this.#save = { kind: 'saved' };
-        this.#kept();
-      } catch (problem) {
-        if (!(problem instanceof Problem)) throw problem;
-        if (!this.#failed(problem, job)) break;
+    try {
+      for (let job = this.#queue[0]; job !== undefined; job = this.#queue[0]) {
+        if (this.#save.kind === 'saved') this.#set({ kind: 'saving' });
+        if (!(await this.#try(job))) break;
       }
+    } finally {
+      this.#busy = false;
     }
-    this.#busy = false;
   }
 
-  #post(job: Job): Promise<ChangeReply> {
+  /** @returns whether to go on with the next job */
+  async #try(job: Job): Promise<boolean> {
+    let change: ChangeReply;
+    try {
+      change = await this.#post(job);
+    } catch (problem) {
+      // Whatever is thrown that is no answer of the server's is a failure like any other.
+      return this.#failed(
+        problem instanceof Problem ? problem : new Problem(500, String(problem)),
+        job,
+      );
+    }
+    this.#queue.shift();
+    this.#retryMs = FIRST_RETRY_MS;
+    this.#failures = 0;
+    this.#took(change);
+    // The stage may share our thread: it goes first.
+    await new Promise((next) => setTimeout(next));
+    if (this.#save.kind !== 'refused' && this.#save.kind !== 'overtaken') {
+      this.#save = { kind: 'saved' };
+    }
+    this.#kept();
+    return true;
+  }
+
+  #post({ key, doing }: Job): Promise<ChangeReply> {
     const params = { path: { id: this.#page.id } };
-    if (job === 'undo') return ask(api.POST('/api/pages/{id}/undo', { params }));
-    if (job === 'redo') return ask(api.POST('/api/pages/{id}/redo', { params }));
-    const body = { revision: this.#page.revision, edits: [...job] };
+    const { revision, siteRevision } = this.#page;
+    if (doing === 'undo') return ask(api.POST('/api/pages/{id}/undo', { params, body: { key } }));
+    if (doing === 'redo') return ask(api.POST('/api/pages/{id}/redo', { params, body: { key } }));
+    const body = { revision, siteRevision, key, edits: [...doing] };
     return ask(api.POST('/api/pages/{id}/edits', { params, body }));
+  }
+
+  #soon(ms: number) {
+    clearTimeout(this.#timer);
+    this.#timer = setTimeout(() => void this.#send(), ms);
   }
 
   /** @returns whether to go on with the next job */
   #failed(problem: Problem, job: Job): boolean {
-    if (problem.status === 0 || problem.status >= 500) {
+    if (AWAY.has(problem.status)) {
       this.#set({ kind: 'offline', kept: this.#queue.length });
-      this.#timer = setTimeout(() => void this.#send(), RETRY_MS);
+      this.#soon(this.#retryMs * (0.75 + Math.random() / 2));
+      this.#retryMs = Math.min(this.#retryMs * 2, LONGEST_RETRY_MS);
       return false;
     }
-    if (problem.status === 409 && job !== 'undo' && job !== 'redo') {
+    if (problem.status >= 500) {
+      // It may be this very job that the server fails at: it is not tried for ever.
+      if (++this.#failures < MOST_FAILURES) this.#soon(this.#retryMs * this.#failures);
+      else this.#set({ kind: 'failed', kept: this.#queue.length, why: problem.message });
+      return false;
+    }
+    const { doing } = job;
+    if (problem.status === 409) {
       const newer: PageReply = {
         ...this.#page,
         revision: problem.body.revision as number,
+        siteRevision: problem.body.siteRevision as number,
         document: problem.body.document as PageReply['document'],
       };
-      this.#set({ kind: 'conflict', edits: job, newer, why: problem.message });
-      return false;
+      if (doing !== 'undo' && doing !== 'redo') {
+        this.#set({ kind: 'conflict', edits: doing, newer, why: problem.message });
+        return false;
+      }
+      this.#queue.shift();
+      this.#page = newer;
+      this.#show('reload');
+      this.#set({ kind: 'overtaken', why: problem.message });
+      this.#kept();
+      return true;
     }
     this.#queue.shift();
-    const edits = job === 'undo' || job === 'redo' ? [] : job;
+    const edits = doing === 'undo' || doing === 'redo' ? [] : doing;
     const [only] = edits;
     if (only?.type === 'SetValue' && edits.length === 1) {
       const path = pathOf(only.node ?? '', only.setting ?? '', only.band ?? '');
@@ -238,9 +320,9 @@ export class Session {
   /** What is on its way is shown as if it had arrived. */
   #compose(): Snapshot {
     let document = this.#page.document;
-    for (const job of this.#queue) {
-      if (job === 'undo' || job === 'redo') continue;
-      for (const edit of job) {
+    for (const { doing } of this.#queue) {
+      if (doing === 'undo' || doing === 'redo') continue;
+      for (const edit of doing) {
         if (edit.type === 'SetValue' && valueAt(document, edit) !== edit.value) {
           document = withValue(document, edit);
         }

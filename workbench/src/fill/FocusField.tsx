@@ -1,4 +1,5 @@
 import type { NodeBody } from '../api/client';
+import { useBench } from '../bench/context';
 import { text } from '../bench/document';
 import { FocusPoint } from '../media/FocusPoint';
 import { fileAt } from '../media/format';
@@ -12,11 +13,12 @@ interface Props {
 
 /** The focal point where a picture is used: pressed on the picture, or typed. */
 export function FocusField({ id, node, value, onSet }: Props) {
+  const site = useBench().page.siteId;
   const picture = text(node, 'picture');
   return (
     <div className="flex items-start gap-3">
       {picture !== '' && (
-        <FocusPoint src={fileAt(picture)} value={value} label="Focal point" onSet={onSet} />
+        <FocusPoint src={fileAt(site, picture)} value={value} label="Focal point" onSet={onSet} />
       )}
       <input
         id={id}

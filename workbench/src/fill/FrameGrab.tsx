@@ -63,7 +63,7 @@ function Scrubber({ item, clip }: { readonly item: NodeBody; readonly clip: stri
     <>
       <video
         ref={video}
-        src={fileAt(clip)}
+        src={fileAt(page.siteId, clip)}
         preload="auto"
         muted
         playsInline

@@ -36,7 +36,10 @@ export function IconField({ id, value, label, onPick }: FieldProps) {
 }
 
 /** The icon sprite of the site, if it has one. */
-const useOwnSprite = () => text(siteNode(useBench().page.document), 'icons');
+const useOwnSprite = () => {
+  const { page } = useBench();
+  return useSprite(page.siteId, text(siteNode(page.document), 'icons'));
+};
 
 /** Draws an icon of the set by its name, or a picture of one's own. */
 export function IconThumb({ value }: { readonly value: string }) {
@@ -47,7 +50,7 @@ export function IconThumb({ value }: { readonly value: string }) {
     staleTime: Number.POSITIVE_INFINITY,
     queryFn: () => ask(api.GET('/api/icons', { params: { query: { words: value } } })),
   });
-  const { data: sprite } = useSprite(useOwnSprite());
+  const { data: sprite } = useOwnSprite();
   if (value === '') return <span className="faint">none</span>;
   if (!named) {
     // Own pictures come from the server, which has cleaned them.
@@ -134,7 +137,7 @@ function Icons({ value, onPick }: { readonly value: string; onPick(value: string
     close();
   };
   const { all = 0, pages = 1, icons = [] } = found.data ?? {};
-  const { data: sprite } = useSprite(useOwnSprite());
+  const { data: sprite } = useOwnSprite();
   const mine = (sprite?.symbols ?? []).filter(
     (symbol) => symbol.draw !== '' && symbol.name.includes(words.trim().toLowerCase()),
   );

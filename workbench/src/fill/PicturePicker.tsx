@@ -146,24 +146,32 @@ export function PicturePicker({ value, label, sort = 'picture', onPick, onClose 
 
 /** Something of the library, small. */
 function MediaThumb({ media }: { readonly media: Media }) {
+  const site = useBench().page.siteId;
   if (media.sort === 'captions') return <span className="contact-sign">CC</span>;
-  if (media.sort === 'icons') return <SpriteIcons id={media.id} few />;
+  if (media.sort === 'icons') return <SpriteIcons site={site} id={media.id} few />;
   if (media.sort === 'a clip') {
-    return <video src={`${fileAt(media.id)}#t=0.5`} preload="metadata" muted tabIndex={-1} />;
+    return <video src={`${fileAt(site, media.id)}#t=0.5`} preload="metadata" muted tabIndex={-1} />;
   }
   return (
-    <img src={fileAt(media.id)} alt="" loading="lazy" style={{ objectPosition: media.focus }} />
+    <img
+      src={fileAt(site, media.id)}
+      alt=""
+      loading="lazy"
+      style={{ objectPosition: media.focus }}
+    />
   );
 }
 
 /** A picture as it stands in a cell or a field. */
 export function Thumb({ id }: { readonly id: string }) {
-  const { media } = useBench();
+  const { media, page } = useBench();
   if (id === '') return <span className="faint">none</span>;
   const known = media.find((each) => each.id === id);
   if (media.length > 0 && !known) return <span className="text-error">{id} is not here</span>;
   if (known && !known.sort.endsWith('picture')) return <span>{known.name}</span>;
-  return <img src={fileAt(id)} alt={known?.name ?? id} className="thumb" loading="lazy" />;
+  return (
+    <img src={fileAt(page.siteId, id)} alt={known?.name ?? id} className="thumb" loading="lazy" />
+  );
 }
 
 interface FieldProps {

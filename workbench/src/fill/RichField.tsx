@@ -22,13 +22,15 @@ import {
   RemoveFormatting,
 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
+import { useBench } from '../bench/context';
 import { fileAt } from '../media/format';
 import { Tool } from '../ui/Tool';
 import { usePicker } from './PicturePicker';
 
 /** A picture of the site within a text, told by its id. */
-const SitePicture = Node.create({
+const SitePicture = Node.create<{ site: string }>({
   name: 'picture',
+  addOptions: () => ({ site: '' }),
   group: 'block',
   draggable: true,
   addAttributes: () => ({
@@ -36,15 +38,15 @@ const SitePicture = Node.create({
     alt: { default: '' },
   }),
   parseHTML: () => [{ tag: 'img[data-picture]' }],
-  renderHTML: ({ HTMLAttributes: { picture, alt } }) => [
-    'img',
-    mergeAttributes({ 'data-picture': picture, src: fileAt(picture), alt }),
-  ],
+  renderHTML({ HTMLAttributes: { picture, alt } }) {
+    const src = fileAt(this.options.site, picture);
+    return ['img', mergeAttributes({ 'data-picture': picture, src, alt })];
+  },
 });
 
-const extensions = [
+const extensions = (site: string) => [
   StarterKit.configure({ heading: { levels: [3, 4] }, link: { openOnClick: false } }),
-  SitePicture,
+  SitePicture.configure({ site }),
 ];
 
 /** Plain words as paragraphs; markup as it is. */
@@ -68,13 +70,14 @@ interface Props {
 
 /** An editor of long text. What it says is cleaned by the server, as is what is pasted into it. */
 export function RichField({ labelledBy, label, value, onChange, onLeave }: Props) {
+  const site = useBench().page.siteId;
   const latest = useRef(onChange);
   latest.current = onChange;
   const left = useRef(onLeave);
   left.current = onLeave;
   const own = useRef(value);
   const editor = useEditor({
-    extensions,
+    extensions: extensions(site),
     content: html(value),
     editorProps: {
       attributes: {

@@ -31,7 +31,7 @@ function Finder() {
   const pieces = [...walk(page.document.page)].filter(({ node }) => node.type !== 'column');
   return (
     <Command label="Find a setting, a piece or a page">
-      <Command.Input autoFocus placeholder="Find a setting, a piece or a page" />
+      <Command.Input data-first placeholder="Find a setting, a piece or a page" />
       <Command.List>
         <Command.Empty>Nothing is called that.</Command.Empty>
         {nodes.map((node) => (

@@ -219,7 +219,7 @@ function Tile({ item, siteId, open, onOpen }: TileProps) {
       <li>
         <button type="button" className="contact-one" aria-expanded={open} onClick={onOpen}>
           <span className="contact-picture">
-            <Preview item={item} />
+            <Preview site={siteId} item={item} />
           </span>
           <span className="truncate">{media.name}</span>
           <span className="faint truncate">
@@ -249,13 +249,18 @@ function Tile({ item, siteId, open, onOpen }: TileProps) {
   );
 }
 
-function Preview({ item: { media } }: { readonly item: LibraryItem }) {
+function Preview({ site, item: { media } }: { readonly site: string; readonly item: LibraryItem }) {
   if (media.sort === 'captions') return <span className="contact-sign">CC</span>;
-  if (media.sort === 'icons') return <SpriteIcons id={media.id} few />;
+  if (media.sort === 'icons') return <SpriteIcons site={site} id={media.id} few />;
   if (media.sort === 'a clip') {
-    return <video src={`${fileAt(media.id)}#t=0.5`} preload="metadata" muted tabIndex={-1} />;
+    return <video src={`${fileAt(site, media.id)}#t=0.5`} preload="metadata" muted tabIndex={-1} />;
   }
   return (
-    <img src={fileAt(media.id)} alt="" loading="lazy" style={{ objectPosition: media.focus }} />
+    <img
+      src={fileAt(site, media.id)}
+      alt=""
+      loading="lazy"
+      style={{ objectPosition: media.focus }}
+    />
   );
 }

@@ -22,27 +22,27 @@ export function Opened({ item, siteId, onClose }: Props) {
     await queries.invalidateQueries({ queryKey: ['library', siteId] });
     await queries.invalidateQueries({ queryKey: ['media', siteId] });
   };
-  const params = { path: { id: media.id } };
+  const params = { path: { siteId, id: media.id } };
   const say = useMutation({
     mutationFn: (change: Partial<SaidOfMedia>) => {
       const { alt, decorative, focus, tags } = media;
       const body = { alt, decorative, focus, tags: [...tags], ...change };
-      return ask(api.PUT('/api/media/{id}', { params, body }));
+      return ask(api.PUT('/api/sites/{siteId}/media/{id}', { params, body }));
     },
     onSuccess: fresh,
   });
   const replace = useMutation({
-    mutationFn: (file: File) => send<Media>(`/api/media/${media.id}/file`, file),
+    mutationFn: (file: File) => send<Media>(fileAt(siteId, media.id), file),
     onSuccess: fresh,
   });
   const remove = useMutation({
-    mutationFn: () => ask(api.DELETE('/api/media/{id}', { params })),
+    mutationFn: () => ask(api.DELETE('/api/sites/{siteId}/media/{id}', { params })),
     onSuccess: fresh,
   });
   const fault = say.error ?? replace.error ?? remove.error;
   const [decorative, setDecorative] = useState(media.decorative);
   const picture = media.sort.endsWith('picture');
-  const src = `${fileAt(media.id)}?${media.path}`;
+  const src = `${fileAt(siteId, media.id)}?${media.path}`;
   return (
     <section className="opened" aria-label={media.name}>
       <div className="opened-picture">
@@ -54,7 +54,7 @@ export function Opened({ item, siteId, onClose }: Props) {
             onSet={(focus) => say.mutate({ focus })}
           />
         )}
-        {media.sort === 'icons' && <SpriteReport id={media.id} />}
+        {media.sort === 'icons' && <SpriteReport site={siteId} id={media.id} />}
         {media.sort === 'a clip' && (
           // biome-ignore lint/a11y/useMediaCaption: its captions are files of their own here
           <video src={src} controls preload="metadata" />
@@ -157,7 +157,7 @@ export function Opened({ item, siteId, onClose }: Props) {
               }}
             />
           </label>
-          <a className="btn btn-sm" href={fileAt(media.id)} download={media.name}>
+          <a className="btn btn-sm" href={fileAt(siteId, media.id)} download={media.name}>
             <Download size={15} aria-hidden /> Download
           </a>
           <button type="button" className="btn btn-sm" onClick={() => remove.mutate()}>

@@ -2,11 +2,16 @@ import { useQuery } from '@tanstack/react-query';
 import { api, ask, type SpriteReply } from '../api/client';
 
 /** What an icon sprite has; the same sprite has the same, so it is asked for once. */
-export const useSprite = (id: string) =>
+export const useSprite = (site: string, id: string) =>
   useQuery({
-    queryKey: ['sprite', id],
+    queryKey: ['sprite', site, id],
     enabled: id !== '',
-    queryFn: () => ask(api.GET('/api/media/{id}/symbols', { params: { path: { id } } })),
+    queryFn: () =>
+      ask(
+        api.GET('/api/sites/{siteId}/media/{id}/symbols', {
+          params: { path: { siteId: site, id } },
+        }),
+      ),
   });
 
 type Symbol = SpriteReply['symbols'][number];
@@ -25,8 +30,16 @@ export function Drawing({ symbol: { name, box, draw } }: { readonly symbol: Symb
 }
 
 /** Icons of a sprite, side by side. */
-export function SpriteIcons({ id, few = false }: { readonly id: string; readonly few?: boolean }) {
-  const { data } = useSprite(id);
+export function SpriteIcons({
+  site,
+  id,
+  few = false,
+}: {
+  readonly site: string;
+  readonly id: string;
+  readonly few?: boolean;
+}) {
+  const { data } = useSprite(site, id);
   const drawn = data?.symbols.filter((symbol) => symbol.draw !== '') ?? [];
   return (
     <span className="sprite-icons">
@@ -38,8 +51,8 @@ export function SpriteIcons({ id, few = false }: { readonly id: string; readonly
 }
 
 /** What a sprite has and lacks, name by name. */
-export function SpriteReport({ id }: { readonly id: string }) {
-  const { data } = useSprite(id);
+export function SpriteReport({ site, id }: { readonly site: string; readonly id: string }) {
+  const { data } = useSprite(site, id);
   if (!data) return <p className="faint">Reading the sprite…</p>;
   const odd = data.symbols.filter((symbol) => symbol.odd !== '');
   const drawn = data.symbols.filter((symbol) => symbol.draw !== '');

@@ -18,4 +18,4 @@ export type Sort = 'picture' | 'clip' | 'captions' | 'icons';
 /** A sprite to begin one's own with. */
 export const STARTER = '/api/icons/starter.svg';
 
-export const fileAt = (id: string) => `/api/media/${id}/file`;
+export const fileAt = (site: string, id: string) => `/api/sites/${site}/media/${id}/file`;

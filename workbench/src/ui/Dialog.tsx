@@ -17,7 +17,11 @@ export const useClose = () => useContext(Close);
 /** A modal dialog; Escape and a click beside it close it. */
 export function Dialog({ label, labelledBy, className = '', onClose, children }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
-  useEffect(() => dialog.current?.showModal(), []);
+  useEffect(() => {
+    dialog.current?.showModal();
+    // To open moves the focus, whoever had it; what is to be typed in comes after.
+    dialog.current?.querySelector<HTMLElement>('[data-first]')?.focus();
+  }, []);
   return (
     <dialog
       ref={dialog}

@@ -128,7 +128,7 @@ class LibraryJourney {
     assertThat(css).contains("object-position:" + focus);
     // As it was, for whoever comes after.
     api.put(
-        "/api/media/desert-room",
+        "/api/sites/velluta/media/desert-room",
         Map.of(
             "alt",
             "Tall cacti and agaves against an evening sky",
@@ -205,7 +205,7 @@ class LibraryJourney {
     var file = new FilePayload("signs.svg", "image/svg+xml", odd.getBytes(StandardCharsets.UTF_8));
     String site = api.newSite("Library " + System.nanoTime());
     String bloom =
-        api.upload(site, "bloom.webm", api.get("/api/media/bloom-webm/file").bytes())
+        api.upload(site, "bloom.webm", api.get("/api/sites/velluta/media/bloom-webm/file").bytes())
             .json()
             .path("id")
             .asString();

@@ -160,7 +160,7 @@ class PartsJourney {
     String site = api.newSite("Parts " + System.nanoTime());
     for (String file : List.of("bloom-open.jpg", "lamp-walk.jpg", "bloom.webm")) {
       String known = file.equals("bloom.webm") ? "bloom-webm" : file.replaceAll("\\..*", "");
-      api.upload(site, file, api.get("/api/media/" + known + "/file").bytes());
+      api.upload(site, file, api.get("/api/sites/velluta/media/" + known + "/file").bytes());
     }
     var ids = new LinkedHashMap<String, String>();
     for (var each : api.get("/api/sites/" + site + "/media").json()) {

@@ -327,12 +327,12 @@ class VideoJourney {
     BufferedImage taken =
         Objects.requireNonNull(
             ImageIO.read(
-                new ByteArrayInputStream(api.get("/api/media/" + poster + "/file").bytes())));
+                new ByteArrayInputStream(api.get("/api/sites/velluta/media/" + poster + "/file").bytes())));
     assertThat(taken.getWidth()).isEqualTo(960);
 
     // The same frame, and another one, as the reference decoder has them.
     Path clip = folder.resolve("bloom.mp4");
-    Files.write(clip, api.get("/api/media/bloom/file").bytes());
+    Files.write(clip, api.get("/api/sites/velluta/media/bloom/file").bytes());
     assertThat(apart(taken, frame(clip, "4.0"))).isLessThan(6);
     assertThat(apart(taken, frame(clip, "2.5"))).isGreaterThan(8);
   }

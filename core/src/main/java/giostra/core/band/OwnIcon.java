@@ -83,15 +83,16 @@ public final class OwnIcon {
    * @throws Refused naming the first thing that is not taken
    */
   public static String clean(String text) {
-    String once = cleaned(text);
-    if (once.length() > MOST) {
-      throw new Refused(
-          "icon", once.length() + " characters long, cleaned", "of at most " + MOST);
-    }
-    if (!cleaned(once).equals(once)) {
+    String now = cleaned(text);
+    String again = cleaned(now);
+    if (!cleaned(again).equals(again)) {
       throw new Refused("icon", "markup that reads differently each time", "plain SVG");
     }
-    return once;
+    if (again.length() > MOST) {
+      throw new Refused(
+          "icon", again.length() + " characters long, cleaned", "of at most " + MOST);
+    }
+    return again;
   }
 
   private static String cleaned(String text) {
@@ -104,7 +105,7 @@ public final class OwnIcon {
       }
       return "<svg viewBox=\"0 0 24 24\"><path d=\""
           + text.strip().replaceAll("\\s+", " ")
-          + "\"/></svg>";
+          + "\" /></svg>";
     }
     if (Pattern.compile("<!(ENTITY|DOCTYPE)", Pattern.CASE_INSENSITIVE).matcher(text).find()) {
       throw new Refused("icon", "<!DOCTYPE or <!ENTITY", "SVG without a document type or entities");

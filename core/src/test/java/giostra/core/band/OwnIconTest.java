@@ -41,7 +41,7 @@ class OwnIconTest {
   @Test
   void aBarePathGetsABox() {
     assertThat(OwnIcon.clean("M4 4h16v16H4z"))
-        .isEqualTo("<svg viewBox=\"0 0 24 24\"><path d=\"M4 4h16v16H4z\"/></svg>");
+        .isEqualTo("<svg viewBox=\"0 0 24 24\"><path d=\"M4 4h16v16H4z\" /></svg>");
     assertThatThrownBy(() -> OwnIcon.clean("hello there")).hasMessageContaining("begins with M");
   }
 

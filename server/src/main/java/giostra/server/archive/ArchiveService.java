@@ -88,7 +88,7 @@ class ArchiveService {
   }
 
   private Ready gathered(String siteId) {
-    SiteRows.Line site = pages.site(siteId);
+    SiteRows.SiteLine site = pages.site(siteId);
     var heads = new ArrayList<PageService.Head>();
     var left = new ArrayList<Manifest.Left>();
     for (PageService.Shown each : pages.shelf(siteId)) {

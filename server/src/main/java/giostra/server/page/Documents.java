@@ -38,21 +38,21 @@ class Documents {
   }
 
   /** A page as it stands. */
-  Document of(PageRows.Line page) {
+  Document of(PageRows.PageLine page) {
     return read(page).document();
   }
 
   /** What of a page could not be read as it stands in the database. */
-  List<Refused> mended(PageRows.Line page) {
+  List<Refused> mended(PageRows.PageLine page) {
     return read(page).mended();
   }
 
-  private DocumentJson.Kept read(PageRows.Line page) {
+  private DocumentJson.Kept read(PageRows.PageLine page) {
     return at(page.siteId(), page.id(), page.head(), page.siteHead());
   }
 
   /** A page as it was, on its site as it was then. */
-  Document at(PageRows.Line page, int number) {
+  Document at(PageRows.PageLine page, int number) {
     int site = revision(page.id(), number).siteNumber;
     return at(page.siteId(), page.id(), number, site).document();
   }

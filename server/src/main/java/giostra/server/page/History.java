@@ -74,7 +74,7 @@ class History {
   }
 
   /** A site that nobody else can change until the transaction ends. */
-  record Held(SiteRows.Line site, PageRows.Line page) {
+  record Held(SiteRows.SiteLine site, PageRows.PageLine page) {
     Held {
       if (!site.id().equals(page.siteId())) {
         throw new IllegalArgumentException("page " + page.id() + " is not of " + site.id());
@@ -85,8 +85,8 @@ class History {
   /** Holds the site of a page; what is read from then on is what stands. */
   Held hold(String pageId) {
     String siteId = pages.line(pageId).orElseThrow(() -> new Gone("page", pageId)).siteId();
-    SiteRows.Line site = holdSite(siteId);
-    PageRows.Line page = pages.line(pageId).orElseThrow(() -> new Gone("page", pageId));
+    SiteRows.SiteLine site = holdSite(siteId);
+    PageRows.PageLine page = pages.line(pageId).orElseThrow(() -> new Gone("page", pageId));
     if (page.putAwayAt() != null) {
       throw new Refused("Page " + pageId, "put away", "brought back before it is changed");
     }
@@ -94,7 +94,7 @@ class History {
   }
 
   /** Holds a site. */
-  SiteRows.Line holdSite(String siteId) {
+  SiteRows.SiteLine holdSite(String siteId) {
     sites.held(siteId);
     return sites.line(siteId).orElseThrow(() -> new Gone("site", siteId));
   }
@@ -145,7 +145,7 @@ class History {
       siteNumber++;
       List<Edit> shared = shared(step.edits, before.site(), after.site());
       site(held.site.id(), siteNumber, number, after.site(), shared, step.applied);
-      for (PageRows.Line other : pages.allOfSite(held.site.id())) {
+      for (PageRows.PageLine other : pages.allOfSite(held.site.id())) {
         if (!other.id().equals(held.page.id())) {
           follow(other, number, siteNumber, step.others.getOrDefault(other.id(), shared), after);
         }
@@ -168,9 +168,9 @@ class History {
    *
    * @param before what the site's pages shared until now
    */
-  void made(SiteRows.Line site, Site before, String pageId, Document document) {
+  void made(SiteRows.SiteLine site, Site before, String pageId, Document document) {
     ReadBack.check(document);
-    PageRows.Line page = pages.line(pageId).orElseThrow(() -> new Gone("page", pageId));
+    PageRows.PageLine page = pages.line(pageId).orElseThrow(() -> new Gone("page", pageId));
     long number = site.lastChange() + 1;
     int siteNumber = site.head();
     if (!document.site().equals(before)) {
@@ -196,7 +196,7 @@ class History {
   }
 
   /** Appends a change of what all pages share that is made from none of them. */
-  void append(SiteRows.Line site, List<Edit> edits) {
+  void append(SiteRows.SiteLine site, List<Edit> edits) {
     Site before = documents.site(site.id(), site.head());
     var none = new giostra.core.page.Page("page", giostra.core.band.Values.NONE, List.of());
     Edits.Applied applied = Edits.apply(new Document(before, none), edits);
@@ -208,7 +208,7 @@ class History {
     long number = site.lastChange() + 1;
     int siteNumber = site.head() + 1;
     site(site.id(), siteNumber, number, after.site(), edits, applied);
-    for (PageRows.Line each : pages.allOfSite(site.id())) {
+    for (PageRows.PageLine each : pages.allOfSite(site.id())) {
       follow(each, number, siteNumber, edits, after);
     }
     change(site.id(), number, null, "site", null, new Stacks(number, null, null, null, null));
@@ -225,7 +225,7 @@ class History {
 
   /** Another page takes part in what changes on its site. One that is broken holds up no other. */
   private void follow(
-      PageRows.Line page, long number, int siteNumber, List<Edit> edits, Document from) {
+      PageRows.PageLine page, long number, int siteNumber, List<Edit> edits, Document from) {
     Document before;
     Edits.Applied applied;
     try {
@@ -250,7 +250,7 @@ class History {
   }
 
   private void revision(
-      PageRows.Line page,
+      PageRows.PageLine page,
       String kind,
       long number,
       int siteNumber,
@@ -271,7 +271,7 @@ class History {
   }
 
   private void insert(
-      PageRows.Line page,
+      PageRows.PageLine page,
       int head,
       String kind,
       long number,
@@ -373,7 +373,7 @@ class History {
   record Ways(boolean undo, boolean redo) {}
 
   /** What undo and redo have on a page. */
-  Ways ways(PageRows.Line page) {
+  Ways ways(PageRows.PageLine page) {
     Optional<ChangeEntity> newest = rows.change(page.siteId(), page.lastChange());
     return new Ways(
         newest.map(c -> c.undoTarget != null).orElse(false),
@@ -534,7 +534,7 @@ class History {
   }
 
   /** What has been done to a page, newest first. */
-  List<HistoryRows.Line> lines(String pageId) {
+  List<HistoryRows.RevisionLine> lines(String pageId) {
     return rows.lines(pageId);
   }
 

@@ -55,10 +55,10 @@ interface HistoryRows extends Repository<ChangeEntity, ChangeEntity.Key> {
   List<Touched> siteSince(String siteId, long change);
 
   /** What a list of revisions shows. */
-  record Line(int number, String kind, int siteNumber, Instant createdAt) {}
+  record RevisionLine(int number, String kind, int siteNumber, Instant createdAt) {}
 
   @Query(
-      "select new giostra.server.page.HistoryRows$Line(r.number, r.kind, r.siteNumber, r.createdAt)"
+      "select new giostra.server.page.HistoryRows$RevisionLine(r.number, r.kind, r.siteNumber, r.createdAt)"
           + " from RevisionEntity r where r.pageId = ?1 order by r.number desc limit 200")
-  List<Line> lines(String pageId);
+  List<RevisionLine> lines(String pageId);
 }

@@ -52,7 +52,7 @@ class PageController {
   }
 
   /** One site or page that is broken takes no other off the shelf. */
-  private Bodies.ShelfSite onShelf(SiteRows.Line site) {
+  private Bodies.ShelfSite onShelf(SiteRows.SiteLine site) {
     try {
       return new Bodies.ShelfSite(
           site.id(), site.name(), pages.shelf(site.id()).stream().map(this::onShelf).toList(), "");
@@ -148,7 +148,7 @@ class PageController {
   }
 
   @GetMapping("/api/pages/{id}/revisions")
-  List<HistoryRows.Line> history(@PathVariable String id) {
+  List<HistoryRows.RevisionLine> history(@PathVariable String id) {
     return pages.history(id);
   }
 

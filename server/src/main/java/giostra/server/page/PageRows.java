@@ -21,7 +21,7 @@ interface PageRows extends Repository<PageEntity, String> {
    * @param lastChange number of the newest change that was made from it
    * @param putAwayAt when it, or its site, was put away; null for one that is there
    */
-  record Line(
+  record PageLine(
       String id,
       String siteId,
       String slug,
@@ -32,29 +32,29 @@ interface PageRows extends Repository<PageEntity, String> {
       @Nullable Instant putAwayAt) {}
 
   String LINE =
-      "select new giostra.server.page.PageRows$Line(p.id, p.siteId, p.slug, p.head, s.head,"
+      "select new giostra.server.page.PageRows$PageLine(p.id, p.siteId, p.slug, p.head, s.head,"
           + " p.lastChange, p.liveRelease, coalesce(p.putAwayAt, s.putAwayAt))"
           + " from PageEntity p join SiteEntity s on s.id = p.siteId ";
 
   @Query(LINE + "where p.id = ?1")
-  Optional<Line> line(String id);
+  Optional<PageLine> line(String id);
 
   /** The pages of a site that are there, oldest first. */
   @Query(LINE + "where p.siteId = ?1 and p.putAwayAt is null order by p.createdAt, p.id")
-  List<Line> ofSite(String siteId);
+  List<PageLine> ofSite(String siteId);
 
   /** All pages of a site, those that are put away as well. */
   @Query(LINE + "where p.siteId = ?1 order by p.createdAt, p.id")
-  List<Line> allOfSite(String siteId);
+  List<PageLine> allOfSite(String siteId);
 
   @Query(LINE + "where p.siteId = ?1 and p.slug = ?2")
-  Optional<Line> find(String siteId, String slug);
+  Optional<PageLine> find(String siteId, String slug);
 
   /** Pages of sites that are there which are put away themselves, the last one first. */
   @Query(
       LINE
           + "where p.putAwayAt is not null and s.putAwayAt is null order by p.putAwayAt desc, p.id")
-  List<Line> putAway();
+  List<PageLine> putAway();
 
   @Query("select p.id from PageEntity p where p.putAwayAt < ?1")
   List<String> putAwayBefore(Instant time);

@@ -103,13 +103,13 @@ public class PageService {
 
   /** Makes a site with the usual bands. */
   @Transactional
-  public SiteRows.Line addSite(String name) {
+  public SiteRows.SiteLine addSite(String name) {
     return addSite(name, name);
   }
 
   /** Makes a site with an id, or another one where that is taken. */
   @Transactional
-  public SiteRows.Line addSite(String wanted, String name) {
+  public SiteRows.SiteLine addSite(String wanted, String name) {
     if (name.isBlank()) {
       throw new Refused("Name of the site", name, "1 to 120 characters");
     }
@@ -125,13 +125,13 @@ public class PageService {
 
   /** A site. */
   @Transactional(readOnly = true)
-  public SiteRows.Line site(String siteId) {
+  public SiteRows.SiteLine site(String siteId) {
     return sites.line(siteId).orElseThrow(() -> new Gone("site", siteId));
   }
 
   /** All sites, oldest first. */
   @Transactional(readOnly = true)
-  public List<SiteRows.Line> sites() {
+  public List<SiteRows.SiteLine> sites() {
     return sites.inOrder();
   }
 
@@ -145,7 +145,7 @@ public class PageService {
    */
   @Transactional
   public Head addPage(String siteId, String title, @Nullable JsonNode document) {
-    SiteRows.Line site = history.holdSite(siteId);
+    SiteRows.SiteLine site = history.holdSite(siteId);
     Document read = document == null ? empty(site, title) : DocumentJson.read(document);
     String name = read.page().values().get(PageSettings.TITLE);
     return made(site, Ids.word(name.isBlank() ? "page" : name, "p"), read);
@@ -158,7 +158,7 @@ public class PageService {
   }
 
   /** The site is held. */
-  private Head made(SiteRows.Line site, String wanted, Document read) {
+  private Head made(SiteRows.SiteLine site, String wanted, Document read) {
     boolean first = pages.allOfSite(site.id()).isEmpty();
     Site own = ofSite(site);
     if (!first && !DocumentJson.ids(own.bands()).equals(DocumentJson.ids(read.bands()))) {
@@ -173,24 +173,15 @@ public class PageService {
             free -> pages.insert(free, site.id(), slug, clock.instant()) == 1);
     pages.forgetFormer(site.id(), slug);
     // The first page of a site brings its bands and its widths along.
-    Site shared = first ? named(read.site(), own) : own;
-    history.made(site, own, id, new Document(shared, read.page()));
+    history.made(site, own, id, first ? read : new Document(own, read.page()));
     return head(id);
-  }
-
-  private static Site named(Site site, Site before) {
-    return site.values().get(SiteSettings.NAME).isBlank()
-        ? site.with(
-            site.values()
-                .with(SiteSettings.NAME, Values.ALL, before.values().get(SiteSettings.NAME)))
-        : site;
   }
 
   private static String ids(Bands bands) {
     return String.join(", ", DocumentJson.ids(bands));
   }
 
-  private Document empty(SiteRows.Line site, String title) {
+  private Document empty(SiteRows.SiteLine site, String title) {
     if (title.isBlank()) {
       throw new Refused("Title of the page", title, "1 to 200 characters");
     }
@@ -199,7 +190,7 @@ public class PageService {
     return new Document(ofSite(site), new Page("page", values, List.of()));
   }
 
-  private Site ofSite(SiteRows.Line site) {
+  private Site ofSite(SiteRows.SiteLine site) {
     return documents.site(site.id(), site.head());
   }
 
@@ -215,7 +206,7 @@ public class PageService {
     return pages.ofSite(siteId).stream().map(this::shown).toList();
   }
 
-  private Shown shown(PageRows.Line page) {
+  private Shown shown(PageRows.PageLine page) {
     try {
       Head head = head(page);
       List<Refused> mended = documents.mended(page);
@@ -261,7 +252,7 @@ public class PageService {
     return place(page(pageId));
   }
 
-  private static Place place(PageRows.Line page) {
+  private static Place place(PageRows.PageLine page) {
     return new Place(page.id(), page.siteId(), page.slug(), page.liveRelease());
   }
 
@@ -310,7 +301,7 @@ public class PageService {
   public void dropKept(String siteId, String id) {
     history.holdSite(siteId);
     var uses = new ArrayList<String>();
-    for (PageRows.Line page : pages.allOfSite(siteId)) {
+    for (PageRows.PageLine page : pages.allOfSite(siteId)) {
       Head head = shown(page).head();
       if (head != null && Linking.used(head.document()).contains(id)) {
         String title = head.document().page().values().get(PageSettings.TITLE);
@@ -488,7 +479,7 @@ public class PageService {
    */
   @Transactional
   public void nameSite(String siteId, String name) {
-    SiteRows.Line site = history.holdSite(siteId);
+    SiteRows.SiteLine site = history.holdSite(siteId);
     if (name.isBlank()) {
       throw new Refused("Name of the site", name, "1 to 120 characters");
     }
@@ -569,7 +560,7 @@ public class PageService {
   /** Brings a page back as it was. */
   @Transactional
   public void bringBack(String pageId) {
-    PageRows.Line page = pages.line(pageId).orElseThrow(() -> new Gone("page", pageId));
+    PageRows.PageLine page = pages.line(pageId).orElseThrow(() -> new Gone("page", pageId));
     history.holdSite(page.siteId());
     pages.putAway(pageId, null);
   }
@@ -582,7 +573,7 @@ public class PageService {
    */
   @Transactional
   public void drop(String pageId, Runnable elsewhere) {
-    PageRows.Line page = pages.line(pageId).orElseThrow(() -> new Gone("page", pageId));
+    PageRows.PageLine page = pages.line(pageId).orElseThrow(() -> new Gone("page", pageId));
     history.holdSite(page.siteId());
     if (pages.line(pageId).filter(each -> each.putAwayAt() != null).isEmpty()) {
       throw new Refused("Page " + pageId, "on the shelf", "put away before it is dropped");
@@ -596,7 +587,7 @@ public class PageService {
   /** Ids of all pages of a site, those that are put away as well. */
   @Transactional(readOnly = true)
   public List<String> idsOf(String siteId) {
-    return pages.allOfSite(siteId).stream().map(PageRows.Line::id).toList();
+    return pages.allOfSite(siteId).stream().map(PageRows.PageLine::id).toList();
   }
 
   /** Ids of pages that were put away before a time. */
@@ -609,7 +600,7 @@ public class PageService {
 
   /** The revisions of a page, newest first. */
   @Transactional(readOnly = true)
-  public List<HistoryRows.Line> history(String pageId) {
+  public List<HistoryRows.RevisionLine> history(String pageId) {
     page(pageId);
     return history.lines(pageId);
   }
@@ -626,7 +617,7 @@ public class PageService {
   /** A page as it was at a revision, and how its site differed then. */
   @Transactional(readOnly = true)
   public Was was(String pageId, int number) {
-    PageRows.Line page = page(pageId);
+    PageRows.PageLine page = page(pageId);
     Document old = documents.at(page, number);
     Document now = documents.of(page);
     return new Was(
@@ -689,7 +680,7 @@ public class PageService {
 
   // --- reading ---
 
-  private Head head(PageRows.Line page) {
+  private Head head(PageRows.PageLine page) {
     History.Ways ways = history.ways(page);
     return new Head(
         page.id(),
@@ -703,7 +694,7 @@ public class PageService {
         page.liveRelease());
   }
 
-  private PageRows.Line page(String id) {
+  private PageRows.PageLine page(String id) {
     return pages
         .line(id)
         .filter(page -> page.putAwayAt() == null)

@@ -91,7 +91,7 @@ class ShelfService {
   @Transactional(readOnly = true)
   public List<AwayReply> away() {
     var all = new ArrayList<AwayReply>();
-    for (SiteRows.Line site : sites.putAway()) {
+    for (SiteRows.SiteLine site : sites.putAway()) {
       Instant since = java.util.Objects.requireNonNull(site.putAwayAt());
       all.add(new AwayReply("site", site.id(), site.name(), "", since, since.plus(KEPT)));
     }
@@ -209,9 +209,9 @@ class ShelfService {
   /** Copies a site with its pages, media and what is kept on it; releases are not copied. */
   @Transactional
   public String copySite(String siteId, String name) {
-    SiteRows.Line from = pages.site(siteId);
+    SiteRows.SiteLine from = pages.site(siteId);
     String called = name.isBlank() ? from.name() + " (copy)" : name.strip();
-    SiteRows.Line to = pages.addSite(called);
+    SiteRows.SiteLine to = pages.addSite(called);
     media.copy(siteId, to.id());
     sources.copy(siteId, to.id());
     var homes = new HashMap<String, String>();

@@ -22,7 +22,7 @@ public interface SiteRows extends Repository<SiteEntity, String> {
    * @param lastChange number of the newest change of it or of its pages
    * @param putAwayAt when it was put away; null for one that is there
    */
-  record Line(
+  record SiteLine(
       String id,
       String name,
       int head,
@@ -31,7 +31,7 @@ public interface SiteRows extends Repository<SiteEntity, String> {
       Instant createdAt) {}
 
   String LINE =
-      "select new giostra.server.site.SiteRows$Line("
+      "select new giostra.server.site.SiteRows$SiteLine("
           + "s.id, s.name, s.head, s.lastChange, s.putAwayAt, s.createdAt) from SiteEntity s ";
 
   /** Holds a site until the transaction ends: nobody else changes it or its pages meanwhile. */
@@ -51,15 +51,15 @@ public interface SiteRows extends Repository<SiteEntity, String> {
 
   /** One of them. */
   @Query(LINE + "where s.id = ?1")
-  Optional<Line> line(String id);
+  Optional<SiteLine> line(String id);
 
   /** All that are there, oldest first. */
   @Query(LINE + "where s.putAwayAt is null order by s.createdAt, s.id")
-  List<Line> inOrder();
+  List<SiteLine> inOrder();
 
   /** All that are put away, the last one first. */
   @Query(LINE + "where s.putAwayAt is not null order by s.putAwayAt desc, s.id")
-  List<Line> putAway();
+  List<SiteLine> putAway();
 
   /** Takes an id for a new site; 0 when it is taken. */
   @Modifying(flushAutomatically = true)

@@ -25,7 +25,6 @@ import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
-import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
@@ -197,12 +196,6 @@ class Problems extends ResponseEntityExceptionHandler {
                 HttpStatus.SERVICE_UNAVAILABLE,
                 "Not now",
                 "The database cannot be reached. Nothing was changed; try again in a moment."));
-  }
-
-  /** Whoever asked has gone before the answer was written. */
-  @ExceptionHandler
-  void gone(AsyncRequestNotUsableException e) {
-    LOG.debug("nobody waits any more", e);
   }
 
   /** Whatever nobody thought of. The log has it; the answer names no classes. */

@@ -46,7 +46,7 @@ class MediaApiTest {
     assertThat(png.path("type").asString()).isEqualTo("image/png");
     assertThat(png.path("width").asInt()).isEqualTo(30);
     assertThat(png.path("height").asInt()).isEqualTo(20);
-    var file = api.get("/api/media/" + png.path("id").asString() + "/file");
+    var file = api.get("/api/sites/" + site + "/media/" + png.path("id").asString() + "/file");
     assertThat(file.header("content-type")).isEqualTo("image/png");
     assertThat(file.header("x-content-type-options")).isEqualTo("nosniff");
   }
@@ -131,7 +131,7 @@ class MediaApiTest {
         .contains("it is a vector picture (image/svg+xml); it must be a picture, as named");
     var taken = api.upload(site, "nice.svg", svg).json();
     assertThat(taken.path("width").asInt()).isEqualTo(4);
-    var file = api.get("/api/media/" + taken.path("id").asString() + "/file");
+    var file = api.get("/api/sites/" + site + "/media/" + taken.path("id").asString() + "/file");
     assertThat(file.header("content-security-policy")).contains("default-src 'none'");
     byte[] scripted = "<svg viewBox='0 0 4 4'><script>alert(1)</script></svg>".getBytes();
     assertThat(api.upload(site, "bad.svg", scripted).text())
@@ -156,22 +156,22 @@ class MediaApiTest {
     String id = api.upload(site, "a.png", picture("png", 40, 30)).json().path("id").asString();
     String preview = preview(api, site, id);
     String before = image(api, preview).attr("src");
-    assertThat(api.delete("/api/media/" + id).text())
+    assertThat(api.delete("/api/sites/" + site + "/media/" + id).text())
         .contains("used in 1 place (One picture: picture)");
     var library = api.get("/api/sites/" + site + "/library").json();
     assertThat(library.get(0).path("uses").get(0).path("node").asString()).isEqualTo("shot");
     assertThat(library.get(0).path("lacks").asBoolean()).isTrue();
 
-    var replaced = api.uploadTo("/api/media/" + id + "/file", "b.png", picture("png", 80, 30));
+    var replaced = api.uploadTo("/api/sites/" + site + "/media/" + id + "/file", "b.png", picture("png", 80, 30));
     assertThat(replaced.json().path("width").asInt()).isEqualTo(80);
     assertThat(image(api, preview).attr("width")).isEqualTo("80");
     assertThat(image(api, preview).attr("src")).isNotEqualTo(before);
     byte[] vtt = "WEBVTT\n\n00:01.000 --> 00:02.500\nA bud.\n".getBytes();
-    assertThat(api.uploadTo("/api/media/" + id + "/file", "b.vtt", vtt).text())
+    assertThat(api.uploadTo("/api/sites/" + site + "/media/" + id + "/file", "b.vtt", vtt).text())
         .contains("it must be a picture, as before");
 
     String unused = api.upload(site, "c.png", picture("png", 9, 9)).json().path("id").asString();
-    assertThat(api.delete("/api/media/" + unused).status()).isEqualTo(204);
+    assertThat(api.delete("/api/sites/" + site + "/media/" + unused).status()).isEqualTo(204);
     assertThat(api.get("/api/sites/" + site + "/media").json().size()).isEqualTo(1);
   }
 
