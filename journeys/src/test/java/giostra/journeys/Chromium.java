@@ -32,7 +32,7 @@ public final class Chromium implements ParameterResolver, AfterEachCallback {
           "--disable-sync",
           "--no-first-run");
 
-  /** One browser for all tests, and what the test that runs has opened. */
+  /** The browser of a thread, and what the test that runs there has opened. */
   static final class Open implements AutoCloseable {
     private final Playwright playwright =
         Playwright.create(
@@ -120,11 +120,13 @@ public final class Chromium implements ParameterResolver, AfterEachCallback {
     }
   }
 
+  /** Playwright is bound to the thread that made it. */
   private static Open open(ExtensionContext context) {
     return context
         .getRoot()
         .getStore(NAMESPACE)
-        .getOrComputeIfAbsent("open", _ -> new Open(), Open.class);
+        .getOrComputeIfAbsent(
+            "open on " + Thread.currentThread().threadId(), _ -> new Open(), Open.class);
   }
 
   @Override
