@@ -3,6 +3,7 @@ package giostra.journeys;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Page;
 import giostra.core.band.Bands;
 import giostra.core.band.Values;
@@ -52,20 +53,17 @@ class DividerJourney {
     var page0 = new giostra.core.page.Page("page", Values.NONE, sections);
     Document document = new Document(new Site(Bands.INITIAL, Values.NONE), page0);
     String address = api.publish(api.newPage(document));
-    Page page = chromium.page(new Browser.NewContextOptions().setViewportSize(1280, 800), true);
-    page.navigate(address);
-    page.evaluate("() => Promise.all([...document.fonts].map((face) => face.load()))");
-    page.reload();
-    page.waitForFunction(
-        "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
+    Page page = chromium.page(new Browser.NewContextOptions().setViewportSize(1980, 860), true);
+    Frame frame = Frames.open(page, api, address);
     int wrapped = 0;
     var wrong = new ArrayList<String>();
-    for (int width = 280; width <= 1920; width += 8) {
-      page.setViewportSize(width, 800);
-      for (JsonNode head : Js.ask(page, HEADS, null)) {
+    List<Integer> widths = Frames.widths(8);
+    JsonNode all = Frames.swept(frame, HEADS, widths);
+    for (int at = 0; at < widths.size(); at++) {
+      for (JsonNode head : all.get(at)) {
         wrapped += head.path("rows").asInt() > 1 ? 1 : 0;
         if (head.path("divided").asBoolean() == head.path("last").asBoolean()) {
-          wrong.add(width + ": " + head);
+          wrong.add(widths.get(at) + ": " + head);
         }
       }
     }

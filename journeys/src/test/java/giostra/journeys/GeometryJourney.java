@@ -11,6 +11,7 @@ import giostra.core.layout.TrackReading;
 import giostra.core.page.Document;
 import giostra.core.page.Piece;
 import giostra.core.testing.RandomDocuments;
+import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
@@ -28,7 +29,8 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * The engine's figures against Chromium's layout, over the whole range of widths: the demo page and
- * 20 documents drawn at random, scrollbars hidden and shown, at two densities.
+ * documents drawn at random, scrollbars hidden and shown, two of them at a second density. A deep
+ * run draws many more, all at both densities.
  *
  * <p>Reference: the browser itself. A page is laid out in a frame whose width is set; frames have a
  * viewport of their own, and {@link #aFrameIsLaidOutAsAWindowIs} shows that it makes no difference.
@@ -36,7 +38,7 @@ import tools.jackson.databind.JsonNode;
 @ExtendWith({Giostra.class, Chromium.class})
 class GeometryJourney {
   private static final long SEED = Long.getLong("giostra.seed", 20261124L);
-  private static final int DOCUMENTS = 20;
+  private static final int DOCUMENTS = Runs.of(6, 40);
   private static final Map<Long, String> PUBLISHED = new HashMap<>();
 
   /** Chromium snaps boxes to 1/64 px; a position is the difference of two such. */
@@ -139,12 +141,13 @@ class GeometryJourney {
             .toList();
     // Of the same origin, and without the policy of published pages, which allows no frames.
     pages.forEach(page -> page.navigate(api.at("/actuator/health")));
-    var sweep = new Sweep(pages);
-    sweep.run(api.document(Api.DEMO), "demo", api.publish(Api.DEMO));
+    var sweep = new Sweep();
+    List<Page> one = Runs.deep() ? pages : pages.subList(0, 1);
+    sweep.run(one, api.document(Api.DEMO), "demo", api.at(Api.LIVE_DEMO));
     for (long seed = SEED; seed < SEED + DOCUMENTS; seed++) {
       Document drawn = RandomDocuments.document(seed);
       String live = PUBLISHED.computeIfAbsent(seed, _ -> api.publish(api.newPage(drawn)));
-      sweep.run(drawn, "seed " + seed, live);
+      sweep.run(seed < SEED + 2 ? pages : one, drawn, "seed " + seed, live);
     }
     Compared worst = sweep.worst();
     System.out.printf(
@@ -158,7 +161,7 @@ class GeometryJourney {
         worst.what(),
         worst.engine(),
         worst.chromium());
-    assertThat(sweep.compared).hasSizeGreaterThan(400_000);
+    assertThat(sweep.compared).hasSizeGreaterThan(Runs.of(75_000, 700_000));
     assertThat(sweep.refused).isLessThan(sweep.compared.size() / 100);
     assertThat(worst.off()).as(worst.toString()).isLessThanOrEqualTo(MOST);
   }
@@ -166,7 +169,7 @@ class GeometryJourney {
   @Test
   void aFrameIsLaidOutAsAWindowIs(Api api, Page page) {
     Document demo = api.document(Api.DEMO);
-    String live = api.publish(Api.DEMO);
+    String live = api.at(Api.LIVE_DEMO);
     for (int width : List.of(280, 390, 767, 768, 1023, 1024, 1440, 1920)) {
       page.setViewportSize(width, 800);
       page.navigate(live);
@@ -180,15 +183,10 @@ class GeometryJourney {
 
   /** Lays documents out at every width, in all pages at the same time. */
   private static final class Sweep {
-    private final List<Page> pages;
     private final List<Compared> compared = new ArrayList<>();
     private int refused;
 
-    Sweep(List<Page> pages) {
-      this.pages = pages;
-    }
-
-    void run(Document document, String name, String address) {
+    void run(List<Page> pages, Document document, String name, String address) {
       List<Integer> widths = IntStream.rangeClosed(280 / 8, 1920 / 8).mapToObj(i -> i * 8).toList();
       for (Page page : pages) {
         page.evaluate(

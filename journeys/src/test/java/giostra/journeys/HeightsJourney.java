@@ -1,12 +1,16 @@
 package giostra.journeys;
 
+import static java.util.stream.Collectors.counting;
+import static java.util.stream.Collectors.groupingBy;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Page;
 import giostra.core.layout.Heights;
 import giostra.core.layout.PictureSizes;
 import giostra.core.page.Document;
+import giostra.core.page.Item;
 import giostra.core.page.Piece;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -17,6 +21,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -58,41 +64,37 @@ class HeightsJourney {
       all.put(piece.id(), Heights.of(document, piece, pictures, 0, 800));
     }
     var options =
-        new Browser.NewContextOptions().setViewportSize(1280, 800).setDeviceScaleFactor(zoom);
+        new Browser.NewContextOptions().setViewportSize(1980, 860).setDeviceScaleFactor(zoom);
     Page page = chromium.page(options, true);
     String address = subject.equals("demo") ? api.at(Api.LIVE_DEMO) : api.publish(id);
-    page.navigate(address);
-    page.evaluate("() => Promise.all([...document.fonts].map((face) => face.load()))");
-    page.reload();
-    page.waitForFunction(
-        "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
-    page.evaluate(STILL);
+    Frame frame = Frames.open(page, api, address);
+    frame.evaluate(STILL);
     var off = new ArrayList<Off>();
-    var shares = new HashMap<String, int[]>();
-    double scrollbar =
-        Js.number(page, "() => innerWidth - document.documentElement.clientWidth", null);
+    var shares = new TreeMap<String, int[]>();
+    double scrollbar = Frames.scrollbar(frame);
     if (scrollbar > 0) {
       for (Piece piece : document.pieces()) {
         all.put(piece.id(), Heights.of(document, piece, pictures, scrollbar, 800));
       }
     }
-    List<JsonNode> wholes = new ArrayList<>();
-    for (int wide = 280; wide <= 1920; wide += 16) {
-      page.setViewportSize(width(wide, zoom), 800);
-      wholes.add(Js.ask(page, WHOLE, null));
-    }
-    page.evaluate(PREPARE);
-    for (int wide = 280; wide <= 1920; wide += 16) {
-      int width = width(wide, zoom);
-      page.setViewportSize(width, 800);
-      JsonNode shown = Js.ask(page, MEASURE, null);
-      JsonNode whole = wholes.get((wide - 280) / 16);
+    List<Integer> widths = widths(zoom);
+    JsonNode wholes = Frames.swept(frame, WHOLE, widths);
+    frame.evaluate(PREPARE);
+    JsonNode showns = Frames.swept(frame, MEASURE, widths);
+    var lost = new TreeSet<String>();
+    for (int at = 0; at < widths.size(); at++) {
+      int width = widths.get(at);
       for (Map.Entry<String, Heights> piece : all.entrySet()) {
         for (Heights.Reading reading : piece.getValue().at(width)) {
           String key = reading.item() + "/" + reading.part();
-          JsonNode real = whole.path(key).isMissingNode() ? shown.path(key) : whole.path(key);
           // What does not fit at all is a finding of its own: its columns overlap.
-          if (real.isMissingNode() || reading.width() < 20) {
+          if (reading.width() < 20) {
+            continue;
+          }
+          JsonNode whole = wholes.get(at).path(key);
+          JsonNode real = whole.isMissingNode() ? showns.get(at).path(key) : whole;
+          if (real.isMissingNode()) {
+            lost.add(key);
             continue;
           }
           double by = Math.abs(real.asDouble() - reading.height());
@@ -131,7 +133,38 @@ class HeightsJourney {
             .toList(),
         worst(off));
     assertThat(compared).isGreaterThan(2000);
+    assertThat(lost.stream().collect(groupingBy(key -> pieceOf(document, key), counting())))
+        .as("parts that were not found, by piece: %s", lost)
+        .isEqualTo(closed(document));
+    shares.forEach((part, each) ->
+        assertThat(100.0 * each[0] / each[1])
+            .as("%s within 1 px (%%), worst %s", part, worst(off))
+            .isGreaterThanOrEqualTo(98));
     assertThat(share).as("share within 1 px (%%), worst %s", worst(off)).isGreaterThanOrEqualTo(99);
+  }
+
+  private static String pieceOf(Document document, String key) {
+    return document.path(key.substring(0, key.indexOf('/'))).stream()
+        .filter(Piece.class::isInstance)
+        .reduce((_, inner) -> inner)
+        .orElseThrow()
+        .id();
+  }
+
+  /** How many panels are not to be seen: those of tabs within a panel, but for one that is open. */
+  private static Map<String, Long> closed(Document document) {
+    var all = new TreeMap<String, Long>();
+    for (Piece piece : document.pieces()) {
+      boolean within = document.path(piece.id()).stream().anyMatch(Item.class::isInstance);
+      if (piece instanceof Piece.Tabs && within) {
+        all.put(piece.id(), piece.items().size() - 1L);
+      }
+    }
+    return all;
+  }
+
+  private static List<Integer> widths(double zoom) {
+    return Frames.widths(16).stream().map(wide -> width(wide, zoom)).toList();
   }
 
   /** The worst of each part of each item, a few of them. */

@@ -3,6 +3,7 @@ package giostra.journeys;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Page;
 import giostra.core.band.Viewport;
 import giostra.core.layout.GridBand;
@@ -12,10 +13,12 @@ import giostra.core.page.Piece;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
 
 /**
  * Widths of items as the engine has them against the boxes that Chromium lays out, for pieces in
@@ -33,25 +36,23 @@ class NestedGeometryJourney {
     String address = api.publish(id);
     // Its site has the document's own bands and widths.
     Document there = api.document(id);
-    Page page = chromium.page(new Browser.NewContextOptions().setViewportSize(1280, 800), true);
-    page.navigate(address);
-    page.waitForFunction(
-        "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
+    Page page = chromium.page(new Browser.NewContextOptions().setViewportSize(1980, 860), true);
+    Frame frame = Frames.open(page, api, address);
+    double scrollbar = Frames.scrollbar(frame);
     var off = new ArrayList<String>();
     int compared = 0;
-    for (int width = 280; width <= 1920; width += 40) {
-      page.setViewportSize(width, 800);
-      double scrollbar =
-          Js.number(page, "() => innerWidth - document.documentElement.clientWidth", null);
+    List<Integer> widths = Frames.widths(40);
+    JsonNode all = Frames.swept(frame, SHOWN, widths);
+    for (int at = 0; at < widths.size(); at++) {
       for (Piece piece : there.pieces()) {
-        Optional<Double> computed = computed(there, piece, width, scrollbar);
-        double shown = Js.number(page, SHOWN, piece.id());
+        Optional<Double> computed = computed(there, piece, widths.get(at), scrollbar);
+        double shown = all.get(at).path(piece.id()).asDouble();
         if (computed.isPresent() && shown > 0) {
           compared++;
           if (Math.abs(computed.get() - shown) > HAIR) {
             off.add(
                 "%s at %d: computed %.3f, shown %.3f"
-                    .formatted(piece.id(), width, computed.get(), shown));
+                    .formatted(piece.id(), widths.get(at), computed.get(), shown));
           }
         }
       }
@@ -60,15 +61,15 @@ class NestedGeometryJourney {
     assertThat(off).isEmpty();
   }
 
-  /** Width of the first item that shows, 0 where none does. */
+  /** Width of the first item that shows, by piece; 0 where none does. */
   private static final String SHOWN =
       """
-      (id) => {
-        const piece = document.querySelector(`[data-piece="${id}"]`);
+      () => Object.fromEntries([...document.querySelectorAll('[data-piece]')].map((piece) => {
         const item = piece.querySelector('.g-item, .g-box, .g-figure');
-        return item && item.closest('[data-piece]') === piece && item.checkVisibility({ visibilityProperty: true })
-          ? item.getBoundingClientRect().width : 0;
-      }
+        const own = item && item.closest('[data-piece]') === piece
+            && item.checkVisibility({ visibilityProperty: true });
+        return [piece.dataset.piece, own ? item.getBoundingClientRect().width : 0];
+      }))
       """;
 
   private static Optional<Double> computed(

@@ -1,9 +1,11 @@
 package giostra.journeys;
 
+import static java.util.stream.Collectors.toList;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import giostra.core.page.Document;
 import giostra.core.page.Edits;
@@ -17,16 +19,17 @@ import giostra.server.testing.Giostra;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
@@ -38,11 +41,22 @@ class SettingsJourney {
   private static final Path LIST =
       Path.of(System.getProperty("giostra.root"), "docs", "settings.md");
 
-  /** Live pages by what is on them. */
-  private static final Map<Document, String> BEFORE = new HashMap<>();
-
   static Stream<SettingCase> everyCase() {
     return SettingCase.all().stream();
+  }
+
+  /** Cases that share a page: those of a type of node, each with a section of its own. */
+  static Stream<Arguments> together() {
+    return everyCase()
+        .collect(Collectors.groupingBy(SettingsJourney::group, LinkedHashMap::new, toList()))
+        .entrySet()
+        .stream()
+        .map(each -> Arguments.of(each.getKey(), each.getValue()));
+  }
+
+  /** What is set on a site holds on all its pages, so there each case gets a site of its own. */
+  private static String group(SettingCase each) {
+    return each.type() == NodeType.SITE ? each.key() : each.type().word();
   }
 
   @Test
@@ -106,45 +120,75 @@ class SettingsJourney {
       """;
 
   @ParameterizedTest(name = "{0}")
-  @MethodSource("everyCase")
-  void changesTheLivePageAtThreeWidths(SettingCase each, Api api, Chromium.Open chromium) {
-    Document subject = Edits.apply(Subject.document(), each.needs()).document();
-    // What is set on a site holds on all its pages, so there it gets one of its own.
-    String id =
-        each.type() == NodeType.SITE ? api.newPage(subject) : api.newPage("velluta", subject);
-    // Pages that are alike are published once to see how they were before.
-    List<String> before =
-        each.benchOnly()
-            ? List.of()
-            : probed(BEFORE.computeIfAbsent(subject, _ -> api.publish(id)), each, chromium);
-    Page page = chromium.kept("bench");
-    Bench bench = Bench.open(page, api, id, each.byBand() ? "arrange" : "fill", each.node());
-    if (each.type() == NodeType.ITEM) {
-      inTheTable(bench, each);
-    } else if (each.byBand()) {
-      bench.set(each.node(), each.setting(), "desktop", each.value());
+  @MethodSource("together")
+  void changesTheLivePageAtThreeWidths(
+      String group, List<SettingCase> cases, Api api, Chromium.Open chromium) {
+    boolean apart = cases.getFirst().type() == NodeType.SITE;
+    boolean single = apart || cases.getFirst().type() == NodeType.PAGE;
+    Document subject =
+        single
+            ? Edits.apply(
+                    Subject.document(),
+                    cases.stream().flatMap(each -> each.needs().stream()).toList())
+                .document()
+            : Subject.of(cases);
+    String id = apart ? api.newPage(subject) : api.newPage("velluta", subject);
+    List<List<String>> before = probed(api.publish(id), cases, single, chromium);
+    Page page = chromium.kept("bench without stage");
+    // The stage is no matter here, and to lay many pieces out at each edit takes its time.
+    page.route("**/preview/**", Route::abort);
+    String first = single ? cases.getFirst().node() : Subject.id(cases.getFirst().node(), 0);
+    Bench bench = Bench.open(page, api, id, "fill", first);
+    for (int at = 0; at < cases.size(); at++) {
+      change(bench, cases.get(at), single ? "" : "-" + at);
+    }
+    bench.saved();
+    List<List<String>> after = probed(api.publish(id), cases, single, chromium);
+    var wrong = new ArrayList<String>();
+    for (int at = 0; at < cases.size(); at++) {
+      SettingCase each = cases.get(at);
+      for (int i = 0; i < Subject.WIDTHS.size() && !each.benchOnly(); i++) {
+        String where = each.key() + " at " + Subject.WIDTHS.get(i) + ": ";
+        int width = Subject.WIDTHS.get(i);
+        if (before.get(i).get(at).equals(each.expectedAt(width))) {
+          wrong.add(where + "was " + before.get(i).get(at) + " before it was set");
+        }
+        if (!after.get(i).get(at).equals(each.expectedAt(width))) {
+          wrong.add(where + after.get(i).get(at) + ", not " + each.expectedAt(width));
+        }
+      }
+    }
+    assertThat(wrong).isEmpty();
+  }
+
+  private static void change(Bench bench, SettingCase each, String suffix) {
+    Page page = bench.page();
+    String node = each.node() + suffix;
+    if (each.type() == NodeType.SITE) {
+      // It is in no map: its settings are those of the bands, and of a form.
+      page.navigate(page.url().replaceAll("/(fill|arrange|ship)[?].*", "")
+          + (each.byBand() ? "/arrange?at=site" : "/fill?at=site"));
+    } else if (each.type() == NodeType.ITEM) {
+      page.locator("[data-node='cards" + suffix + "']").click();
+      bench.step("Fill");
+      inTheTable(bench, each, node);
+      return;
+    } else {
+      page.locator("[data-node='" + node + "']").click();
+      bench.step(each.byBand() ? "Arrange" : "Fill");
+    }
+    if (each.byBand()) {
+      bench.cell(node, each.setting(), "desktop").waitFor();
+      bench.set(node, each.setting(), "desktop", each.value());
     } else {
       inTheForm(bench, each);
     }
-    bench.saved();
     if (each.benchOnly()) {
+      bench.saved();
       page.keyboard().press("Escape");
-      Bench.open(page, api, id, "arrange", each.node());
+      bench.step("Arrange");
       PlaywrightAssertions.assertThat(page.locator(".tooth-title"))
           .containsText(each.expected().getFirst());
-      return;
-    }
-    bench.publish();
-    List<String> after =
-        probed(
-            api.at(
-                api.get("/api/pages/" + id + "/releases").json().get(0).path("address").asString()),
-            each,
-            chromium);
-    for (int i = 0; i < Subject.WIDTHS.size(); i++) {
-      int width = Subject.WIDTHS.get(i);
-      assertThat(before.get(i)).as("before, at " + width).isNotEqualTo(each.expectedAt(width));
-      assertThat(after.get(i)).as("after, at " + width).isEqualTo(each.expectedAt(width));
     }
   }
 
@@ -161,12 +205,13 @@ class SettingsJourney {
     }
   }
 
-  private static void inTheTable(Bench bench, SettingCase each) {
+  private static void inTheTable(Bench bench, SettingCase each, String node) {
     if (each.setting().equals("hidden")) {
       bench.button("Hide Card 0").click();
       return;
     }
-    bench.set(each.node(), each.setting(), "", each.value());
+    bench.cell(node, each.setting(), "").waitFor();
+    bench.set(node, each.setting(), "", each.value());
     Locator picker = bench.page().locator("dialog[open]");
     if (NodeType.isPicture(each.type().setting(each.setting()))) {
       picker.waitFor();
@@ -174,17 +219,45 @@ class SettingsJourney {
     }
   }
 
-  private static List<String> probed(String address, SettingCase each, Chromium.Open chromium) {
+  /** What each case's probe answers, by width. */
+  private static List<List<String>> probed(
+      String address, List<SettingCase> cases, boolean single, Chromium.Open chromium) {
     Page live = chromium.kept("live");
+    live.setViewportSize(1280, 800);
     live.navigate(address);
     live.waitForSelector("[data-live]");
-    return Subject.WIDTHS.stream()
-        .map(width -> {
-          live.setViewportSize(width, 800);
-          return String.valueOf(
-              live.evaluate(
-                  "() => { try { return String((" + each.probe() + ")()) } catch { return '' } }"));
-        })
-        .toList();
+    var all = new ArrayList<List<String>>();
+    for (int width : Subject.WIDTHS) {
+      live.setViewportSize(width, 800);
+      live.evaluate("() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))");
+      var answers = new ArrayList<String>();
+      for (int at = 0; at < cases.size(); at++) {
+        String probe = cases.get(at).probe();
+        answers.add(
+            String.valueOf(
+                live.evaluate(single ? whole(probe) : within(Subject.scoped(probe, at), at))));
+      }
+      all.add(answers);
+    }
+    return all;
+  }
+
+  private static String whole(String probe) {
+    return "() => { try { return String((" + probe + ")()) } catch { return '' } }";
+  }
+
+  /** A probe that sees the section of its case only. */
+  private static String within(String probe, int at) {
+    return """
+        () => {
+          const root = window.document.querySelector('#g-section-%d');
+          const document = {
+            querySelector: (s) => root.matches(s) ? root : root.querySelector(s),
+            querySelectorAll: (s) => [root, ...root.querySelectorAll('*')].filter((e) => e.matches(s)),
+          };
+          try { return String((%s)()) } catch { return '' }
+        }
+        """
+        .formatted(at, probe);
   }
 }

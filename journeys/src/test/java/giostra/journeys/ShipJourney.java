@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Page;
 import giostra.core.band.Viewport;
 import giostra.core.layout.TrackReading;
@@ -76,7 +77,7 @@ class ShipJourney {
             new Browser.NewContextOptions()
                 .setViewportSize(width, 800)
                 .setJavaScriptEnabled(false));
-    page.navigate(api.publish(Api.DEMO));
+    page.navigate(api.at(Api.LIVE_DEMO));
     assertThat(page.locator("[data-piece=words] .g-next")).not().isVisible();
     assertThat(page.locator("[data-live]")).hasCount(0);
     Document demo = api.document(Api.DEMO);
@@ -135,17 +136,19 @@ class ShipJourney {
 
   @Test
   void aPageIsAsWideAsItsScreen(Api api, Page page) {
-    page.navigate(api.at(Api.LIVE_DEMO));
-    for (int width = 280; width <= 1920; width += 40) {
-      page.setViewportSize(width, 800);
-      double wide = Js.number(page, "() => document.documentElement.scrollWidth", null);
-      assertThat(wide).as("at " + width).isLessThanOrEqualTo(width);
+    Frame frame = Frames.open(page, api, api.at(Api.LIVE_DEMO));
+    List<Integer> widths = Frames.widths(8);
+    JsonNode wide =
+        Frames.swept(frame, "() => document.documentElement.scrollWidth", widths);
+    for (int at = 0; at < widths.size(); at++) {
+      assertThat(wide.get(at).asInt())
+          .as("at " + widths.get(at))
+          .isLessThanOrEqualTo(widths.get(at));
     }
   }
 
   @Test
   void theReleaseIsThePreviewWithoutOneScriptTag(Api api) {
-    api.publish(Api.DEMO);
     String preview = api.get(api.stage() + "/api/pages/" + Api.DEMO + "/preview/").text();
     String live = api.get(Api.LIVE_DEMO).text();
     String without =

@@ -7,13 +7,16 @@ import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.Column;
 import giostra.core.page.Document;
+import giostra.core.page.Edits;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
+import giostra.core.page.Node;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 
@@ -47,6 +50,38 @@ final class Subject {
             "page",
             Values.NONE.with(PageSettings.TITLE, Values.ALL, "Subject"),
             List.of(new Section("section", padding, blocks))));
+  }
+
+  /** The same section once for each case, with what the case needs; ids end in its number. */
+  static Document of(List<SettingCase> cases) {
+    var sections = new ArrayList<Section>();
+    for (int at = 0; at < cases.size(); at++) {
+      Document own = Edits.apply(document(), cases.get(at).needs()).document();
+      sections.add((Section) numbered(own.node("section"), at));
+    }
+    Document one = document();
+    return new Document(
+        one.site(), one.page().holding(sections));
+  }
+
+  private static Node numbered(Node node, int at) {
+    return node.type()
+        .make(
+            id(node.id(), at),
+            node.values(),
+            node.children().stream().map(child -> numbered(child, at)).toList());
+  }
+
+  /** The id of a node in the section of a case. */
+  static String id(String id, int at) {
+    return id + "-" + at;
+  }
+
+  /** A probe with the ids of the section of a case. */
+  static String scoped(String probe, int at) {
+    return probe
+        .replaceAll("#g-([a-z]+)", "#g-$1-" + at)
+        .replaceAll("\\[data-(item|block)=([a-z0-9-]+)]", "[data-$1=$2-" + at + "]");
   }
 
   private static Column column(String id) {

@@ -123,6 +123,14 @@ public final class Api {
     return post("/api/sites", Map.of("name", name)).json().path("id").asString();
   }
 
+  /** Copies the demo's site, for whoever changes it; the copy's id. */
+  public String copyOfDemo() {
+    return post("/api/sites/velluta/copies", Map.of("name", "Velluta " + System.nanoTime()))
+        .json()
+        .path("id")
+        .asString();
+  }
+
   /** Makes a page of a document on a site of its own; its id. */
   public String newPage(Document document) {
     return newPage(newSite("Site " + System.nanoTime()), document);

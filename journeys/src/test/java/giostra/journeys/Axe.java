@@ -1,0 +1,53 @@
+package giostra.journeys;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Page;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * axe-core on a page: its rules for WCAG 2.2 AA and best practices. Only violations are gathered:
+ * what passes would be a hundred times as much, and take as long again.
+ */
+final class Axe {
+  private static final String SCRIPT = script();
+
+  private static final String RUN =
+      """
+      async (without) => {
+        const found = await axe.run({ exclude: without.map((selector) => [selector]) }, {
+          runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
+          resultTypes: ['violations'],
+        });
+        return found.violations.map(({ id, help, nodes }) =>
+            `${id}: ${help} at ${nodes.slice(0, 3).map(({ target, html }) => target + ' ' + html)}`);
+      }
+      """;
+
+  private Axe() {}
+
+  private static String script() {
+    try (InputStream in = AxeBuilder.class.getResourceAsStream("/axe.min.js")) {
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** What is wrong with a page, but for what lies in elements of these selectors. */
+  static List<String> found(Page page, String... without) {
+    if (!Boolean.TRUE.equals(page.evaluate("() => typeof axe === 'object'"))) {
+      page.evaluate(SCRIPT);
+    }
+    var all = new ArrayList<String>();
+    for (JsonNode each : Js.ask(page, RUN, List.of(without))) {
+      all.add(each.asString());
+    }
+    return all;
+  }
+}
