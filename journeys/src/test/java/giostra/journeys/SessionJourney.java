@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import giostra.core.page.Document;
+import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.List;
@@ -16,7 +17,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** Between the screen and the server: two windows, no network, and a stage that never drifts. */
 @ExtendWith({Giostra.class, Chromium.class})
 class SessionJourney {
-  private static final int EDITS = 200;
+  private static final int EDITS = Runs.of(50, 400);
 
   @Test
   void twoWindowsThatSetDifferentValuesBothKeepTheirs(Api api, Chromium.Open chromium) {
@@ -85,7 +86,7 @@ class SessionJourney {
   }
 
   /**
-   * Two hundred edits through the screen, drawn at random; then the stage's document is what a
+   * Many edits through the screen, drawn at random; then the stage's document is what a
    * fresh compile gives.
    */
   @Test

@@ -3,17 +3,16 @@ package giostra.server.web;
 import giostra.core.band.Refused;
 import giostra.core.format.DocumentJson;
 import jakarta.servlet.http.HttpServletRequest;
+import java.sql.SQLException;
+import java.sql.SQLTransientException;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
-import org.hibernate.exception.JDBCConnectionException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.TypeMismatchException;
-import org.springframework.dao.DataAccessResourceFailureException;
-import org.springframework.dao.TransientDataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -21,7 +20,6 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.transaction.CannotCreateTransactionException;
-import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
@@ -180,14 +178,7 @@ class Problems extends ResponseEntityExceptionHandler {
   }
 
   /** The database is away: nothing was changed, and the same again works when it is back. */
-  @ExceptionHandler({
-    CannotCreateTransactionException.class,
-    DataAccessResourceFailureException.class,
-    TransientDataAccessException.class,
-    JDBCConnectionException.class,
-    TransactionSystemException.class
-  })
-  ResponseEntity<ProblemDetail> away(Exception e) {
+  private static ResponseEntity<ProblemDetail> away(Exception e) {
     LOG.warn("the database cannot be asked: {}", e.getMessage());
     return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
         .header(HttpHeaders.RETRY_AFTER, "2")
@@ -198,14 +189,40 @@ class Problems extends ResponseEntityExceptionHandler {
                 "The database cannot be reached. Nothing was changed; try again in a moment."));
   }
 
+  /**
+   * Whether it is the database that is away or gives up, as its connections say. Source:
+   * PostgreSQL, "Appendix A. PostgreSQL Error Codes": 08 connection exceptions, 40 rollbacks, 53
+   * insufficient resources, 57P operator intervention.
+   */
+  private static boolean ofDatabase(Throwable e) {
+    for (Throwable at = e; at != null; at = at.getCause()) {
+      if (at instanceof SQLTransientException || at instanceof CannotCreateTransactionException) {
+        return true;
+      }
+      if (at instanceof SQLException sql && sql.getSQLState() != null) {
+        String state = sql.getSQLState();
+        return state.startsWith("08")
+            || state.startsWith("40")
+            || state.startsWith("53")
+            || state.startsWith("57P");
+      }
+    }
+    return false;
+  }
+
   /** Whatever nobody thought of. The log has it; the answer names no classes. */
   @ExceptionHandler
-  ProblemDetail unexpected(Exception e, HttpServletRequest request) {
+  ResponseEntity<ProblemDetail> unexpected(Exception e, HttpServletRequest request) {
+    if (ofDatabase(e)) {
+      return away(e);
+    }
     LOG.error("{} {}", request.getMethod(), request.getRequestURI(), e);
-    return problem(
-        HttpStatus.INTERNAL_SERVER_ERROR,
-        "Something went wrong here",
-        "It is no fault of what was sent, and it is written down. Nothing was changed.");
+    return ResponseEntity.internalServerError()
+        .body(
+            problem(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "Something went wrong here",
+                "It is no fault of what was sent, and it is written down. Nothing was changed."));
   }
 
   /** Faults that are told of one request. */
