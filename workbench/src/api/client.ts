@@ -30,6 +30,7 @@ export type Embed = Schemas['EmbedReply'];
 export type Icon = Schemas['Icon'];
 export type Release = Schemas['Release'];
 export type ShelfReply = Schemas['ShelfReply'];
+export type Was = Schemas['WasReply'];
 
 export const api = createClient<paths>({ baseUrl: '' });
 

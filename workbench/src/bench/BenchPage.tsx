@@ -11,6 +11,7 @@ import { PageMap } from '../map/PageMap';
 import { Ship } from '../ship/Ship';
 import { type Bench, BenchContext, isPiece, STEPS, type Step } from './context';
 import { find, text, walk } from './document';
+import { History } from './History';
 import { Ruler } from './Ruler';
 import { Splitter } from './Splitter';
 import { Stage } from './Stage';
@@ -99,7 +100,7 @@ function Opened({ first, catalogue }: OpenedProps) {
     scrollbar,
     setScrollbar,
   };
-  const [opened, setOpened] = useState<'find' | 'keys'>();
+  const [opened, setOpened] = useState<'find' | 'keys' | 'history'>();
   useKeys(bench, setOpened);
   const [work, room] = useSize<HTMLDivElement>();
   return (
@@ -131,6 +132,7 @@ function Opened({ first, catalogue }: OpenedProps) {
           </div>
         </div>
         {opened === 'find' && <Find onClose={() => setOpened(undefined)} />}
+        {opened === 'history' && <History onClose={() => setOpened(undefined)} />}
         {opened === 'keys' && <Keys onClose={() => setOpened(undefined)} />}
       </Picking>
     </BenchContext>

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { Keyboard, Redo2, Search, Undo2 } from 'lucide-react';
+import { History, Keyboard, Redo2, Search, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { api, ask } from '../api/client';
 import { Brand } from '../Brand';
@@ -9,7 +9,7 @@ import { siteNode, text } from './document';
 import { SaveNote } from './SaveNote';
 
 /** Where one is, the steps, and what is always at hand. */
-export function TopBar({ onOpen }: { onOpen(what: 'find' | 'keys'): void }) {
+export function TopBar({ onOpen }: { onOpen(what: 'find' | 'keys' | 'history'): void }) {
   const { session, page, step, chosen, choose } = useBench();
   const site = text(siteNode(page.document), 'name') || page.siteId;
   const title = text(page.document.page, 'title') || 'Untitled';
@@ -61,6 +61,9 @@ export function TopBar({ onOpen }: { onOpen(what: 'find' | 'keys'): void }) {
         </Tool>
         <Tool label="Redo" keys="Ctrl+Shift+Z" off={!page.canRedo} onClick={session.redo}>
           <Redo2 size={17} />
+        </Tool>
+        <Tool label="History" keys="H" onClick={() => onOpen('history')}>
+          <History size={17} />
         </Tool>
         <Tool label="Find" keys="Ctrl+K" onClick={() => onOpen('find')}>
           <Search size={17} />

@@ -8,7 +8,7 @@ const typing = (target: EventTarget | null) =>
   target instanceof Element && target.closest('input, textarea, select, dialog') !== null;
 
 /** The keys that work wherever one is on the bench. */
-export function useKeys(bench: Bench, open: (what: 'find' | 'keys') => void) {
+export function useKeys(bench: Bench, open: (what: 'find' | 'keys' | 'history') => void) {
   const latest = useRef(bench);
   latest.current = bench;
   useEffect(() => {
@@ -24,6 +24,11 @@ export function useKeys(bench: Bench, open: (what: 'find' | 'keys') => void) {
       else if (command && key === 'y') session.redo();
       else if (command || event.altKey) return;
       else if (event.key === '?') open('keys');
+      else if (
+        key === 'h' &&
+        !(event.target instanceof Element && event.target.closest('[role=grid]'))
+      )
+        open('history');
       else if (event.key === '[' || event.key === ']') {
         const columns = columnsOf(page);
         const at = columns.findIndex((band) => band.id === bandAt(columns, width)?.id);

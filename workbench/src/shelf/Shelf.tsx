@@ -2,12 +2,12 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { PackageOpen, Plus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { api, ask, Problem, type ShelfReply } from '../api/client';
+import { api, ask, Problem } from '../api/client';
 import { Brand } from '../Brand';
 import { ThemeButton } from '../ThemeButton';
-
-type Site = ShelfReply['sites'][number];
-type Page = Site['pages'][number];
+import { Away } from './Away';
+import type { Page, Site } from './dialogs';
+import { PageVerbs, SiteVerbs } from './Verbs';
 
 /** Home: sites and their pages, each with the page itself as its picture. */
 export function Shelf() {
@@ -30,7 +30,7 @@ export function Shelf() {
         <h1 className="sr-only">Shelf</h1>
         {shelf.isError && <p className="alert alert-error">{shelf.error.message}</p>}
         {shelf.data?.sites.map((site) => (
-          <SiteRow key={site.id} site={site} stage={shelf.data.stage} />
+          <SiteRow key={site.id} site={site} sites={shelf.data.sites} stage={shelf.data.stage} />
         ))}
         {shelf.data && (
           <div className="flex flex-wrap items-end gap-8">
@@ -38,30 +38,44 @@ export function Shelf() {
             <Arrival />
           </div>
         )}
+        <Away />
       </main>
     </div>
   );
 }
 
-function SiteRow({ site, stage }: { readonly site: Site; readonly stage: string }) {
+interface SiteRowProps {
+  readonly site: Site;
+  readonly sites: readonly Site[];
+  readonly stage: string;
+}
+
+function SiteRow({ site, sites, stage }: SiteRowProps) {
   return (
     <section aria-label={site.name} className="mb-10">
-      <div className="mb-4 flex items-baseline gap-4 border-b border-base-300 pb-2">
-        <h2 className="font-serif text-[28px] leading-tight">{site.name}</h2>
+      <div className="mb-4 flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-base-300 pb-2">
+        <h2 className="min-w-0 font-serif text-[28px] leading-tight [overflow-wrap:anywhere]">
+          {site.name}
+        </h2>
         <span className="faint">
           {site.pages.length === 1 ? '1 page' : `${site.pages.length} pages`}
         </span>
-        <Link to={`/sites/${site.id}/media`} className="link ml-auto">
-          Media
-        </Link>
-        <a className="link" href={`/api/sites/${site.id}/archive.zip`} download>
-          Download the whole site
-        </a>
+        <span className="ml-auto flex flex-wrap gap-x-4 gap-y-1">
+          <Link to={`/sites/${site.id}/media`} className="link">
+            Media
+          </Link>
+          <SiteVerbs site={site} />
+          <a className="link" href={`/api/sites/${site.id}/archive.zip`} download>
+            Download the whole site
+          </a>
+        </span>
       </div>
+      {site.said !== '' && <p className="mb-3 text-error">{site.said}</p>}
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(330px,1fr))] gap-6">
         {site.pages.map((page) => (
           <li key={page.id}>
             <PageCard page={page} stage={stage} />
+            <PageVerbs page={page} site={site} sites={sites} />
           </li>
         ))}
         <li>
@@ -73,6 +87,15 @@ function SiteRow({ site, stage }: { readonly site: Site; readonly stage: string 
 }
 
 function PageCard({ page, stage }: { readonly page: Page; readonly stage: string }) {
+  if (page.broken) {
+    return (
+      <div className="flex min-h-40 flex-col justify-end gap-2 rounded-box border border-error bg-base-100 px-4 py-3">
+        <h3 className="font-serif text-lg leading-snug">{page.title}</h3>
+        <p className="text-error">{page.said}</p>
+        <p className="faint">What is live of it stays as it is.</p>
+      </div>
+    );
+  }
   return (
     <Link
       to={`/pages/${page.id}/arrange`}
@@ -97,6 +120,7 @@ function PageCard({ page, stage }: { readonly page: Page; readonly stage: string
             {page.newerThanLive ? ', edited since' : ''}
           </span>
         </p>
+        {page.said !== '' && <p className="mt-1 text-sm text-error">{page.said}</p>}
       </div>
     </Link>
   );

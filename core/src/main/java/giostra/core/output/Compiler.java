@@ -101,8 +101,14 @@ public final class Compiler {
     writing
         .pictures
         .find(page.values().get(PageSettings.ICON))
-        .ifPresent(
-            icon -> head.open("link", "rel", "icon", "href", icon.path(), "type", icon.type()));
+        .ifPresentOrElse(
+            icon -> head.open("link", "rel", "icon", "href", icon.path(), "type", icon.type()),
+            () -> {
+              String blank = shipped.blank();
+              if (!blank.isEmpty()) {
+                head.open("link", "rel", "icon", "href", blank, "type", "image/svg+xml");
+              }
+            });
     writing
         .pictures
         .find(page.values().get(PageSettings.SHARE_PICTURE))

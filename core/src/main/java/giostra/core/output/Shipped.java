@@ -21,13 +21,15 @@ import java.util.stream.Stream;
  * @param media finds a picture by id
  * @param icons finds an icon by name
  * @param hosts of clips that pages may use
+ * @param blank path of the icon of pages that have none; empty for none
  */
 public record Shipped(
     Map<String, String> scripts,
     List<Font> fonts,
     Media media,
     IconSet icons,
-    List<ClipHost> hosts) {
+    List<ClipHost> hosts,
+    String blank) {
   /** The name of the script that all kinds share. */
   public static final String PAGE = "page";
 
@@ -128,7 +130,8 @@ public record Shipped(
         List.of(),
         _ -> Optional.empty(),
         _ -> Optional.empty(),
-        List.of());
+        List.of(),
+        "");
   }
 
   /** The scripts of a page that uses such kinds, in the order in which they run; none for none. */

@@ -5,6 +5,7 @@ import giostra.core.output.Hash;
 import giostra.core.output.Shipped;
 import giostra.server.Settings;
 import giostra.server.icon.IconSet;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -22,10 +23,16 @@ public class PageFiles {
       List.of(
           Shipped.PAGE, "track", "tabs", "accordion", "flip-boxes", "counters", "clips", "grounds");
 
+  /** An icon that draws nothing: without one browsers ask for /favicon.ico, which is not there. */
+  private static final byte[] BLANK =
+      "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 1 1\"/>"
+          .getBytes(StandardCharsets.UTF_8);
+
   private final Map<String, byte[]> byPath = new LinkedHashMap<>();
   private final List<Shipped.Font> fonts = new ArrayList<>();
   private final Map<String, String> scripts = new LinkedHashMap<>();
   private final IconSet icons;
+  private final String blank;
   private final List<ClipHost> hosts;
   private final Map<String, byte[]> benchScripts = new LinkedHashMap<>();
 
@@ -38,6 +45,8 @@ public class PageFiles {
       scripts.put(name, path);
       byPath.put(path, bytes);
     }
+    blank = "icon." + short16(BLANK) + ".svg";
+    byPath.put(blank, BLANK);
     for (String name : List.of("stage.js", "assume.js")) {
       benchScripts.put(name, ShippedFiles.load(name));
     }
@@ -61,7 +70,7 @@ public class PageFiles {
 
   /** What the compiler is told of them. */
   public Shipped shipped(Shipped.Media media) {
-    return new Shipped(scripts, fonts, media, icons::draw, hosts);
+    return new Shipped(scripts, fonts, media, icons::draw, hosts, blank);
   }
 
   /** The bytes at a path relative to a page, or null. */

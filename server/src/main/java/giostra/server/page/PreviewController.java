@@ -1,11 +1,13 @@
 package giostra.server.page;
 
 import giostra.core.output.Assumption;
+import giostra.core.page.Document;
 import giostra.server.host.PageFiles;
 import giostra.server.media.MediaService;
 import giostra.server.web.Gone;
 import java.nio.charset.StandardCharsets;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.Resource;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -45,7 +47,13 @@ class PreviewController {
 
   @GetMapping("/api/pages/{id}/preview/")
   ResponseEntity<byte[]> page(
-      @PathVariable String id, @RequestParam(defaultValue = "") String assume) {
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") String assume,
+      @RequestParam(required = false) @Nullable Integer revision) {
+    if (revision != null) {
+      Document was = pages.was(id, revision).document();
+      return previews.page(pages.place(id).siteId(), was, Assumption.of(assume));
+    }
     PageService.Head head = pages.head(id);
     return previews.page(head.siteId(), head.document(), Assumption.of(assume));
   }

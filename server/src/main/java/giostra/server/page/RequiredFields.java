@@ -4,6 +4,7 @@ import giostra.core.format.content.Table;
 import giostra.core.layout.GridReading;
 import giostra.core.layout.TabsReading;
 import giostra.core.layout.TrackReading;
+import giostra.core.page.SiteDifference;
 import giostra.core.snag.NoEffect;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.lang.reflect.RecordComponent;
@@ -34,6 +35,7 @@ class RequiredFields implements OpenApiCustomizer {
     note(GridReading.class);
     note(TabsReading.class);
     note(NoEffect.class);
+    note(SiteDifference.class);
     note(Table.Mend.class);
   }
 

@@ -1,0 +1,83 @@
+import { useState } from 'react';
+import { api, ask } from '../api/client';
+import {
+  CopyPage,
+  CopySite,
+  MovePage,
+  NamePage,
+  NameSite,
+  type Page,
+  type Site,
+  useShelfChange,
+} from './dialogs';
+
+interface VerbProps {
+  readonly of: string;
+  readonly name: string;
+  onClick(): void;
+}
+
+function Verb({ of, name, onClick }: VerbProps) {
+  return (
+    <button type="button" className="link" aria-label={`${name} ${of}`} onClick={onClick}>
+      {name}
+    </button>
+  );
+}
+
+interface PageProps {
+  readonly page: Page;
+  readonly site: Site;
+  readonly sites: readonly Site[];
+}
+
+/** What can be done to a whole page. */
+export function PageVerbs({ page, site, sites }: PageProps) {
+  const [open, setOpen] = useState<'name' | 'copy' | 'move'>();
+  const params = { path: { id: page.id } };
+  const away = useShelfChange(() => ask(api.POST('/api/pages/{id}/away', { params })));
+  const called = page.title || 'Untitled';
+  const rest = { page, site, sites, onClose: () => setOpen(undefined) };
+  return (
+    <div className="shelf-verbs">
+      {!page.broken && (
+        <>
+          <Verb of={called} name="Rename" onClick={() => setOpen('name')} />
+          <Verb of={called} name="Copy" onClick={() => setOpen('copy')} />
+          <Verb of={called} name="Move" onClick={() => setOpen('move')} />
+        </>
+      )}
+      <Verb of={called} name="Put away" onClick={() => away.mutate()} />
+      {away.isError && (
+        <span className="text-error" role="alert">
+          {away.error.message}
+        </span>
+      )}
+      {open === 'name' && <NamePage {...rest} />}
+      {open === 'copy' && <CopyPage {...rest} />}
+      {open === 'move' && <MovePage {...rest} />}
+    </div>
+  );
+}
+
+/** What can be done to a whole site. */
+export function SiteVerbs({ site }: { readonly site: Site }) {
+  const [open, setOpen] = useState<'name' | 'copy'>();
+  const params = { path: { siteId: site.id } };
+  const away = useShelfChange(() => ask(api.POST('/api/sites/{siteId}/away', { params })));
+  const close = () => setOpen(undefined);
+  return (
+    <>
+      <Verb of={site.name} name="Rename" onClick={() => setOpen('name')} />
+      <Verb of={site.name} name="Copy" onClick={() => setOpen('copy')} />
+      <Verb of={site.name} name="Put away" onClick={() => away.mutate()} />
+      {away.isError && (
+        <span className="text-error" role="alert">
+          {away.error.message}
+        </span>
+      )}
+      {open === 'name' && <NameSite site={site} onClose={close} />}
+      {open === 'copy' && <CopySite site={site} onClose={close} />}
+    </>
+  );
+}
