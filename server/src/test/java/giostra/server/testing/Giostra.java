@@ -4,6 +4,8 @@ import giostra.server.GiostraServer;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
@@ -18,9 +20,6 @@ import org.springframework.context.ConfigurableApplicationContext;
  * <p>Spring's own extension calls JUnit 6, so this is ours.
  */
 public final class Giostra implements ParameterResolver {
-  private static final ExtensionContext.Namespace NAMESPACE =
-      ExtensionContext.Namespace.create(Giostra.class);
-
   @Override
   public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
     return parameter.getParameter().getType() == Api.class;
@@ -28,44 +27,65 @@ public final class Giostra implements ParameterResolver {
 
   @Override
   public Api resolveParameter(ParameterContext parameter, ExtensionContext context) {
-    return running(context);
+    return running();
   }
 
-  /** The running application; started when nobody has yet. */
-  public static Api running(ExtensionContext context) {
-    return context
-        .getRoot()
-        .getStore(NAMESPACE)
-        .getOrComputeIfAbsent("app", _ -> new Running(), Running.class)
-        .api;
+  /** The running application; started when nobody has yet, stopped when the run ends. */
+  public static Api running() {
+    return Shared.RUNNING.api();
   }
 
-  private static final class Running implements AutoCloseable {
-    private final Postgres database = Postgres.start();
-    private final ConfigurableApplicationContext app;
-    private final Api api;
+  /** The database of the running application, for whoever has to spoil something in it. */
+  public static String database() {
+    return Shared.DATABASE.url();
+  }
 
-    Running() {
-      try {
-        app =
-            new SpringApplication(GiostraServer.class)
-                .run(
-                    "--server.port=0",
-                    "--giostra.stage-port=0",
-                    "--giostra.falena-port=" + Postgres.freePort(),
-                    "--spring.datasource.url=" + database.url(),
-                    "--giostra.blobs=" + Files.createTempDirectory("giostra-test-blobs"));
-      } catch (IOException e) {
-        throw new UncheckedIOException(e);
-      }
-      var server = ((WebServerApplicationContext) app).getWebServer();
-      api = new Api("http://127.0.0.1:" + (server == null ? 0 : server.getPort()));
+  /** One for all engines of tests in this process. */
+  private static final class Shared {
+    static final Postgres DATABASE = Postgres.start();
+    static final Running RUNNING = start(DATABASE);
+
+    static {
+      Runtime.getRuntime()
+          .addShutdownHook(
+              new Thread(() -> {
+                RUNNING.close();
+                DATABASE.close();
+              }));
     }
 
+    private Shared() {}
+  }
+
+  /** Starts the application over a database. */
+  public static Running start(Postgres database, String... more) {
+    try {
+      var arguments =
+          new ArrayList<String>(
+              List.of(
+                  "--server.port=0",
+                  "--giostra.stage-port=0",
+                  "--giostra.falena-port=" + Postgres.freePort(),
+                  "--spring.datasource.url=" + database.url(),
+                  "--giostra.blobs=" + Files.createTempDirectory("giostra-test-blobs")));
+      arguments.addAll(List.of(more));
+      // It is closed after the tests, not by a hook of its own in their midst.
+      var spring = new SpringApplication(GiostraServer.class);
+      spring.setRegisterShutdownHook(false);
+      ConfigurableApplicationContext app = spring.run(arguments.toArray(String[]::new));
+      var server = ((WebServerApplicationContext) app).getWebServer();
+      return new Running(
+          app, new Api("http://127.0.0.1:" + (server == null ? 0 : server.getPort())));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** The application, running. */
+  public record Running(ConfigurableApplicationContext app, Api api) implements AutoCloseable {
     @Override
     public void close() {
       app.close();
-      database.close();
     }
   }
 }
