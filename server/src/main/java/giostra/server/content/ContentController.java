@@ -7,6 +7,7 @@ import giostra.core.format.content.JsonRows;
 import giostra.core.format.content.Table;
 import giostra.server.page.PageService;
 import giostra.server.page.Previews;
+import giostra.server.web.Gone;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -140,8 +141,12 @@ class ContentController {
   }
 
   @GetMapping("/api/pages/{id}/feed")
-  ResponseEntity<Sources.FeedReply> feed(@PathVariable String id, @RequestParam String piece) {
-    return ResponseEntity.ofNullable(sources.feed(id, piece));
+  Sources.FeedReply feed(@PathVariable String id, @RequestParam String piece) {
+    Sources.FeedReply feed = sources.feed(id, piece);
+    if (feed == null) {
+      throw new Gone("file that fills piece", piece);
+    }
+    return feed;
   }
 
   @PostMapping(path = "/api/pages/{id}/refills", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)

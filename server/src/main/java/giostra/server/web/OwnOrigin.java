@@ -11,7 +11,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Nobody is signed in on loopback yet, so a page elsewhere on the web must not be able to write
+ * What no request may have, before anybody looks at it. Nobody is signed in on loopback yet, so a page elsewhere on the web must not be able to write
  * here: a request that changes something and names an origin must name ours, and the host must be
  * one that cannot be rebound to us.
  */
@@ -27,13 +27,25 @@ class OwnOrigin extends OncePerRequestFilter {
     String origin = request.getHeader("Origin");
     boolean reads = READS.contains(request.getMethod());
     boolean local = request.getLocalAddr().startsWith("127.");
-    if (local && !LOOPBACK.contains(request.getServerName())) {
+    String query = request.getQueryString();
+    if (request.getRequestURI().contains("%00") || (query != null && query.contains("%00"))) {
+      // No address of ours has one, and no database keeps one.
+      problem(response, "The address holds a NUL character (%00); it must be without one.");
+    } else if (local && !LOOPBACK.contains(request.getServerName())) {
       response.sendError(HttpServletResponse.SC_FORBIDDEN, "unknown host");
     } else if (!reads && origin != null && !own(origin, request)) {
       response.sendError(HttpServletResponse.SC_FORBIDDEN, "another origin");
     } else {
       chain.doFilter(request, response);
     }
+  }
+
+  private static void problem(HttpServletResponse response, String detail) throws IOException {
+    response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
+    response.setContentType("application/problem+json");
+    response
+        .getWriter()
+        .write("{\"title\":\"Cannot be taken\",\"status\":400,\"detail\":\"" + detail + "\"}");
   }
 
   private static boolean own(String origin, HttpServletRequest request) {

@@ -59,6 +59,12 @@ public final class Required {
           }
         }
       }
+      case String text when text.indexOf(0) >= 0 ->
+          throw new Refused(
+                  where.substring(where.lastIndexOf('/') + 1),
+                  "holding a NUL character",
+                  "text without one")
+              .at(where);
       default -> check(value, where);
     }
   }

@@ -91,6 +91,15 @@ public final class Api {
     return send(HttpRequest.newBuilder(URI.create(at(path))).DELETE());
   }
 
+  /** Asks by whatever method, with a JSON body or without any. */
+  public Answer ask(String method, String path, @Nullable String body) {
+    return send(
+        HttpRequest.newBuilder(URI.create(at(path)))
+            .header("Content-Type", "application/json")
+            .method(
+                method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body)));
+  }
+
   /** Uploads a file to a site. */
   public Answer upload(String site, String name, byte[] bytes) {
     return uploadTo("/api/sites/" + site + "/media", name, bytes);
@@ -160,6 +169,13 @@ public final class Api {
   /** Edits a page on a revision. */
   public Answer edit(String id, int revision, Edit... edits) {
     var body = MAKE.objectNode().put("revision", revision);
+    body.set("edits", EditJson.write(List.of(edits)));
+    return post("/api/pages/" + id + "/edits", body.toString());
+  }
+
+  /** Edits a page on a revision of it and one of its site. */
+  public Answer edit(String id, int revision, int siteRevision, Edit... edits) {
+    var body = MAKE.objectNode().put("revision", revision).put("siteRevision", siteRevision);
     body.set("edits", EditJson.write(List.of(edits)));
     return post("/api/pages/" + id + "/edits", body.toString());
   }
