@@ -10,7 +10,13 @@ package giostra.core.band;
  * @param below the first width of the next band; infinite for the widest band
  */
 public record Band(String id, String name, double from, double below) {
+  private static final int LONGEST_NAME = 60;
+
   public Band {
+    if (name.isBlank() || name.length() > LONGEST_NAME) {
+      throw new Refused("Name of a band", name, "1 to " + LONGEST_NAME + " characters");
+    }
+    Require.text("Name of a band", name, "1 to " + LONGEST_NAME + " characters");
     Require.atLeast(0, "band from (px)", from);
     Require.above(from, "band below (px)", below);
   }

@@ -224,13 +224,7 @@ public sealed interface Kind<T> {
       if (text.length() > most) {
         throw new Refused(what, "%d characters long".formatted(text.length()), allowed());
       }
-      if (text.chars().anyMatch(c -> c < ' ' && c != '\n' && c != '\t')) {
-        throw new Refused(what, "holding a control character", allowed());
-      }
-      if (text.codePoints().anyMatch(c -> c >= 0xD800 && c <= 0xDFFF)) {
-        // Source: Unicode, "Surrogates": half a pair is no character, and UTF-8 cannot write it.
-        throw new Refused(what, "holding half a character", allowed());
-      }
+      Require.text(what, text, allowed());
       return lines ? text : text.replace('\n', ' ');
     }
 

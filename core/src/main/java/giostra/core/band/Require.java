@@ -27,6 +27,17 @@ public final class Require {
     }
   }
 
+  /** Refuses text that cannot be kept: with control characters, or with half a character. */
+  static void text(String what, String text, String allowed) {
+    if (text.chars().anyMatch(c -> c < ' ' && c != '\n' && c != '\t')) {
+      throw new Refused(what, "holding a control character", allowed);
+    }
+    if (text.codePoints().anyMatch(c -> c >= 0xD800 && c <= 0xDFFF)) {
+      // Source: Unicode, "Surrogates": half a pair is no character, and UTF-8 cannot write it.
+      throw new Refused(what, "holding half a character", allowed);
+    }
+  }
+
   /** A number as people write it: no needless decimals, never a comma, whatever the locale. */
   public static String number(double value) {
     if (value == Math.rint(value) && Math.abs(value) < 1e15) {

@@ -28,6 +28,10 @@ public record Setting<T>(String id, String label, Kind<T> kind, boolean byBand, 
    * @throws Refused naming this setting, the value and what is allowed
    */
   public T read(Object raw) {
+    if (raw instanceof String text) {
+      // Paths of own icons and rows of spreadsheets bring the line ends of their systems.
+      Require.text(label, text.replace('\r', ' '), kind.allowed());
+    }
     T value = kind.read(label, raw);
     // What is kept is what is written: a length has four decimals, however many were typed.
     return kind.rounds() ? kind.read(label, kind.write(value)) : value;

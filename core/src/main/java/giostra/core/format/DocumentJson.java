@@ -270,7 +270,7 @@ public final class DocumentJson {
         all.add(
             new Band(
                 band.path("id").asString(""),
-                band.path("name").asString(band.path("id").asString("")),
+                name(band),
                 band.path("from").asDouble(0),
                 below));
       }
@@ -279,6 +279,16 @@ public final class DocumentJson {
       faults.add(e.at(at));
       return Bands.INITIAL;
     }
+  }
+
+  private String name(JsonNode band) {
+    String id = band.path("id").asString("");
+    String name = band.path("name").asString(id);
+    if (!forgiving) {
+      return name;
+    }
+    String plain = name.replaceAll("\\p{Cntrl}", " ").strip();
+    return plain.isEmpty() ? id : plain.substring(0, Math.min(60, plain.length()));
   }
 
   private @org.jspecify.annotations.Nullable Node node(

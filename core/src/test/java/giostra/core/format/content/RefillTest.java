@@ -128,6 +128,31 @@ class RefillTest {
     assertThat(keeping.piece().items().get(1).values().get(Feed.ROW)).isEmpty();
   }
 
+  /** Of rows that say the same in the key's column, nobody knows which one cannot be read. */
+  @Test
+  void whereKeysRepeatAndARowCannotBeReadNoneOfTheirItemsGoes() {
+    String before = "Id,Title,Text\na,Ferns,One\na,Palms,Two\na,Moss,Three\nb,Lilies,Four\n";
+    Piece empty = new Piece.Accordion("asked", FEED.in(Values.NONE), List.of());
+    Filled filled =
+        Filled.of(
+            table(before),
+            new Mapping(List.of("", "heading", "text")),
+            empty,
+            _ -> Optional.empty(),
+            ids);
+    Piece piece = empty.holding(Refill.marked(filled, table(before), "Id"));
+    for (String title : List.of("Ferns", "Palms", "Moss")) {
+      String now = before.replace(title, "w".repeat(100_000));
+      Refill again =
+          Refill.of(
+              piece, FEED, table(before), table(now), Set.of(), _ -> Optional.empty(), ids);
+      assertThat(again.filled().left()).hasSize(1);
+      assertThat(again.going()).as(title).isEmpty();
+      assertThat(headings(again.piece())).containsExactly("Ferns", "Palms", "Moss", "Lilies");
+      assertThat(again.added()).isEmpty();
+    }
+  }
+
   @Test
   void whatWasDeletedOrAddedByHandStaysSo() {
     Piece piece = filled();
