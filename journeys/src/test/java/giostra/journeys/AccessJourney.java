@@ -55,7 +55,18 @@ class AccessJourney {
     page.addInitScript("localStorage.setItem('giostra.theme', '" + theme + "')");
     page.navigate(api.at("/"));
     page.waitForSelector("h2");
+    page.getByText("Rename").nth(1).click();
+    page.waitForSelector("dialog[open]");
+    assertThat(Axe.found(page, "iframe")).as("a dialog").isEmpty();
+    page.keyboard().press("Escape");
+    api.post("/api/pages/" + api.newPage(Subject.document()) + "/away", null);
+    page.reload();
+    page.waitForSelector(".away");
     assertThat(Axe.found(page, "iframe")).isEmpty();
+    Bench.open(page, api, Api.DEMO, "fill", "words");
+    page.keyboard().press("h");
+    page.waitForSelector("dialog[open] iframe");
+    assertThat(Axe.found(page, "iframe")).as("the history").isEmpty();
   }
 
   @Test

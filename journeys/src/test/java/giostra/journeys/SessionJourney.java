@@ -5,12 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import giostra.core.page.Document;
+import giostra.core.page.Edit;
 import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.List;
 import java.util.Random;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -83,6 +86,93 @@ class SessionJourney {
     assertThat(again.cell("cards", "gap", "desktop")).containsText("34px");
     next.waitForTimeout(300);
     assertThat(api.get("/api/pages/" + id + "/document").text()).contains("\"34px\"");
+  }
+
+  @Test
+  void whatTheServerFailsAtIsAskedAboutAndHoldsUpNothingForEver(
+      Api api, Chromium.Open chromium) {
+    String id = api.newPage(Subject.document());
+    Page page = chromium.page(1280, 800);
+    Bench bench = Bench.open(page, api, id, "arrange", "cards");
+    bench.cell("cards", "gap", "desktop").waitFor();
+    // A gateway, or a server without its database: it was not reached.
+    page.route("**/edits", route -> route.fulfill(new Route.FulfillOptions().setStatus(503)));
+    bench.set("cards", "gap", "desktop", "35px");
+    assertThat(page.locator(".topbar")).containsText("offline: 1 change kept here");
+    page.unroute("**/edits");
+    bench.saved();
+    // The server itself, each time: three tries, then somebody says what becomes of it.
+    var tries = new AtomicInteger();
+    page.route(
+        "**/edits",
+        route -> {
+          tries.incrementAndGet();
+          route.fulfill(new Route.FulfillOptions().setStatus(500));
+        });
+    bench.set("cards", "gap", "desktop", "36px");
+    assertThat(page.locator("dialog[open]")).containsText("The server could not take a change");
+    assertThat(tries.get()).isEqualTo(3);
+    page.unroute("**/edits");
+    bench.button("Let this change go").click();
+    bench.saved();
+    bench.set("cards", "inView", "desktop", "2");
+    bench.saved();
+    String document = api.get("/api/pages/" + id + "/document").text();
+    assertThat(document).contains("\"35px\"").contains("\"inView\":{\"desktop\":2}");
+    assertThat(document).doesNotContain("36px");
+  }
+
+  @Test
+  void anUndoWhoseAnswerWasLostHappensOnce(Api api, Chromium.Open chromium) {
+    String id = api.newPage(Subject.document());
+    Page page = chromium.page(1280, 800);
+    Bench bench = Bench.open(page, api, id, "arrange", "cards");
+    for (String gap : List.of("41px", "42px", "43px")) {
+      bench.set("cards", "gap", "desktop", gap);
+      bench.saved();
+    }
+    var lost = new AtomicInteger();
+    page.route(
+        "**/undo",
+        route -> {
+          if (lost.getAndIncrement() == 0) {
+            // It arrives, and the answer does not.
+            route.fetch();
+            route.abort();
+          } else {
+            route.resume();
+          }
+        });
+    bench.button("Undo").click();
+    assertThat(page.locator(".topbar")).containsText("offline");
+    bench.saved();
+    assertThat(lost.get()).isEqualTo(2);
+    assertThat(bench.cell("cards", "gap", "desktop")).containsText("42px");
+    assertThat(api.page(id).path("revision").asInt()).isEqualTo(4);
+    // An answer that is none does not leave it busy for ever.
+    page.route(
+        "**/redo",
+        route -> route.fulfill(new Route.FulfillOptions().setStatus(200).setBody("{\"page\":")));
+    bench.button("Redo").click();
+    assertThat(page.locator(".topbar")).containsText("offline");
+    page.unroute("**/redo");
+    bench.saved();
+    assertThat(bench.cell("cards", "gap", "desktop")).containsText("43px");
+  }
+
+  @Test
+  void anUndoThatIsOvertakenFromAnotherPageSaysSo(Api api, Chromium.Open chromium) {
+    String site = api.newSite("Overtaken " + System.nanoTime());
+    String one = api.newPage(site, Subject.document());
+    String other = api.newPage(site, Subject.document());
+    Page page = chromium.page(1280, 800);
+    Bench bench = Bench.open(page, api, one, "arrange", "site");
+    bench.set("site", "measure", "desktop", "1000px");
+    bench.saved();
+    api.edit(other, 0, 2, new Edit.SetValue("site", "measure", "desktop", "900px"));
+    bench.button("Undo").click();
+    assertThat(page.locator(".topbar")).containsText("has changed since from elsewhere");
+    assertThat(bench.cell("site", "measure", "desktop")).containsText("900px");
   }
 
   /**
