@@ -73,8 +73,7 @@ class ArchiveJourney {
             .toList();
     return new Document(
         demo.site(),
-        page.holding(sections)
-            .with(Values.NONE.with(PageSettings.TITLE, Values.ALL, title)));
+        page.holding(sections).with(Values.NONE.with(PageSettings.TITLE, Values.ALL, title)));
   }
 
   @Test

@@ -195,8 +195,8 @@ class GestureJourney {
             Stream.of(false, true)
                 .flatMap(endless ->
                     SEQUENCES.stream()
-                        .map(
-                            sequence -> Arguments.of(sequence.name, direction, endless, sequence))));
+                        .map(sequence ->
+                            Arguments.of(sequence.name, direction, endless, sequence))));
   }
 
   @ParameterizedTest(name = "{0}, {1}, endless {2}")

@@ -12,11 +12,7 @@ import org.junit.jupiter.api.ClassOrdererContext;
  */
 public final class LongestFirst implements ClassOrderer {
   private static final List<String> ORDER =
-      List.of(
-          "AccessJourney",
-          "SettingsJourney",
-          "DifferenceJourney",
-          "GeometryJourney");
+      List.of("AccessJourney", "SettingsJourney", "DifferenceJourney", "GeometryJourney");
 
   @Override
   public void orderClasses(ClassOrdererContext context) {

@@ -89,8 +89,7 @@ class SessionJourney {
   }
 
   @Test
-  void whatTheServerFailsAtIsAskedAboutAndHoldsUpNothingForEver(
-      Api api, Chromium.Open chromium) {
+  void whatTheServerFailsAtIsAskedAboutAndHoldsUpNothingForEver(Api api, Chromium.Open chromium) {
     String id = api.newPage(Subject.document());
     Page page = chromium.page(1280, 800);
     Bench bench = Bench.open(page, api, id, "arrange", "cards");
@@ -176,8 +175,8 @@ class SessionJourney {
   }
 
   /**
-   * Many edits through the screen, drawn at random; then the stage's document is what a
-   * fresh compile gives.
+   * Many edits through the screen, drawn at random; then the stage's document is what a fresh
+   * compile gives.
    */
   @Test
   void afterManyEditsTheStageIsAFreshCompile(Api api, Chromium.Open chromium) {

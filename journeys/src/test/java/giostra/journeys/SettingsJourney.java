@@ -166,8 +166,9 @@ class SettingsJourney {
     String node = each.node() + suffix;
     if (each.type() == NodeType.SITE) {
       // It is in no map: its settings are those of the bands, and of a form.
-      page.navigate(page.url().replaceAll("/(fill|arrange|ship)[?].*", "")
-          + (each.byBand() ? "/arrange?at=site" : "/fill?at=site"));
+      page.navigate(
+          page.url().replaceAll("/(fill|arrange|ship)[?].*", "")
+              + (each.byBand() ? "/arrange?at=site" : "/fill?at=site"));
     } else if (each.type() == NodeType.ITEM) {
       page.locator("[data-node='cards" + suffix + "']").click();
       bench.step("Fill");
@@ -229,7 +230,8 @@ class SettingsJourney {
     var all = new ArrayList<List<String>>();
     for (int width : Subject.WIDTHS) {
       live.setViewportSize(width, 800);
-      live.evaluate("() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))");
+      live.evaluate(
+          "() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))");
       var answers = new ArrayList<String>();
       for (int at = 0; at < cases.size(); at++) {
         String probe = cases.get(at).probe();
@@ -249,15 +251,15 @@ class SettingsJourney {
   /** A probe that sees the section of its case only. */
   private static String within(String probe, int at) {
     return """
-        () => {
-          const root = window.document.querySelector('#g-section-%d');
-          const document = {
-            querySelector: (s) => root.matches(s) ? root : root.querySelector(s),
-            querySelectorAll: (s) => [root, ...root.querySelectorAll('*')].filter((e) => e.matches(s)),
-          };
-          try { return String((%s)()) } catch { return '' }
-        }
-        """
+    () => {
+      const root = window.document.querySelector('#g-section-%d');
+      const document = {
+        querySelector: (s) => root.matches(s) ? root : root.querySelector(s),
+        querySelectorAll: (s) => [root, ...root.querySelectorAll('*')].filter((e) => e.matches(s)),
+      };
+      try { return String((%s)()) } catch { return '' }
+    }
+    """
         .formatted(at, probe);
   }
 }

@@ -82,7 +82,8 @@ class ShelfJourney {
     press(page, "Copy Forest " + mark);
     act(page, "Copy");
     assertThat(
-            page.getByLabel("Forest " + mark + " (copy)", new Page.GetByLabelOptions().setExact(true))
+            page.getByLabel(
+                    "Forest " + mark + " (copy)", new Page.GetByLabelOptions().setExact(true))
                 .locator("h3"))
         .hasCount(2);
   }
@@ -99,8 +100,7 @@ class ShelfJourney {
     assertThat(history.locator("ol button")).hasCount(2);
     history.locator("ol button").last().click();
     assertThat(history.locator("table")).containsText("Tablet from 768");
-    assertThat(page.frameLocator("dialog[open] iframe").locator("h2").first())
-        .hasText("A heading");
+    assertThat(page.frameLocator("dialog[open] iframe").locator("h2").first()).hasText("A heading");
     history.getByText("Bring revision 0 back").click();
     assertThat(dialog(page)).hasCount(0);
     assertThat(bench.stage().locator("#g-heading").textContent()).isEqualTo("A heading");

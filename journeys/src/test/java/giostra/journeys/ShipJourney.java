@@ -138,8 +138,7 @@ class ShipJourney {
   void aPageIsAsWideAsItsScreen(Api api, Page page) {
     Frame frame = Frames.open(page, api, api.at(Api.LIVE_DEMO));
     List<Integer> widths = Frames.widths(8);
-    JsonNode wide =
-        Frames.swept(frame, "() => document.documentElement.scrollWidth", widths);
+    JsonNode wide = Frames.swept(frame, "() => document.documentElement.scrollWidth", widths);
     for (int at = 0; at < widths.size(); at++) {
       assertThat(wide.get(at).asInt())
           .as("at " + widths.get(at))

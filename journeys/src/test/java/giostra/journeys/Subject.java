@@ -60,8 +60,7 @@ final class Subject {
       sections.add((Section) numbered(own.node("section"), at));
     }
     Document one = document();
-    return new Document(
-        one.site(), one.page().holding(sections));
+    return new Document(one.site(), one.page().holding(sections));
   }
 
   private static Node numbered(Node node, int at) {

@@ -327,7 +327,8 @@ class VideoJourney {
     BufferedImage taken =
         Objects.requireNonNull(
             ImageIO.read(
-                new ByteArrayInputStream(api.get("/api/sites/velluta/media/" + poster + "/file").bytes())));
+                new ByteArrayInputStream(
+                    api.get("/api/sites/velluta/media/" + poster + "/file").bytes())));
     assertThat(taken.getWidth()).isEqualTo(960);
 
     // The same frame, and another one, as the reference decoder has them.

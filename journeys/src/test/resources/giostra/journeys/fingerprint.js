@@ -2,11 +2,18 @@
   const root = document.querySelector(`[data-block="${id}"]`);
   if (!root) return 'not there';
   const section = root.closest('section').getBoundingClientRect();
+  // What is painted. Nothing that only a script reads: a plan that changes and shows nothing is no
+  // difference.
   const styles = [
-    'display', 'visibility', 'color', 'background-color', 'order', 'text-align', 'border-radius',
-    'object-position', 'opacity', 'flex-direction', 'justify-content', 'align-items', 'overflow',
-    'touch-action', 'transform', 'transition-duration', 'pointer-events', 'place-items', 'gap', 'translate', '--g-darken',
+    'visibility', 'color', 'background-color', 'background-image', 'text-align', 'border-radius',
+    'border-width', 'border-color', 'box-shadow', 'object-position', 'object-fit', 'opacity', 'overflow',
+    'touch-action', 'transform', 'translate', 'transition-duration', 'pointer-events', 'cursor', 'filter',
+    'font-size', 'font-weight', 'font-style', 'line-height', 'letter-spacing', 'text-decoration-line',
+    'scroll-snap-align', 'z-index', 'hyphens',
   ];
+  // What people and readers are told; ids and own classes, which others refer to.
+  const told = /^(aria-.*|role|href|title|alt|src|target|rel|name|open|type|controls|autoplay|muted|loop|poster|id|lang|dir|tabindex|datetime|download|for|value|disabled|hidden|data-(?!plan|kind|live|piece|item|block|of).*)$/;
+  const classes = (value) => value.split(' ').filter((each) => !each.startsWith('g-')).join(' ');
   const own = (text) => text.replaceAll(/\b[ab]\d+(?=\b|-)/g, 'X');
   const box = (element) => {
     if (element.getClientRects().length === 0) return 'no box';
@@ -25,7 +32,10 @@
       const style = getComputedStyle(element);
       return [
         element.tagName,
-        ...[...element.attributes].map(({ name, value }) => own(`${name}=${value}`)),
+        ...[...element.attributes]
+            .filter(({ name }) => told.test(name))
+            .map(({ name, value }) => own(`${name}=${value}`)),
+        classes(element.getAttribute('class') ?? ''),
         own([...element.childNodes].filter((n) => n.nodeType === 3).map((n) => n.data).join()),
         box(element),
         ...styles.map((name) => style.getPropertyValue(name)),

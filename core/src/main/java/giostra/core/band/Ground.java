@@ -124,10 +124,10 @@ public sealed interface Ground {
   /** How gradients are written. */
   final class Written {
     private static final Pattern GRADIENT =
-        Pattern.compile(
-            "linear-gradient\\(\\s*(?:(\\d{0,9}\\.?\\d{1,9})deg\\s*,)?(.{1,400})\\)");
+        Pattern.compile("linear-gradient\\(\\s*(?:(\\d{0,9}\\.?\\d{1,9})deg\\s*,)?(.{1,400})\\)");
     private static final Pattern STOP =
-        Pattern.compile("(#[0-9a-f]+|rgba?\\([^)]*\\)|transparent)(?:\\s+(\\d{0,9}\\.?\\d{1,9})%)?");
+        Pattern.compile(
+            "(#[0-9a-f]+|rgba?\\([^)]*\\)|transparent)(?:\\s+(\\d{0,9}\\.?\\d{1,9})%)?");
 
     private Written() {}
   }

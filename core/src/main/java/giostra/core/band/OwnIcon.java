@@ -89,8 +89,7 @@ public final class OwnIcon {
       throw new Refused("icon", "markup that reads differently each time", "plain SVG");
     }
     if (again.length() > MOST) {
-      throw new Refused(
-          "icon", again.length() + " characters long, cleaned", "of at most " + MOST);
+      throw new Refused("icon", again.length() + " characters long, cleaned", "of at most " + MOST);
     }
     return again;
   }

@@ -30,8 +30,7 @@ public final class Refused extends IllegalArgumentException {
     super(
         (where.isEmpty() ? "" : shortened(where) + ": ")
             + "%s is %s; it must be %s"
-                .formatted(
-                    shortened(what), found.isEmpty() ? "empty" : shortened(found), allowed));
+                .formatted(shortened(what), found.isEmpty() ? "empty" : shortened(found), allowed));
     this.what = shortened(what);
     this.found = shortened(found);
     this.allowed = allowed;

@@ -269,10 +269,7 @@ public final class DocumentJson {
                 : Double.POSITIVE_INFINITY;
         all.add(
             new Band(
-                band.path("id").asString(""),
-                name(band),
-                band.path("from").asDouble(0),
-                below));
+                band.path("id").asString(""), name(band), band.path("from").asDouble(0), below));
       }
       return new Bands(all);
     } catch (Refused e) {

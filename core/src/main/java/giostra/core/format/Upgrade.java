@@ -114,7 +114,8 @@ public final class Upgrade {
   private static void spacesAsThemselves(ObjectNode node, NodeType type) {
     if (node.path("values") instanceof ObjectNode values) {
       for (Setting<?> setting : type.settings()) {
-        boolean markup = setting.kind() instanceof Kind.Rich || setting.kind() instanceof Kind.Markup;
+        boolean markup =
+            setting.kind() instanceof Kind.Rich || setting.kind() instanceof Kind.Markup;
         if (markup && values.path(setting.id()) instanceof StringNode text) {
           values.put(setting.id(), text.asString().replace("&nbsp;", "\u00A0"));
         }

@@ -29,8 +29,7 @@ public record IconSprite(Map<String, Symbol> symbols, Map<String, String> odd) {
 
   private static final String WHAT = "The icon sprite";
   private static final Pattern BOX =
-      Pattern.compile(
-          "(-?N)[ ,]+(-?N)[ ,]+(N)[ ,]+(N)".replace("N", "\\d{0,9}\\.?\\d{1,9}"));
+      Pattern.compile("(-?N)[ ,]+(-?N)[ ,]+(N)[ ,]+(N)".replace("N", "\\d{0,9}\\.?\\d{1,9}"));
 
   /**
    * One icon.

@@ -109,7 +109,8 @@ public final class Edits {
       case Edit.MoveNode(var id, _, _) -> Set.of(new Path.OfPlace(id));
       case Edit.MoveBreakpoint _ -> Set.of(new Path.OfBands());
       // The lead values go over to another band where the widest one comes or goes.
-      case Edit.AddBand(var band, _, var from) -> bands(before, before.bands().plus(band, "-", from));
+      case Edit.AddBand(var band, _, var from) ->
+          bands(before, before.bands().plus(band, "-", from));
       case Edit.RemoveBand(var band) -> bands(before, before.bands().minus(band));
       case Edit.SetBands(var bands) -> bands(before, bands);
       case Edit.ReplacePage _ -> Set.of(new Path.OfPage());
@@ -175,8 +176,7 @@ public final class Edits {
         if (!Objects.equals(was.get(band), is.get(band))) {
           Object value = is.get(band);
           edits.add(
-              new Edit.SetValue(
-                  Site.ID, id, band, value == null ? null : setting.write(value)));
+              new Edit.SetValue(Site.ID, id, band, value == null ? null : setting.write(value)));
         }
       }
     }

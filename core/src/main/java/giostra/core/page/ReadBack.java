@@ -46,7 +46,10 @@ public final class ReadBack {
       Setting<?> setting = node.type().setting(set.getKey());
       for (Map.Entry<String, Object> each : set.getValue().entrySet()) {
         String place =
-            node.id() + " / " + set.getKey() + (each.getKey().isEmpty() ? "" : " / " + each.getKey());
+            node.id()
+                + " / "
+                + set.getKey()
+                + (each.getKey().isEmpty() ? "" : " / " + each.getKey());
         if (setting.byBand() != bands.contains(each.getKey())
             || (!setting.byBand() && !each.getKey().equals(Values.ALL))) {
           throw new Refused(

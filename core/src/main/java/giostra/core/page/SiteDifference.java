@@ -26,10 +26,7 @@ public record SiteDifference(String what, String band, String then, String now) 
       all.add(new SiteDifference("Bands", "", said(then.bands()), said(now.bands())));
     }
     var bands = new ArrayList<>(now.bands().all().stream().map(Band::id).toList());
-    then.bands().all().stream()
-        .map(Band::id)
-        .filter(id -> !bands.contains(id))
-        .forEach(bands::add);
+    then.bands().all().stream().map(Band::id).filter(id -> !bands.contains(id)).forEach(bands::add);
     for (Setting<?> setting : NodeType.SITE.settings()) {
       for (String band : setting.byBand() ? bands : List.of(Values.ALL)) {
         String was = said(then, setting, band);

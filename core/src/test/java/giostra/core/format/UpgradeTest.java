@@ -19,8 +19,7 @@ import tools.jackson.databind.JsonNode;
 /** What was written in older versions, each with a stored fixture of that version. */
 class UpgradeTest {
   private static JsonNode stored(int version) throws IOException {
-    try (InputStream in =
-        UpgradeTest.class.getResourceAsStream("document-" + version + ".json")) {
+    try (InputStream in = UpgradeTest.class.getResourceAsStream("document-" + version + ".json")) {
       return DocumentJson.parse(new String(in.readAllBytes(), StandardCharsets.UTF_8));
     }
   }
@@ -59,7 +58,8 @@ class UpgradeTest {
   @Test
   void aVersionThatIsNoneIsRefused() throws IOException {
     JsonNode one = stored(1);
-    assertThatThrownBy(() -> Upgrade.document(one, 3)).hasMessage("version is 3; it must be 1 to 2");
+    assertThatThrownBy(() -> Upgrade.document(one, 3))
+        .hasMessage("version is 3; it must be 1 to 2");
     String newer = one.toString().replace("\"giostra\":1", "\"giostra\":3");
     assertThatThrownBy(() -> DocumentJson.read(newer)).hasMessageContaining("version is 3");
   }
@@ -74,8 +74,7 @@ class UpgradeTest {
             .replace("\"gap\":{\"desktop\"", "\"gap\":{\"tablet\":\"12px\",\"desktop\"")
             .replace("A page", "A page\\u0001" + "w".repeat(300))
             .replace("\"heading\":", "\"unknown\":1,\"heading\":");
-    DocumentJson.Kept kept =
-        DocumentJson.kept(one.path("site"), DocumentJson.parse(text), 1);
+    DocumentJson.Kept kept = DocumentJson.kept(one.path("site"), DocumentJson.parse(text), 1);
     assertThat(kept.mended()).hasSize(4);
     assertThat(kept.document().node("cards").values().set()).isEmpty();
     assertThat(kept.document().page().values().get(PageSettings.TITLE)).startsWith("A pagewww");

@@ -89,7 +89,8 @@ class VideoOutputTest {
     Shipped plain = Shipped.scriptsOnly();
     return Compiler.compile(
         document(piece, item),
-        new Shipped(plain.scripts(), List.of(), MEDIA, _ -> Optional.of("<path/>"), List.of(HOST), ""));
+        new Shipped(
+            plain.scripts(), List.of(), MEDIA, _ -> Optional.of("<path/>"), List.of(HOST), ""));
   }
 
   private static Element page(Values piece, Values item) {
@@ -238,7 +239,8 @@ class VideoOutputTest {
     Shipped plain = Shipped.scriptsOnly();
     return Compiler.compile(
         document,
-        new Shipped(plain.scripts(), List.of(), media, _ -> Optional.of("<path/>"), List.of(HOST), ""));
+        new Shipped(
+            plain.scripts(), List.of(), media, _ -> Optional.of("<path/>"), List.of(HOST), ""));
   }
 
   @Test

@@ -75,7 +75,8 @@ class ReadBackTest {
       case 0 -> (Object) (random.nextDouble() * 100);
       case 1 -> (double) random.nextInt(-3, 3000);
       case 2 ->
-          List.of(Double.NaN, Double.POSITIVE_INFINITY, -1e300, 1e-300, 4.9e-324).get(random.nextInt(5));
+          List.of(Double.NaN, Double.POSITIVE_INFINITY, -1e300, 1e-300, 4.9e-324)
+              .get(random.nextInt(5));
       case 3 -> random.nextBoolean();
       default -> WILD.get(random.nextInt(WILD.size()));
     };
@@ -91,32 +92,42 @@ class ReadBackTest {
     String band = bands.get(random.nextInt(bands.size()));
     List<Setting<?>> settings = node.type().settings();
     String id =
-        random.nextInt(12) == 0 || settings.isEmpty()
-            ? "a" + random.nextInt(30)
-            : node.id();
+        random.nextInt(12) == 0 || settings.isEmpty() ? "a" + random.nextInt(30) : node.id();
     return switch (random.nextInt(9)) {
       case 0 -> new Edit.RemoveNode(id);
-      case 1 -> new Edit.MoveNode(id, nodes.get(random.nextInt(nodes.size())).id(), random.nextInt(9));
+      case 1 ->
+          new Edit.MoveNode(id, nodes.get(random.nextInt(nodes.size())).id(), random.nextInt(9));
       case 2 ->
           new Edit.AddNode(
               node.id(),
               random.nextInt(9),
               new Item(
-                  random.nextBoolean() ? "new-" + random.nextInt(40) : WILD.get(random.nextInt(WILD.size())),
+                  random.nextBoolean()
+                      ? "new-" + random.nextInt(40)
+                      : WILD.get(random.nextInt(WILD.size())),
                   // Past its setting, as code might do it.
-                  Values.NONE.withRaw("heading", band.equals("nobody") ? "phone" : "", String.valueOf(wild(random)))));
+                  Values.NONE.withRaw(
+                      "heading",
+                      band.equals("nobody") ? "phone" : "",
+                      String.valueOf(wild(random)))));
       case 3 ->
           switch (random.nextInt(3)) {
             case 0 -> new Edit.MoveBreakpoint(band, random.nextInt(3000));
-            case 1 -> new Edit.AddBand("b" + random.nextInt(4), String.valueOf(wild(random)), random.nextInt(3000));
+            case 1 ->
+                new Edit.AddBand(
+                    "b" + random.nextInt(4), String.valueOf(wild(random)), random.nextInt(3000));
             default -> new Edit.RemoveBand(band);
           };
       default -> {
-        Setting<?> setting = settings.isEmpty() ? SiteSettings.NAME : settings.get(random.nextInt(settings.size()));
+        Setting<?> setting =
+            settings.isEmpty() ? SiteSettings.NAME : settings.get(random.nextInt(settings.size()));
         yield new Edit.SetValue(
-            id, setting.id(), setting.byBand() == band.isEmpty() && random.nextInt(4) > 0
+            id,
+            setting.id(),
+            setting.byBand() == band.isEmpty() && random.nextInt(4) > 0
                 ? setting.byBand() ? "desktop" : ""
-                : band, wild(random));
+                : band,
+            wild(random));
       }
     };
   }
@@ -170,7 +181,8 @@ class ReadBackTest {
     Piece piece = before.pieces().getFirst();
     String key = "k".repeat(300);
     Document after =
-        before.changed(piece.id(), node -> node.with(node.values().with(Feed.KEY, Values.ALL, key)));
+        before.changed(
+            piece.id(), node -> node.with(node.values().with(Feed.KEY, Values.ALL, key)));
     assertThatThrownBy(() -> ReadBack.check(before, after))
         .hasMessage(
             piece.id()
@@ -194,7 +206,8 @@ class ReadBackTest {
     Document document = RandomDocuments.document(1);
     String piece = document.pieces().getFirst().id();
     Document after =
-        Edits.apply(document, new Edit.SetValue(piece, "gap", "desktop", "12.3456789px")).document();
+        Edits.apply(document, new Edit.SetValue(piece, "gap", "desktop", "12.3456789px"))
+            .document();
     assertThat(DocumentJson.read(DocumentJson.text(after))).isEqualTo(after);
     assertThat(DocumentJson.text(after)).contains("12.3457px");
   }

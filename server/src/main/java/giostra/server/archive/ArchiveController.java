@@ -1,10 +1,10 @@
 package giostra.server.archive;
 
+import giostra.server.web.Limited;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.parameters.RequestBody;
 import jakarta.servlet.http.HttpServletRequest;
-import giostra.server.web.Limited;
 import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;

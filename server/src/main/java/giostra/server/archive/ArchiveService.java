@@ -65,8 +65,7 @@ class ArchiveService {
   }
 
   /** Entries of an archive but for the bytes of media, which are read as they are written. */
-  record Ready(
-      String site, Manifest manifest, Map<String, byte[]> entries, List<String> media) {}
+  record Ready(String site, Manifest manifest, Map<String, byte[]> entries, List<String> media) {}
 
   /** Makes a site ready to be written out, so that nothing is held while somebody takes it. */
   Ready ready(String siteId) {
@@ -260,7 +259,9 @@ class ArchiveService {
       return manifest;
     }
 
-    /** Version 1 named the home of what is kept by the id of its page: the site's, then its slug. */
+    /**
+     * Version 1 named the home of what is kept by the id of its page: the site's, then its slug.
+     */
     private static JsonNode second(JsonNode first) {
       if (!(first.deepCopy() instanceof ObjectNode copy)) {
         return first;

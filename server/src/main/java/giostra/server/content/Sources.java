@@ -81,8 +81,7 @@ public class Sources {
 
   @Transactional(readOnly = true)
   public SourceEntity get(String siteId, String id) {
-    return rows.findBySiteIdAndId(siteId, id)
-        .orElseThrow(() -> new Gone("file with content", id));
+    return rows.findBySiteIdAndId(siteId, id).orElseThrow(() -> new Gone("file with content", id));
   }
 
   /**

@@ -52,7 +52,8 @@ class DemoLoader {
       String alt = picture.path("alt").asString();
       MediaService.Media added = media.add(site, file, alt, bytes("media/" + file));
       if (picture.path("decorative").asBoolean(false)) {
-        media.say(site, added.id(), new MediaService.Said("", true, added.focus(), List.of("visitors")));
+        media.say(
+            site, added.id(), new MediaService.Said("", true, added.focus(), List.of("visitors")));
       }
     }
     String falena = "http://127.0.0.1:" + settings.falenaPort();

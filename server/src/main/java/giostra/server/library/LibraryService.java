@@ -10,7 +10,6 @@ import giostra.server.media.MediaService;
 import giostra.server.page.PageService;
 import giostra.server.site.SiteRows;
 import giostra.server.stock.StockService;
-import giostra.server.web.Gone;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;

@@ -93,18 +93,16 @@ class MediaController {
   /** Says what it shows, where its focal point is, what it is found by. */
   @PutMapping("/api/sites/{siteId}/media/{id}")
   MediaService.Media say(
-      @PathVariable String siteId,
-      @PathVariable String id,
-      @RequestBody MediaService.Said said) {
+      @PathVariable String siteId, @PathVariable String id, @RequestBody MediaService.Said said) {
     return media.say(siteId, id, said);
   }
 
   /** Puts another file in its place, everywhere. */
-  @PostMapping(path = "/api/sites/{siteId}/media/{id}/file", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  @PostMapping(
+      path = "/api/sites/{siteId}/media/{id}/file",
+      consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   MediaService.Media replace(
-      @PathVariable String siteId,
-      @PathVariable String id,
-      @RequestPart("file") MultipartFile file)
+      @PathVariable String siteId, @PathVariable String id, @RequestPart("file") MultipartFile file)
       throws IOException {
     return media.replace(siteId, id, name(file), file.getBytes());
   }

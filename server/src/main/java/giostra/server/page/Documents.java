@@ -82,12 +82,11 @@ class Documents {
   /** What the pages of a site share, at a revision. */
   Site site(String siteId, int number) {
     SiteRevisionEntity row =
-        rows.site(siteId, number).orElseThrow(() -> new Gone("revision of site " + siteId, "" + number));
+        rows.site(siteId, number)
+            .orElseThrow(() -> new Gone("revision of site " + siteId, "" + number));
     var page = DocumentJson.write(new Page("page", Values.NONE, List.of()));
     return DocumentJson.kept(
-            Upgrade.site(DocumentJson.parse(row.document), row.version),
-            page,
-            DocumentJson.VERSION)
+            Upgrade.site(DocumentJson.parse(row.document), row.version), page, DocumentJson.VERSION)
         .document()
         .site();
   }

@@ -158,8 +158,7 @@ class History {
     }
     change(held.site.id(), number, held.page.id(), step.kind, step.key, stacks);
     String name = after.site().values().get(SiteSettings.NAME);
-    sites.changed(
-        held.site.id(), siteNumber, number, name.isBlank() ? held.site.name() : name);
+    sites.changed(held.site.id(), siteNumber, number, name.isBlank() ? held.site.name() : name);
     pages.changedFrom(held.page.id(), number);
   }
 
@@ -235,7 +234,8 @@ class History {
       LOG.warn("page {} cannot follow a change of its site", page.id(), e);
       return;
     }
-    Document after = new Document(from.site(), Edits.fitted(applied.document().page(), from.bands()));
+    Document after =
+        new Document(from.site(), Edits.fitted(applied.document().page(), from.bands()));
     if (after.page().equals(before.page())) {
       documents.keep(page.id(), page.head(), siteNumber, after);
     } else {
@@ -480,7 +480,9 @@ class History {
 
   /** The number of the change that made a revision of a page. */
   long changeOf(String pageId, int number) {
-    return rows.revision(pageId, number).orElseThrow(() -> new Gone("revision", "" + number)).change;
+    return rows.revision(pageId, number)
+        .orElseThrow(() -> new Gone("revision", "" + number))
+        .change;
   }
 
   /** The number of the change that made a revision of a site. */
@@ -502,7 +504,8 @@ class History {
       if (Objects.requireNonNull(times.get(each.root())).size() % 2 == 1) {
         for (Path theirs : paths(each.paths())) {
           for (Part part : mine) {
-            if (part.paths.stream().anyMatch(path -> meets(part.page, path, each.pageId(), theirs))) {
+            if (part.paths.stream()
+                .anyMatch(path -> meets(part.page, path, each.pageId(), theirs))) {
               return Optional.of(theirs);
             }
           }

@@ -47,8 +47,7 @@ class PageController {
 
   @GetMapping("/api/shelf")
   Bodies.ShelfReply shelf() {
-    return new Bodies.ShelfReply(
-        port.stage(), pages.sites().stream().map(this::onShelf).toList());
+    return new Bodies.ShelfReply(port.stage(), pages.sites().stream().map(this::onShelf).toList());
   }
 
   /** One site or page that is broken takes no other off the shelf. */
@@ -131,15 +130,13 @@ class PageController {
 
   @PostMapping("/api/pages/{id}/undo")
   Bodies.ChangeReply undo(
-      @PathVariable String id,
-      @RequestBody(required = false) Bodies.@Nullable KeyedRequest body) {
+      @PathVariable String id, @RequestBody(required = false) Bodies.@Nullable KeyedRequest body) {
     return reply(pages.undo(id, key(body)));
   }
 
   @PostMapping("/api/pages/{id}/redo")
   Bodies.ChangeReply redo(
-      @PathVariable String id,
-      @RequestBody(required = false) Bodies.@Nullable KeyedRequest body) {
+      @PathVariable String id, @RequestBody(required = false) Bodies.@Nullable KeyedRequest body) {
     return reply(pages.redo(id, key(body)));
   }
 

@@ -9,8 +9,8 @@ import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
 /**
- * The rows of pages, read as values: see {@link giostra.server.site.SiteRows}. A page is read in one
- * statement with the number of its site's revision, so that both are of one moment.
+ * The rows of pages, read as values: see {@link giostra.server.site.SiteRows}. A page is read in
+ * one statement with the number of its site's revision, so that both are of one moment.
  */
 interface PageRows extends Repository<PageEntity, String> {
   /**
@@ -118,8 +118,6 @@ interface PageRows extends Repository<PageEntity, String> {
   void noteFormer(String siteId, String slug, String pageId);
 
   @Modifying(flushAutomatically = true)
-  @Query(
-      value = "delete from former_address where site_id = ?1 and slug = ?2",
-      nativeQuery = true)
+  @Query(value = "delete from former_address where site_id = ?1 and slug = ?2", nativeQuery = true)
   void forgetFormer(String siteId, String slug);
 }

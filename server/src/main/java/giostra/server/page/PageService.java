@@ -220,8 +220,7 @@ public class PageService {
     } catch (RuntimeException e) {
       LOG.warn("page {} cannot be read", page.id(), e);
       String why = e instanceof Refused || e instanceof DocumentJson.Faults ? e.getMessage() : "";
-      return new Shown(
-          page.id(), page.slug(), null, ("This page cannot be read. " + why).strip());
+      return new Shown(page.id(), page.slug(), null, ("This page cannot be read. " + why).strip());
     }
   }
 
@@ -350,11 +349,9 @@ public class PageService {
       Edits.Applied applied = Edits.apply(before, edits);
       if (!newest) {
         Optional<Path> theirs =
-            history.overtaken(
-                held.site().id(), since, History.parts(pageId, applied.paths()));
+            history.overtaken(held.site().id(), since, History.parts(pageId, applied.paths()));
         if (theirs.isPresent()) {
-          throw conflict(
-              held, before, theirs.get().says() + " was changed in another window");
+          throw conflict(held, before, theirs.get().says() + " was changed in another window");
         }
       }
       return append(held, "edit", key, edits, applied, before);
@@ -400,8 +397,7 @@ public class PageService {
     return append(held, "edit", null, edits.apply(documents.of(held.page())));
   }
 
-  private Change append(
-      History.Held held, String kind, @Nullable String key, List<Edit> edits) {
+  private Change append(History.Held held, String kind, @Nullable String key, List<Edit> edits) {
     Document before = documents.of(held.page());
     return append(held, kind, key, edits, Edits.apply(before, edits), before);
   }
@@ -511,7 +507,11 @@ public class PageService {
           .ifPresent(other -> {
             throw new Refused(
                 "Address",
-                slug + ", where " + (other.putAwayAt() == null ? "another page is" : "a page was that is put away"),
+                slug
+                    + ", where "
+                    + (other.putAwayAt() == null
+                        ? "another page is"
+                        : "a page was that is put away"),
                 "free on this site");
           });
       pages.noteFormer(siteId, held.page().slug(), pageId);
@@ -530,7 +530,8 @@ public class PageService {
   }
 
   /** A page that is put away. */
-  public record Away(String id, String siteId, String site, String title, java.time.Instant since) {}
+  public record Away(
+      String id, String siteId, String site, String title, java.time.Instant since) {}
 
   /** The pages of the sites that are there which are put away, the last one first. */
   @Transactional(readOnly = true)
@@ -647,9 +648,7 @@ public class PageService {
     if (site) {
       edits.addAll(Edits.siteEdits(before.site(), old.site()));
     }
-    edits.add(
-        new Edit.ReplacePage(
-            site ? old.page() : Edits.fitted(old.page(), before.bands())));
+    edits.add(new Edit.ReplacePage(site ? old.page() : Edits.fitted(old.page(), before.bands())));
     return append(held, "restore", key, edits);
   }
 

@@ -21,8 +21,9 @@ interface ReleaseRows extends JpaRepository<ReleaseEntity, Long> {
   Optional<File> file(long release, String path);
 
   @Modifying
-  @Query("delete from ReleaseFileEntity f where f.releaseId in"
-      + " (select r.id from ReleaseEntity r where r.pageId = ?1)")
+  @Query(
+      "delete from ReleaseFileEntity f where f.releaseId in"
+          + " (select r.id from ReleaseEntity r where r.pageId = ?1)")
   void deleteFiles(String pageId);
 
   @Modifying

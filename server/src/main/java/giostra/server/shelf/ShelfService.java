@@ -20,7 +20,6 @@ import giostra.server.page.PageService;
 import giostra.server.release.ReleaseService;
 import giostra.server.site.SiteRows;
 import giostra.server.stock.StockService;
-import giostra.server.web.Gone;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -38,7 +37,9 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Whole pages and sites. What is put away can be brought back for thirty days, and is dropped then. */
+/**
+ * Whole pages and sites. What is put away can be brought back for thirty days, and is dropped then.
+ */
 @Service
 class ShelfService {
   private static final Logger LOG = LoggerFactory.getLogger(ShelfService.class);
@@ -98,12 +99,7 @@ class ShelfService {
     for (PageService.Away page : pages.putAway()) {
       all.add(
           new AwayReply(
-              "page",
-              page.id(),
-              page.title(),
-              page.site(),
-              page.since(),
-              page.since().plus(KEPT)));
+              "page", page.id(), page.title(), page.site(), page.since(), page.since().plus(KEPT)));
     }
     return all;
   }
@@ -218,9 +214,7 @@ class ShelfService {
     Site shared = pages.shared(siteId);
     Site named =
         shared.with(
-            shared
-                .values()
-                .with(SiteSettings.NAME, Values.ALL, SiteSettings.NAME.read(called)));
+            shared.values().with(SiteSettings.NAME, Values.ALL, SiteSettings.NAME.read(called)));
     for (PageService.Head head : pages.pages(siteId)) {
       Page page = head.document().page();
       PageService.Head copied = pages.importPage(to.id(), head.slug(), new Document(named, page));
@@ -270,7 +264,9 @@ class ShelfService {
     sites.held(siteId);
   }
 
-  /** Drops what was put away longer ago than it can be brought back; one that fails stops no other. */
+  /**
+   * Drops what was put away longer ago than it can be brought back; one that fails stops no other.
+   */
   @Scheduled(fixedDelay = 3_600_000)
   public void dropOld() {
     Instant before = clock.instant().minus(KEPT);

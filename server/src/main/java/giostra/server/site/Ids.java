@@ -26,8 +26,7 @@ public final class Ids {
             .replaceAll("\\p{M}+", "")
             .replaceAll("[^a-z0-9]+", "-")
             .replaceAll("^-+|-+$", "");
-    String shortened =
-        word.substring(0, Math.min(LONGEST, word.length())).replaceAll("-+$", "");
+    String shortened = word.substring(0, Math.min(LONGEST, word.length())).replaceAll("-+$", "");
     return shortened.isEmpty() || !Character.isLetter(shortened.charAt(0))
         ? (start + "-" + shortened).replaceAll("-+$", "")
         : shortened;

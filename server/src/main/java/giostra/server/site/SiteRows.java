@@ -64,8 +64,7 @@ public interface SiteRows extends Repository<SiteEntity, String> {
   /** Takes an id for a new site; 0 when it is taken. */
   @Modifying(flushAutomatically = true)
   @Query(
-      value =
-          "insert into site (id, name, created_at) values (?1, ?2, ?3) on conflict do nothing",
+      value = "insert into site (id, name, created_at) values (?1, ?2, ?3) on conflict do nothing",
       nativeQuery = true)
   int insert(String id, String name, Instant at);
 

@@ -84,8 +84,7 @@ public class StockService {
       throw new Refused("What is kept", "linked to something", "what has its own content");
     }
     String called = named(name);
-    Optional<StockEntity> known =
-        rows.findBySiteIdAndHomePageAndHomeNode(siteId, pageId, nodeId);
+    Optional<StockEntity> known = rows.findBySiteIdAndHomePageAndHomeNode(siteId, pageId, nodeId);
     StockEntity row = known.orElseGet(StockEntity::new);
     row.name = called;
     row.version = DocumentJson.VERSION;
@@ -104,8 +103,7 @@ public class StockService {
     return called;
   }
 
-  private void insert(
-      StockEntity row, String siteId, String id, String homePage, String homeNode) {
+  private void insert(StockEntity row, String siteId, String id, String homePage, String homeNode) {
     row.siteId = siteId;
     row.id = id;
     row.homePage = homePage;
@@ -193,8 +191,7 @@ public class StockService {
   /** What is kept, as a page of its own, so that it can be looked through like any other. */
   public Document document(Kept kept, Site site) {
     Node node =
-        DocumentJson.keptNode(
-            kept.node(), DocumentJson.ids(site.bands()), DocumentJson.VERSION);
+        DocumentJson.keptNode(kept.node(), DocumentJson.ids(site.bands()), DocumentJson.VERSION);
     Section section =
         node instanceof Section own ? own : new Section("kept", Values.NONE, List.of((Piece) node));
     return new Document(site, new Page("page", Values.NONE, List.of(section)));

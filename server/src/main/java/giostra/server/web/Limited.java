@@ -23,7 +23,9 @@ public final class Limited {
       all += length;
       if (all > most) {
         throw new Refused(
-            what, "more than " + most / 1024 / 1024 + " MB", "at most " + most / 1024 / 1024 + " MB");
+            what,
+            "more than " + most / 1024 / 1024 + " MB",
+            "at most " + most / 1024 / 1024 + " MB");
       }
       out.write(some, 0, length);
     }

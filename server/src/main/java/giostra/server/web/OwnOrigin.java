@@ -11,9 +11,9 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * What no request may have, before anybody looks at it. Nobody is signed in on loopback yet, so a page elsewhere on the web must not be able to write
- * here: a request that changes something and names an origin must name ours, and the host must be
- * one that cannot be rebound to us.
+ * What no request may have, before anybody looks at it. Nobody is signed in on loopback yet, so a
+ * page elsewhere on the web must not be able to write here: a request that changes something and
+ * names an origin must name ours, and the host must be one that cannot be rebound to us.
  */
 @Component
 class OwnOrigin extends OncePerRequestFilter {

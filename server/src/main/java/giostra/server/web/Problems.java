@@ -88,7 +88,8 @@ class Problems extends ResponseEntityExceptionHandler {
           case Refused refused -> faults(List.of(refused));
           case DatabindException wrong -> faults(List.of(misfit(wrong)));
           case JacksonException broken ->
-              problem(HttpStatus.BAD_REQUEST, "Not JSON", "The request's body is no JSON" + at(broken));
+              problem(
+                  HttpStatus.BAD_REQUEST, "Not JSON", "The request's body is no JSON" + at(broken));
           default ->
               problem(
                   HttpStatus.BAD_REQUEST,

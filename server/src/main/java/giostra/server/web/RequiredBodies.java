@@ -14,9 +14,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestBodyAdviceAd
 class RequiredBodies extends RequestBodyAdviceAdapter {
   @Override
   public boolean supports(
-      MethodParameter parameter,
-      Type target,
-      Class<? extends HttpMessageConverter<?>> converter) {
+      MethodParameter parameter, Type target, Class<? extends HttpMessageConverter<?>> converter) {
     return true;
   }
 

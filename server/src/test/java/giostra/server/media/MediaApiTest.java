@@ -162,7 +162,9 @@ class MediaApiTest {
     assertThat(library.get(0).path("uses").get(0).path("node").asString()).isEqualTo("shot");
     assertThat(library.get(0).path("lacks").asBoolean()).isTrue();
 
-    var replaced = api.uploadTo("/api/sites/" + site + "/media/" + id + "/file", "b.png", picture("png", 80, 30));
+    var replaced =
+        api.uploadTo(
+            "/api/sites/" + site + "/media/" + id + "/file", "b.png", picture("png", 80, 30));
     assertThat(replaced.json().path("width").asInt()).isEqualTo(80);
     assertThat(image(api, preview).attr("width")).isEqualTo("80");
     assertThat(image(api, preview).attr("src")).isNotEqualTo(before);

@@ -25,7 +25,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
-/** One history for a site and its pages: nothing that is acknowledged is lost, by whatever comes. */
+/**
+ * One history for a site and its pages: nothing that is acknowledged is lost, by whatever comes.
+ */
 @ExtendWith(Giostra.class)
 class HistoryApiTest {
   /** Two pages with the same ids on one site of the bands phone, tablet, desktop. */
@@ -55,9 +57,7 @@ class HistoryApiTest {
 
   private static String raw(Api api, String page, String setting, String band) {
     JsonNode whole = api.get("/api/pages/" + page + "/document").json();
-    return whole
-        .findParents("id")
-        .stream()
+    return whole.findParents("id").stream()
         .filter(node -> node.path("id").asString("").equals(carousel()))
         .map(node -> node.path("values").path(setting).path(band).asString(""))
         .findFirst()
@@ -166,7 +166,13 @@ class HistoryApiTest {
             "edits",
             List.of(
                 Map.of(
-                    "type", "AddNode", "parent", "page", "index", 9, "content",
+                    "type",
+                    "AddNode",
+                    "parent",
+                    "page",
+                    "index",
+                    9,
+                    "content",
                     Map.of("id", "new-one", "type", "section", "values", Map.of()))));
     assertThat(api.post(edit, change).status()).isEqualTo(200);
     // The answer was lost: the same again is no second section, and no conflict.
@@ -223,7 +229,9 @@ class HistoryApiTest {
       byte[] vtt = ("WEBVTT\n\n00:01.000 --> 00:02.000\nNumber " + i + "\n").getBytes();
       all.add(() -> api.post("/api/pages/" + page + "/releases", null).status());
       all.add(() -> api.upload(site, "words.vtt", vtt).status());
-      all.add(() -> api.upload(site, "same.vtt", "WEBVTT\n\n00:01.000 --> 00:02.000\nx\n".getBytes()).status());
+      all.add(() ->
+          api.upload(site, "same.vtt", "WEBVTT\n\n00:01.000 --> 00:02.000\nx\n".getBytes())
+              .status());
     }
     assertThat(atOnce(all)).allMatch(status -> status == 200 || status == 201);
     assertThat(
@@ -298,8 +306,7 @@ class HistoryApiTest {
     Document page = api.document(two.one);
     assertThat(page.bands()).as("the site stays").isEqualTo(other.bands());
     assertThat(api.document(two.other)).isEqualTo(other);
-    assertThat(raw(api, two.one, "gap", "desktop"))
-        .isEqualTo(String.valueOf(gap(then, "desktop")));
+    assertThat(raw(api, two.one, "gap", "desktop")).isEqualTo(String.valueOf(gap(then, "desktop")));
 
     api.post("/api/pages/" + two.one + "/restore", Map.of("revision", 0, "site", true));
     assertThat(api.document(two.one)).isEqualTo(then);
@@ -311,7 +318,11 @@ class HistoryApiTest {
   }
 
   private static Object gap(Document document, String band) {
-    return DocumentJson.write(document.node(carousel())).path("values").path("gap").path(band).asString("");
+    return DocumentJson.write(document.node(carousel()))
+        .path("values")
+        .path("gap")
+        .path(band)
+        .asString("");
   }
 
   /** Twenty clients, on two pages of one site, with all else that can be done to it among them. */
@@ -333,8 +344,7 @@ class HistoryApiTest {
           String id = "c" + me + "-" + i;
           var node = new Block.Text(id, Values.NONE);
           int base = api.page(page).path("revision").asInt();
-          Api.Answer answer =
-              api.edit(page, base, new Edit.AddNode(sectionOf(), 0, node));
+          Api.Answer answer = api.edit(page, base, new Edit.AddNode(sectionOf(), 0, node));
           assertThat(answer.status()).as(answer.text()).isEqualTo(200);
           there.add(page + " " + id);
           assertThat((me % 2 == 0 ? ofOne : ofOther).add(revision(answer)))
@@ -372,8 +382,10 @@ class HistoryApiTest {
       assertThat(lost).as("acknowledged and not there").isEmpty();
       int head = api.page(page).path("revision").asInt();
       Set<Integer> told = page.equals(two.one) ? ofOne : ofOther;
-      assertThat(told).as("numbers without gaps").isEqualTo(
-          IntStream.rangeClosed(1, head).boxed().collect(java.util.stream.Collectors.toSet()));
+      assertThat(told)
+          .as("numbers without gaps")
+          .isEqualTo(
+              IntStream.rangeClosed(1, head).boxed().collect(java.util.stream.Collectors.toSet()));
     }
     System.out.printf(
         "measured: %d clients x %d edits: %d acknowledged, %d there%n",
@@ -408,7 +420,9 @@ class HistoryApiTest {
         """;
     assertThat(api.post("/api/pages/" + page + "/edits", half).text())
         .contains("Title is holding half a character");
-    assertThat(api.edit(page, 0, text, new Edit.SetValue("grown", "text", "", "no\u0000thing")).status())
+    assertThat(
+            api.edit(page, 0, text, new Edit.SetValue("grown", "text", "", "no\u0000thing"))
+                .status())
         .isEqualTo(422);
     var deep = new ArrayList<Edit>();
     String parent = section;

@@ -78,11 +78,9 @@ class HistoryModelTest {
                 3,
                 Arbitraries.integers()
                     .between(0, 9)
-                    .map(
-                        n ->
-                            (Edit)
-                                new Edit.AddNode(
-                                    SECTION, n, new Block.Text("new-" + n, Values.NONE)))),
+                    .map(n ->
+                        (Edit)
+                            new Edit.AddNode(SECTION, n, new Block.Text("new-" + n, Values.NONE)))),
             net.jqwik.api.Tuple.of(
                 2,
                 Arbitraries.integers()
@@ -101,12 +99,13 @@ class HistoryModelTest {
                 band.flatMap(b ->
                     Arbitraries.integers()
                         .between(600, 1400)
-                        .map(
-                            px -> (Edit) new Edit.SetValue("site", "measure", b, px + "px")))));
+                        .map(px -> (Edit) new Edit.SetValue("site", "measure", b, px + "px")))));
     Arbitrary<Act> act =
         Arbitraries.frequencyOf(
             net.jqwik.api.Tuple.of(
-                8, page.flatMap(p -> edit.list().ofMinSize(1).ofMaxSize(3).map(e -> (Act) new Act.Change(p, e)))),
+                8,
+                page.flatMap(p ->
+                    edit.list().ofMinSize(1).ofMaxSize(3).map(e -> (Act) new Act.Change(p, e)))),
             net.jqwik.api.Tuple.of(4, page.map(p -> (Act) new Act.Undo(p))),
             net.jqwik.api.Tuple.of(2, page.map(p -> (Act) new Act.Redo(p))),
             net.jqwik.api.Tuple.of(
@@ -143,9 +142,7 @@ class HistoryModelTest {
         Document far = each.page == 0 ? other : one;
         Document after = Edits.apply(own, each.edits).document();
         List<Edit> shared = each.edits.stream().filter(Edit::ofSite).toList();
-        Document there =
-            new Document(
-                after.site(), Edits.apply(far, shared).document().page());
+        Document there = new Document(after.site(), Edits.apply(far, shared).document().page());
         one = each.page == 0 ? after : there;
         other = each.page == 0 ? there : after;
       }
@@ -199,8 +196,7 @@ class HistoryModelTest {
               new Edit.ReplacePage(
                   ofSite ? was.page() : Edits.fitted(was.page(), before.get(at).bands())));
           Api.Answer answer =
-              api.post(
-                  "/api/pages/" + page + "/restore", Map.of("revision", to, "site", ofSite));
+              api.post("/api/pages/" + page + "/restore", Map.of("revision", to, "site", ofSite));
           assertThat(answer.status()).as(answer.text()).isEqualTo(200);
           if (!Edits.apply(before.get(at), edits).document().equals(before.get(at))) {
             done(all, undo, redo, new Done(at, edits));

@@ -16,7 +16,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
-/** Whole pages and sites: named, copied, moved, put away, brought back, dropped; and broken ones. */
+/**
+ * Whole pages and sites: named, copied, moved, put away, brought back, dropped; and broken ones.
+ */
 @ExtendWith(Giostra.class)
 class ShelfApiTest {
   private static String site(Api api, String name) {
@@ -199,8 +201,10 @@ class ShelfApiTest {
     String fine = page(api, site, "Fine");
     String broken = page(api, site, "Broken");
     String live = api.publish(broken);
-    spoil("update revision set document = '{\"id\":\"page\",\"type\":\"nothing\"}' where page_id = '"
-        + broken + "'");
+    spoil(
+        "update revision set document = '{\"id\":\"page\",\"type\":\"nothing\"}' where page_id = '"
+            + broken
+            + "'");
     // What was in memory is as it was; another number is read anew.
     spoil(
         "insert into revision (page_id, number, change, site_number, kind, version, document,"
@@ -212,7 +216,9 @@ class ShelfApiTest {
     spoil("update page set head = 1 where id = '" + broken + "'");
     JsonNode shown = onShelf(api, broken).orElseThrow();
     assertThat(shown.path("broken").asBoolean()).isTrue();
-    assertThat(shown.path("said").asString()).contains("This page cannot be read").contains("nothing");
+    assertThat(shown.path("said").asString())
+        .contains("This page cannot be read")
+        .contains("nothing");
     assertThat(onShelf(api, fine).orElseThrow().path("broken").asBoolean()).isFalse();
     assertThat(api.get(live).status()).as("live from its release alone").isEqualTo(200);
     assertThat(api.get("/api/pages/" + broken + "/bundle.zip").status()).isEqualTo(200);

@@ -90,8 +90,7 @@ class EveryOperationTest {
     private String site = "";
     private String page = "";
 
-    Operation(
-        Api api, JsonNode description, String path, String method, JsonNode operation) {
+    Operation(Api api, JsonNode description, String path, String method, JsonNode operation) {
       this.api = api;
       this.description = description;
       this.path = path;
@@ -128,7 +127,17 @@ class EveryOperationTest {
         String name = parameter.path("name").asString();
         String in = parameter.path("in").asString();
         for (String odd :
-            List.of("", "nobody", "-1", "1.5", "9".repeat(400), "a\u0000b", "%", "<x>", "w".repeat(3_000), "\uD83C\uDF19")) {
+            List.of(
+                "",
+                "nobody",
+                "-1",
+                "1.5",
+                "9".repeat(400),
+                "a\u0000b",
+                "%",
+                "<x>",
+                "w".repeat(3_000),
+                "\uD83C\uDF19")) {
           if (in.equals("query") || !odd.isEmpty()) {
             send(address(parameters(name, odd)), schema.isMissingNode() ? null : "{}");
           }
@@ -145,7 +154,9 @@ class EveryOperationTest {
       page = api.newPage(site, RandomDocuments.document(3));
     }
 
-    private Map<String, String> parameters(@org.jspecify.annotations.Nullable String but, @org.jspecify.annotations.Nullable String value) {
+    private Map<String, String> parameters(
+        @org.jspecify.annotations.Nullable String but,
+        @org.jspecify.annotations.Nullable String value) {
       var all = new TreeMap<String, String>();
       for (JsonNode parameter : operation.path("parameters")) {
         String name = parameter.path("name").asString();
@@ -183,7 +194,11 @@ class EveryOperationTest {
         if (at.contains("{" + each.getKey() + "}")) {
           at = at.replace("{" + each.getKey() + "}", written);
         } else {
-          query.append(query.isEmpty() ? '?' : '&').append(each.getKey()).append('=').append(written);
+          query
+              .append(query.isEmpty() ? '?' : '&')
+              .append(each.getKey())
+              .append('=')
+              .append(written);
         }
       }
       return at.replaceAll("[{][a-zA-Z]+[}]", "nothing") + query;
@@ -217,9 +232,7 @@ class EveryOperationTest {
 
     private JsonNode example(JsonNode schema, int depth) {
       JsonNode whole =
-          schema.has("$ref")
-              ? description.at(schema.path("$ref").asString().substring(1))
-              : schema;
+          schema.has("$ref") ? description.at(schema.path("$ref").asString().substring(1)) : schema;
       if (depth > 3) {
         return MAKE.objectNode();
       }
@@ -269,7 +282,12 @@ class EveryOperationTest {
       requests++;
       statuses.merge(answer.status(), 1, Integer::sum);
       String what =
-          method + " " + path + ": " + answer.status() + " to "
+          method
+              + " "
+              + path
+              + ": "
+              + answer.status()
+              + " to "
               + (sent == null ? "" : sent.substring(0, Math.min(160, sent.length())));
       String text = answer.text();
       if (answer.status() >= 500) {

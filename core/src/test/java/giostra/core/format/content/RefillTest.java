@@ -144,8 +144,7 @@ class RefillTest {
     for (String title : List.of("Ferns", "Palms", "Moss")) {
       String now = before.replace(title, "w".repeat(100_000));
       Refill again =
-          Refill.of(
-              piece, FEED, table(before), table(now), Set.of(), _ -> Optional.empty(), ids);
+          Refill.of(piece, FEED, table(before), table(now), Set.of(), _ -> Optional.empty(), ids);
       assertThat(again.filled().left()).hasSize(1);
       assertThat(again.going()).as(title).isEmpty();
       assertThat(headings(again.piece())).containsExactly("Ferns", "Palms", "Moss", "Lilies");
