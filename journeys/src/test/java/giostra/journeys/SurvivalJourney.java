@@ -2,6 +2,7 @@ package giostra.journeys;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.server.testing.Api;
 import giostra.server.testing.Postgres;
@@ -11,10 +12,18 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Random;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Supplier;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
@@ -117,6 +126,100 @@ class SurvivalJourney {
         Edit back = new Edit.SetValue("heading", "text", "", "Back again");
         assertThat(api.edit(id, revision + 1, back).status()).isEqualTo(200);
       }
+    }
+  }
+
+  /** A client that goes on after whatever became of the server: the same again, with its key. */
+  private static int client(
+      int me, int round, Supplier<Api> server, String page, Set<String> told, AtomicBoolean stop)
+      throws InterruptedException {
+    int made = 0;
+    for (int i = 0; !stop.get(); i++) {
+      String id = "c" + me + "-" + round + "-" + i;
+      String edit =
+          """
+          {"revision":%d,"key":"key-of-%s","edits":[{"type":"AddNode","parent":"section","index":0,
+            "content":{"id":"%s","type":"text","values":{}}}]}
+          """;
+      boolean done = false;
+      while (!done && !stop.get()) {
+        try {
+          Api api = server.get();
+          int base = api.page(page).path("revision").asInt();
+          Api.Answer answer =
+              api.post("/api/pages/" + page + "/edits", edit.formatted(base, id, id));
+          done = answer.status() == 200;
+          if (done) {
+            told.add(page + " " + id);
+            made++;
+          }
+        } catch (RuntimeException away) {
+          Thread.sleep(20);
+        }
+      }
+    }
+    return made;
+  }
+
+  /** Clients on two pages of one site; the server killed, and the database stopped, in between. */
+  @Test
+  @EnabledIfSystemProperty(named = "giostra.soak", matches = "true")
+  void clientsThatGoOnOverTwentyKillsLoseNothing(@TempDir Path blobs) throws Exception {
+    String kept = "--giostra.blobs=" + blobs;
+    int kills = 20;
+    Set<String> told = ConcurrentHashMap.newKeySet();
+    try (Postgres database = Postgres.start()) {
+      List<String> pages = new ArrayList<>();
+      for (int round = 0; round < kills; round++) {
+        try (Process app = Process.start(database, kept)) {
+          Api api = app.api();
+          if (pages.isEmpty()) {
+            String site = api.newSite("Killed");
+            pages.add(api.newPage(site, Subject.document()));
+            pages.add(api.newPage(site, Subject.document()));
+          }
+          whole(api, pages, told);
+          var stop = new AtomicBoolean();
+          int of = round;
+          try (var pool = Executors.newVirtualThreadPerTaskExecutor()) {
+            for (int me = 0; me < 8; me++) {
+              int client = me;
+              pool.submit(() -> client(client, of, () -> api, pages.get(client % 2), told, stop));
+            }
+            Thread.sleep(1500);
+            if (round % 5 == 4) {
+              database.down();
+              Thread.sleep(500);
+              database.up();
+              Thread.sleep(1500);
+            }
+            app.kill();
+            stop.set(true);
+          }
+        }
+      }
+      try (Process app = Process.start(database, kept)) {
+        whole(app.api(), pages, told);
+      }
+    }
+    System.out.printf(
+        "measured: %d kills, %d stops of the database, %d acknowledged edits, all there%n",
+        kills, kills / 5, told.size());
+    assertThat(told).hasSizeGreaterThan(kills * 20);
+  }
+
+  private static void whole(Api api, List<String> pages, Set<String> told) {
+    for (String page : pages) {
+      Document document = api.document(page);
+      assertThat(told.stream().filter(each -> each.startsWith(page + " ")).toList())
+          .allMatch(each -> document.find(each.substring(page.length() + 1)).isPresent());
+      int head = api.page(page).path("revision").asInt();
+      long texts =
+          document
+              .nodes()
+              .filter(node -> node.id().startsWith("c") && node.id().contains("-"))
+              .count();
+      assertThat(texts).as("each edit once, numbers without gaps").isEqualTo(head);
     }
   }
 }

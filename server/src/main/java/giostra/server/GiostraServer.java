@@ -1,6 +1,9 @@
 package giostra.server;
 
+import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.servers.Server;
 import java.time.Clock;
+import java.util.List;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
@@ -19,5 +22,11 @@ public class GiostraServer {
   @Bean
   Clock clock() {
     return Clock.systemUTC();
+  }
+
+  /** The API stands where its description is asked for, whatever the port. */
+  @Bean
+  OpenAPI description() {
+    return new OpenAPI().servers(List.of(new Server().url("/")));
   }
 }

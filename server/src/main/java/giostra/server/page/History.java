@@ -7,6 +7,7 @@ import giostra.core.format.Upgrade;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
+import giostra.core.page.Node;
 import giostra.core.page.Path;
 import giostra.core.page.ReadBack;
 import giostra.core.page.Site;
@@ -283,20 +284,9 @@ class History {
     var row = new RevisionEntity();
     row.pageId = page.id();
     row.number = head;
-    row.change = number;
     row.siteNumber = siteNumber;
     row.kind = kind;
-    row.version = DocumentJson.VERSION;
-    row.document = DocumentJson.write(document.page()).toString();
-    if (row.document.length() > MOST_TEXT) {
-      throw new Refused(
-          "The page", row.document.length() + " characters long", "of at most " + MOST_TEXT);
-    }
-    row.edits = EditJson.write(edits).toString();
-    row.inverse = EditJson.write(inverse).toString();
-    row.paths = written(paths);
-    row.createdAt = clock.instant();
-    entities.persist(row);
+    persist(row, number, document.page(), edits, inverse, paths);
     documents.keep(page.id(), head, siteNumber, document);
     stock.follow(page.siteId(), page.id(), document);
   }
@@ -324,9 +314,23 @@ class History {
     var row = new SiteRevisionEntity();
     row.siteId = siteId;
     row.number = head;
+    persist(row, number, site, edits, inverse, paths);
+  }
+
+  private void persist(
+      RevisionContent row,
+      long number,
+      Node content,
+      List<Edit> edits,
+      List<Edit> inverse,
+      Set<Path> paths) {
     row.change = number;
     row.version = DocumentJson.VERSION;
-    row.document = DocumentJson.write(site).toString();
+    row.document = DocumentJson.write(content).toString();
+    if (row.document.length() > MOST_TEXT) {
+      throw new Refused(
+          "The page", row.document.length() + " characters long", "of at most " + MOST_TEXT);
+    }
     row.edits = EditJson.write(edits).toString();
     row.inverse = EditJson.write(inverse).toString();
     row.paths = written(paths);

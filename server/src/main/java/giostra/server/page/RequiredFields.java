@@ -52,7 +52,6 @@ class RequiredFields implements OpenApiCustomizer {
 
   @Override
   public void customise(io.swagger.v3.oas.models.OpenAPI api) {
-    api.setServers(null);
     api.getComponents()
         .getSchemas()
         .forEach((name, schema) -> schema.setRequired(BY_SCHEMA.get(name)));
