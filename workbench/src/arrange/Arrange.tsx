@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Sheet as SheetReply } from '../api/client';
-import { bandAt, useBench } from '../bench/context';
+import { bandAt, useBench, versionOf } from '../bench/context';
 import { find, nameOf, siteNode } from '../bench/document';
 import { Parts, WHOLE } from './Parts';
 import { Plots } from './Plots';
@@ -22,7 +22,7 @@ export function Arrange({ length }: { readonly length: number }) {
         ? siteNode(page.document)
         : chosen.node;
   const sheet = useQuery({
-    queryKey: ['sheet', page.id, node.id, scrollbar, page.revision],
+    queryKey: ['sheet', page.id, node.id, scrollbar, versionOf(page)],
     queryFn: () =>
       ask(
         api.GET('/api/pages/{id}/sheet', {

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Scissors, X } from 'lucide-react';
 import { useId, useRef, useState } from 'react';
 import { api, ask } from '../api/client';
-import { type Column, columnsOf, useBench } from '../bench/context';
+import { type Column, columnsOf, useBench, versionOf } from '../bench/context';
 import { newId } from '../bench/document';
 
 const MOST = 6;
@@ -79,7 +79,7 @@ export function RemoveBand({ band }: { readonly band: Column }) {
   const [open, setOpen] = useState(false);
   const title = useId();
   const going = useQuery({
-    queryKey: ['going', page.id, page.revision, page.siteRevision, band.id],
+    queryKey: ['going', page.id, versionOf(page), band.id],
     // Other pages may have been changed elsewhere.
     staleTime: 0,
     queryFn: () =>

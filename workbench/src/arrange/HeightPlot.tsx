@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { api, ask, type Finding, type NodeBody } from '../api/client';
-import { useBench } from '../bench/context';
+import { useBench, versionOf } from '../bench/context';
 import { PlotFrame, type Point, valueAt } from './PlotFrame';
 
 interface Props {
@@ -22,7 +22,7 @@ interface Line {
 export function HeightPlot({ node, snags, length, choice }: Props) {
   const { page, width, scrollbar } = useBench();
   const asked = useQuery({
-    queryKey: ['heights', page.id, node.id, scrollbar, page.revision],
+    queryKey: ['heights', page.id, node.id, scrollbar, versionOf(page)],
     queryFn: () =>
       ask(
         api.GET('/api/pages/{id}/heights', {

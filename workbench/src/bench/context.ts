@@ -31,6 +31,9 @@ export interface Bench {
   setScrollbar(px: number): void;
 }
 
+/** What the page and its site are at: another one, and all that was read of them is read anew. */
+export const versionOf = ({ revision, siteRevision }: PageReply) => `${revision}.${siteRevision}`;
+
 export const BenchContext = createContext<Bench | undefined>(undefined);
 
 export function useBench(): Bench {

@@ -1,7 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type NodeBody, type Refill, send } from '../api/client';
-import { useBench } from '../bench/context';
+import { useBench, versionOf } from '../bench/context';
 import { nameOf } from '../bench/document';
 import { useClose } from '../ui/Dialog';
 import { FilePick, ItemsAsFiles } from './Files';
@@ -13,7 +13,7 @@ export function Following({ piece, title }: { readonly piece: NodeBody; readonly
   const { session, page } = useBench();
   const close = useClose();
   const feed = useQuery({
-    queryKey: ['feed', page.id, piece.id, page.revision],
+    queryKey: ['feed', page.id, piece.id, versionOf(page)],
     queryFn: () =>
       ask(
         api.GET('/api/pages/{id}/feed', {

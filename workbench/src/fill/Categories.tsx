@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { ChevronDown, ChevronUp, FolderTree, Trash2 } from 'lucide-react';
 import { useId, useState } from 'react';
 import { api, ask, type CategoryChange, type NodeBody } from '../api/client';
-import { useBench } from '../bench/context';
+import { useBench, versionOf } from '../bench/context';
 import { Dialog, useClose } from '../ui/Dialog';
 import { Tool } from '../ui/Tool';
 
@@ -33,7 +33,7 @@ function useCategories(piece: NodeBody) {
   const { session, page } = useBench();
   const [fault, setFault] = useState('');
   const list = useQuery({
-    queryKey: ['categories', page.id, piece.id, page.revision],
+    queryKey: ['categories', page.id, piece.id, versionOf(page)],
     queryFn: () =>
       ask(
         api.GET('/api/pages/{id}/categories', {

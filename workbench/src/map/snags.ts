@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { api, ask } from '../api/client';
-import { useBench } from '../bench/context';
+import { useBench, versionOf } from '../bench/context';
 
 const NONE: ReadonlyMap<string, string[]> = new Map();
 
@@ -18,9 +18,9 @@ function useSettled<T>(value: T): T {
 /** What was found on the page, as messages by piece and by item. */
 export function useSnags(): ReadonlyMap<string, string[]> {
   const { page } = useBench();
-  const revision = useSettled(page.revision);
+  const version = useSettled(versionOf(page));
   const swept = useQuery({
-    queryKey: ['snags', page.id, revision],
+    queryKey: ['snags', page.id, version],
     queryFn: () => ask(api.GET('/api/pages/{id}/snags', { params: { path: { id: page.id } } })),
     placeholderData: keepPreviousData,
   });

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, ask, type Kept, type NodeBody } from '../api/client';
-import { useBench } from '../bench/context';
+import { useBench, versionOf } from '../bench/context';
 import { text } from '../bench/document';
 
 /** What a node is linked to; empty for one that has its own content. */
@@ -10,7 +10,7 @@ export const linkedTo = (node: NodeBody) => text(node, 'linkedTo');
 export function useStock() {
   const { page } = useBench();
   return useQuery({
-    queryKey: ['stock', page.siteId, page.revision],
+    queryKey: ['stock', page.siteId, versionOf(page)],
     queryFn: () =>
       ask(api.GET('/api/sites/{siteId}/stock', { params: { path: { siteId: page.siteId } } })),
   });

@@ -41,7 +41,7 @@ export function Ship() {
       </section>
     );
   }
-  const edits = page.revision - live.line.revision;
+  const edits = page.revision - live.line.revision + (page.siteRevision - live.line.siteRevision);
   return (
     <section aria-label="Ship" className="ship">
       <div className="ship-live">

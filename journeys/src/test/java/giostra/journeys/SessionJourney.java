@@ -160,6 +160,23 @@ class SessionJourney {
   }
 
   @Test
+  void whatIsSetOnTheSiteIsReadAnewEverywhere(Api api, Chromium.Open chromium) {
+    String id = api.newPage(api.newSite("Read anew " + System.nanoTime()), Subject.document());
+    Page page = chromium.page(1280, 800);
+    Bench bench = Bench.open(page, api, id, "arrange", "site");
+    assertThat(bench.cell("site", "measure", "tablet")).containsText("1120px");
+    bench.set("site", "measure", "desktop", "1000px");
+    bench.saved();
+    assertThat(bench.cell("site", "measure", "tablet")).containsText("1000px");
+    page.locator(".map-row[data-node=cards]").click();
+    bench.publish();
+    Bench.open(page, api, id, "arrange", "site").set("site", "measure", "desktop", "900px");
+    bench.saved();
+    bench.step("Ship");
+    assertThat(page.locator(".ship-live")).containsText("One change since");
+  }
+
+  @Test
   void anUndoThatIsOvertakenFromAnotherPageSaysSo(Api api, Chromium.Open chromium) {
     String site = api.newSite("Overtaken " + System.nanoTime());
     String one = api.newPage(site, Subject.document());
