@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
@@ -20,7 +21,7 @@ import org.junit.jupiter.api.extension.ParameterResolver;
  * Debian's Chromium, headless. A test takes a {@link Page} of 1280 x 800, or the whole of it to
  * open others; what it opened is closed after it, and an error that a page threw fails it.
  */
-public final class Chromium implements ParameterResolver, AfterEachCallback {
+public final class Chromium implements ParameterResolver, AfterEachCallback, AfterAllCallback {
   private static final ExtensionContext.Namespace NAMESPACE =
       ExtensionContext.Namespace.create(Chromium.class);
   private static final List<String> FLAGS =
@@ -104,6 +105,12 @@ public final class Chromium implements ParameterResolver, AfterEachCallback {
       return page(new Browser.NewContextOptions().setViewportSize(width, height));
     }
 
+    /** After a journey the pages that stayed open do nothing any more. */
+    private void rest() {
+      kept.values().forEach(page -> page.navigate("about:blank"));
+      errors.clear();
+    }
+
     private void finish() {
       contexts.forEach(BrowserContext::close);
       contexts.clear();
@@ -144,5 +151,10 @@ public final class Chromium implements ParameterResolver, AfterEachCallback {
   @Override
   public void afterEach(ExtensionContext context) {
     open(context).finish();
+  }
+
+  @Override
+  public void afterAll(ExtensionContext context) {
+    open(context).rest();
   }
 }

@@ -5,11 +5,14 @@ import giostra.server.Settings;
 import giostra.server.web.Gone;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.stereotype.Component;
@@ -33,7 +36,14 @@ class FolderBlobStore implements BlobStore {
     try {
       Files.createDirectories(file.getParent());
       Path part = Files.createTempFile(file.getParent(), "part", null);
-      Files.write(part, bytes);
+      try (var out = FileChannel.open(part, StandardOpenOption.WRITE)) {
+        ByteBuffer left = ByteBuffer.wrap(bytes);
+        while (left.hasRemaining()) {
+          out.write(left);
+        }
+        // On the disk before anybody is told that it is kept.
+        out.force(true);
+      }
       Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
     } catch (FileAlreadyExistsException e) {
       // Somebody else kept the same bytes meanwhile.
