@@ -8,12 +8,12 @@ import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import nu.validator.client.EmbeddedValidator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
@@ -31,42 +31,42 @@ class AccessJourney {
     assertThat(Axe.found(page)).isEmpty();
   }
 
-  @ParameterizedTest
-  @CsvSource({
-    "fill, paper",
-    "arrange, paper",
-    "ship, paper",
-    "fill, lamp",
-    "arrange, lamp",
-    "ship, lamp"
-  })
-  void axeFindsNothingOnTheBench(String step, String theme, Api api, Chromium.Open chromium) {
-    Page page = chromium.page(1280, 800);
-    page.addInitScript("localStorage.setItem('giostra.theme', '" + theme + "')");
-    Bench.open(page, api, Api.DEMO, step, "words").stage();
-    page.waitForTimeout(500);
-    assertThat(Axe.found(page, "iframe")).isEmpty();
+  /** What is wrong by day and by night. */
+  private static List<String> both(Page page, String... without) {
+    var all = new ArrayList<String>();
+    for (String theme : List.of("lamp", "paper")) {
+      page.evaluate("(theme) => { document.documentElement.dataset.theme = theme; }", theme);
+      // Colours go over from one to the other.
+      page.waitForTimeout(400);
+      Axe.found(page, without).forEach(each -> all.add(theme + ": " + each));
+    }
+    return all;
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"paper", "lamp"})
-  void axeFindsNothingOnTheShelf(String theme, Api api, Chromium.Open chromium) {
-    Page page = chromium.page(1280, 800);
-    page.addInitScript("localStorage.setItem('giostra.theme', '" + theme + "')");
+  @ValueSource(strings = {"fill", "arrange", "ship"})
+  void axeFindsNothingOnTheBench(String step, Api api, Page page) {
+    Bench.open(page, api, Api.DEMO, step, "words").stage();
+    page.waitForTimeout(500);
+    assertThat(both(page, "iframe")).isEmpty();
+  }
+
+  @Test
+  void axeFindsNothingOnTheShelf(Api api, Page page) {
     page.navigate(api.at("/"));
     page.waitForSelector("h2");
     page.getByText("Rename").nth(1).click();
     page.waitForSelector("dialog[open]");
-    assertThat(Axe.found(page, "iframe")).as("a dialog").isEmpty();
+    assertThat(both(page, "iframe")).as("a dialog").isEmpty();
     page.keyboard().press("Escape");
     api.post("/api/pages/" + api.newPage(Subject.document()) + "/away", null);
     page.reload();
     page.waitForSelector(".away");
-    assertThat(Axe.found(page, "iframe")).isEmpty();
+    assertThat(both(page, "iframe")).isEmpty();
     Bench.open(page, api, Api.DEMO, "fill", "words");
     page.keyboard().press("h");
     page.waitForSelector("dialog[open] iframe");
-    assertThat(Axe.found(page, "iframe")).as("the history").isEmpty();
+    assertThat(both(page, "iframe")).as("the history").isEmpty();
   }
 
   @Test
@@ -75,63 +75,55 @@ class AccessJourney {
     Bench bench = Bench.open(page, api, Api.DEMO, "fill", "words");
     bench.stage();
     page.keyboard().press("?");
-    assertThat(Axe.found(page, "iframe")).as("the list of keys").isEmpty();
+    assertThat(both(page, "iframe")).as("the list of keys").isEmpty();
     page.keyboard().press("Escape");
     page.keyboard().press("Control+k");
     page.waitForSelector("dialog[open] [cmdk-input]");
-    assertThat(Axe.found(page, "iframe")).as("find").isEmpty();
+    assertThat(both(page, "iframe")).as("find").isEmpty();
     page.keyboard().press("Escape");
     page.getByLabel("Add a section at the top").click();
-    assertThat(Axe.found(page, "iframe")).as("the chooser").isEmpty();
+    assertThat(both(page, "iframe")).as("the chooser").isEmpty();
   }
 
-  @ParameterizedTest
-  @ValueSource(strings = {"paper", "lamp"})
-  void axeFindsNothingInTheLibraryNorWhereFilesAndFramesComeIn(
-      String theme, Api api, Chromium.Open chromium) {
-    Page page = chromium.page(1280, 800);
-    page.addInitScript("localStorage.setItem('giostra.theme', '" + theme + "')");
+  @Test
+  void axeFindsNothingInTheLibraryNorWhereFilesAndFramesComeIn(Api api, Page page) {
     page.navigate(api.at("/sites/velluta/media"));
     page.locator(".contact-one").nth(3).click();
     page.waitForSelector(".opened");
-    assertThat(Axe.found(page)).as("the library").isEmpty();
+    assertThat(both(page)).as("the library").isEmpty();
     page.getByText("By address").click();
     page.waitForSelector(".remote-seen");
-    assertThat(Axe.found(page)).as("a picture elsewhere").isEmpty();
+    assertThat(both(page)).as("a picture elsewhere").isEmpty();
     page.keyboard().press("Escape");
     Bench bench = Bench.open(page, api, Api.DEMO, "fill", "film-bloom");
     bench.button("This item: A moonflower opens").click();
-    assertThat(Axe.found(page, "iframe")).as("a clip").isEmpty();
+    assertThat(both(page, "iframe")).as("a clip").isEmpty();
     bench.button("Poster from a frame").click();
     page.waitForSelector(".frame-grab");
-    assertThat(Axe.found(page, "iframe")).as("frames").isEmpty();
+    assertThat(both(page, "iframe")).as("frames").isEmpty();
     page.keyboard().press("Escape");
     Bench.open(page, api, Api.DEMO, "fill", "houses");
     bench.button("From a file").click();
     page.waitForSelector(".content-drop");
-    assertThat(Axe.found(page, "iframe")).as("a file").isEmpty();
+    assertThat(both(page, "iframe")).as("a file").isEmpty();
     page.locator("dialog[open] textarea").fill("Heading,Shelf,Button,Extra\nA,1,x\nB,2,y,z,more");
     bench.button("Read what is pasted").click();
     page.waitForSelector(".mapping .to-mend");
-    assertThat(Axe.found(page, "iframe")).as("the mapping").isEmpty();
+    assertThat(both(page, "iframe")).as("the mapping").isEmpty();
     bench.button("Put the file aside").click();
     page.waitForSelector(".content-drop");
   }
 
-  @ParameterizedTest
-  @ValueSource(strings = {"paper", "lamp"})
-  void axeFindsNothingWherePartsOfPlayersAreArranged(
-      String theme, Api api, Chromium.Open chromium) {
-    Page page = chromium.page(1280, 800);
-    page.addInitScript("localStorage.setItem('giostra.theme', '" + theme + "')");
+  @Test
+  void axeFindsNothingWherePartsOfPlayersAreArranged(Api api, Page page) {
     Bench bench = Bench.open(page, api, Api.DEMO, "arrange", "films");
     page.locator(".parts > .fill-tabs button").nth(2).click();
-    assertThat(Axe.found(page, "iframe")).as("the bar").isEmpty();
+    assertThat(both(page, "iframe")).as("the bar").isEmpty();
     // The keyboard comes to the colours, too.
     bench.cell("films", "barGround", "desktop").focus();
     page.keyboard().press("Space");
     page.waitForSelector(".paint-shown");
-    assertThat(Axe.found(page, "iframe")).as("a gradient").isEmpty();
+    assertThat(both(page, "iframe")).as("a gradient").isEmpty();
     page.keyboard().press("Escape");
     page.waitForSelector(
         ".paint-shown", new Page.WaitForSelectorOptions().setState(WaitForSelectorState.DETACHED));

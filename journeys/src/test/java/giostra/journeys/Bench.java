@@ -80,7 +80,10 @@ final class Bench {
   void saved() {
     page.waitForFunction(
         "() => [...document.querySelectorAll('.topbar [aria-live]')].some((e) => e.textContent === 'saved')"
-            + " && !Object.keys(localStorage).some((key) => key.startsWith('giostra.kept.'))");
+            + " && !Object.keys(localStorage).some((key) => key.startsWith('giostra.kept.'))",
+        null,
+        // Many changes may wait in line, each with a large page to compile.
+        new Page.WaitForFunctionOptions().setTimeout(90_000));
   }
 
   Locator button(String name) {

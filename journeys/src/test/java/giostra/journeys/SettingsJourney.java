@@ -108,8 +108,9 @@ class SettingsJourney {
       """
       # Settings and the journeys that try them
 
-      Each setting is changed through the screen and its effect is read off the live page at 1280, 800
-      and 390 px: `SettingsJourney` compares it with what was worked out by hand, `DifferenceJourney` with a
+      Each setting is changed and its effect is read off the live page at 1280, 800 and 390 px:
+      `SettingsJourney` changes it through the screen and compares it with what was worked out by hand,
+      `DifferenceJourney` (one of each sort of field through the screen, in a deep run all) with a
       piece that is alike but for it; links to what is kept on the site are put in and followed by
       `StockJourney`, files that pieces follow by `ContentJourney`; the parts of players are held in each
       of their states by `PartsJourney`, icon sprites put in by `LibraryJourney`. A setting that is missing here or has no case fails; with

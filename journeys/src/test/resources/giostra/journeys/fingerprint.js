@@ -1,4 +1,4 @@
-(id) => {
+([id, plan]) => {
   const root = document.querySelector(`[data-block="${id}"]`);
   if (!root) return 'not there';
   const section = root.closest('section').getBoundingClientRect();
@@ -33,7 +33,7 @@
       return [
         element.tagName,
         ...[...element.attributes]
-            .filter(({ name }) => told.test(name))
+            .filter(({ name }) => told.test(name) || (plan && name.startsWith('data-')))
             .map(({ name, value }) => own(`${name}=${value}`)),
         classes(element.getAttribute('class') ?? ''),
         own([...element.childNodes].filter((n) => n.nodeType === 3).map((n) => n.data).join()),

@@ -10,6 +10,7 @@ import giostra.core.page.Piece;
 import giostra.core.page.PlayerParts;
 import giostra.core.page.PlayerParts.Part;
 import giostra.core.page.PlayerParts.Styled;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -51,7 +52,7 @@ final class PlayerCss {
     }
     for (Styled<?> each : PlayerParts.of(part)) {
       if (each.property() == rest.property()
-          && (each.state() == State.REST || differs(rest, each))) {
+          && (each.state() == State.REST || set(each) || differs(rest, each))) {
         BandCss css = each.state() == State.HOVER ? writing.hoverCss : writing.css;
         css.put(selector(each), "--p-" + name(each), band -> css(each, band));
       }
@@ -60,6 +61,12 @@ final class PlayerCss {
 
   private boolean initially(Styled<?> each, Band band) {
     return writing.value(piece, each.setting(), band).equals(each.setting().initial());
+  }
+
+  /** Whether somebody has set it, to whatever: what is set to rest's value holds as well. */
+  private boolean set(Styled<?> each) {
+    return List.of(piece.values(), writing.document.site().values()).stream()
+        .anyMatch(values -> values.set().containsKey(each.setting().id()));
   }
 
   private boolean differs(Styled<?> rest, Styled<?> other) {

@@ -55,6 +55,7 @@ class EveryOperationTest {
   private final List<String> broken = new ArrayList<>();
   private final Map<Integer, Integer> statuses = new TreeMap<>();
   private int requests;
+  private int turn;
 
   @Test
   void noneOfThemBreaksWhateverIsSent(Api api) {
@@ -218,8 +219,10 @@ class EveryOperationTest {
           JsonNode own = object.get(field);
           object.remove(field);
           send.accept(whole.toString());
-          for (JsonNode wild : WILD) {
-            object.set(field, wild);
+          // Far inside a third of them, each field another third.
+          int step = depth == 0 || Runs.deep() ? 1 : 3;
+          for (int i = step == 1 ? 0 : turn++ % step; i < WILD.size(); i += step) {
+            object.set(field, WILD.get(i));
             send.accept(whole.toString());
           }
           object.set(field, own);
