@@ -28,9 +28,9 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /**
  * Every setting of every kind, set on one of two pieces that are alike: on the live page they then
- * differ in what is laid out, painted or told, at each of three widths. One page holds the pieces of
- * a kind, so that it is published once; one of each sort of field goes through the screen, the rest
- * is set by edits, in a deep run all goes through the screen.
+ * differ in what is laid out, painted or told, at each of three widths. One page holds the pieces
+ * of a kind, so that it is published once; one of each sort of field goes through the screen, the
+ * rest is set by edits, in a deep run all goes through the screen.
  */
 @ExtendWith({Giostra.class, Chromium.class})
 class DifferenceJourney {
@@ -100,8 +100,7 @@ class DifferenceJourney {
           Setting<?> setting = each.type().setting(each.setting());
           return each.benchOnly()
               || setting.kind() instanceof Kind.OfMedia
-              || seen.add(
-                  each.ofItem() + " " + setting.byBand() + " " + setting.kind().getClass());
+              || seen.add(each.ofItem() + " " + setting.byBand() + " " + setting.kind().getClass());
         })
         .toList();
   }
@@ -130,6 +129,8 @@ class DifferenceJourney {
           "carousel.endless",
           "carousel.stride",
           "counters.trigger",
+          "counters.step",
+          "counters.beat",
           "item.action",
           "item.actionOn",
           "item.showFrom",

@@ -9,7 +9,9 @@
     'border-width', 'border-color', 'box-shadow', 'object-position', 'object-fit', 'opacity', 'overflow',
     'touch-action', 'transform', 'translate', 'transition-duration', 'pointer-events', 'cursor', 'filter',
     'font-size', 'font-weight', 'font-style', 'line-height', 'letter-spacing', 'text-decoration-line',
-    'scroll-snap-align', 'z-index', 'hyphens',
+    'scroll-snap-align', 'z-index', 'hyphens', 'fill', 'stroke', 'min-height', 'max-height',
+    // Read by a rule for hover.
+    '--g-darken',
   ];
   // What people and readers are told; ids and own classes, which others refer to.
   const told = /^(aria-.*|role|href|title|alt|src|target|rel|name|open|type|controls|autoplay|muted|loop|poster|id|lang|dir|tabindex|datetime|download|for|value|disabled|hidden|data-(?!plan|kind|live|piece|item|block|of).*)$/;
@@ -24,7 +26,8 @@
     const style = getComputedStyle(element, name);
     return style.content === 'none' || style.display === 'none'
       ? ''
-      : `${name} ${style.display} ${style.inset} ${style.width} ${style.height} ${style.rotate}`;
+      : `${name} ${style.display} ${style.inset} ${style.width} ${style.height} ${style.rotate}`
+          + ` ${style.backgroundColor} ${style.backgroundImage} ${style.opacity} ${style.filter}`;
   };
   return [root, ...root.querySelectorAll('*')]
     .filter((element) => !element.closest('.g-run'))
