@@ -71,7 +71,7 @@ function SiteRow({ site, sites, stage }: SiteRowProps) {
         </span>
       </div>
       {site.said !== '' && <p className="mb-3 text-error">{site.said}</p>}
-      <ul className="grid grid-cols-[repeat(auto-fill,minmax(330px,1fr))] gap-6">
+      <ul className="grid grid-cols-[repeat(auto-fill,minmax(min(330px,100%),1fr))] gap-6">
         {site.pages.map((page) => (
           <li key={page.id}>
             <PageCard page={page} stage={stage} />
