@@ -12,7 +12,33 @@ import org.junit.jupiter.api.ClassOrdererContext;
  */
 public final class LongestFirst implements ClassOrderer {
   private static final List<String> ORDER =
-      List.of("AccessJourney", "SettingsJourney", "DifferenceJourney", "GeometryJourney");
+      List.of(
+          "DifferenceJourney",
+          "AccessJourney",
+          "HeightsJourney",
+          "GeometryJourney",
+          "SessionJourney",
+          "ArchiveJourney",
+          "SettingsJourney",
+          "PictureJourney",
+          "ShipJourney",
+          "KindsJourney",
+          "VideoJourney",
+          "PartsJourney",
+          "SurvivalJourney",
+          "ShelfJourney",
+          "AssumptionJourney",
+          "PatternJourney",
+          "ContentJourney",
+          "LibraryJourney",
+          "ConditionJourney",
+          "NestedGeometryJourney",
+          "StockJourney",
+          "CategoryJourney",
+          "WalkJourney",
+          "DividerJourney",
+          "TextFitJourney",
+          "GestureJourney");
 
   @Override
   public void orderClasses(ClassOrdererContext context) {
