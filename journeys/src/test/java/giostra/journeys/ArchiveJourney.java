@@ -47,9 +47,8 @@ class ArchiveJourney {
 
   /** A site with one of everything; a deep run takes all of Velluta. */
   private static String site(Api api) {
-    String copy = api.copyOfDemo();
     if (Runs.deep()) {
-      return copy;
+      return api.copyOfDemo();
     }
     String site = api.newSite("Archived");
     Document demo = api.document(Api.DEMO);

@@ -32,7 +32,8 @@ class WalkJourney {
     page.navigate(api.at("/"));
     assertThat(
             page.getByRole(
-                AriaRole.HEADING, new Page.GetByRoleOptions().setName("Velluta").setExact(true)))
+                    AriaRole.HEADING, new Page.GetByRoleOptions().setName("Velluta").setExact(true))
+                .first())
         .isVisible();
     page.getByText("New page").first().click();
     page.getByLabel("Title of the page").fill("A walk");
