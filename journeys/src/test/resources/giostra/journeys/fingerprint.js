@@ -2,9 +2,10 @@
   const root = document.querySelector(`[data-block="${id}"]`);
   if (!root) return 'not there';
   const section = root.closest('section').getBoundingClientRect();
-  // What is painted. Nothing that only a script reads: a plan that changes and shows nothing is no
+  // How it is laid out and painted. Nothing that only a script reads: a plan that changes and shows nothing is no
   // difference.
   const styles = [
+    'display', 'order', 'flex-direction', 'justify-content', 'align-items', 'place-items', 'gap',
     'visibility', 'color', 'background-color', 'background-image', 'text-align', 'border-radius',
     'border-width', 'border-color', 'box-shadow', 'object-position', 'object-fit', 'opacity', 'overflow',
     'touch-action', 'transform', 'translate', 'transition-duration', 'pointer-events', 'cursor', 'filter',
