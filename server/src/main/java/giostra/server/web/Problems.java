@@ -200,9 +200,11 @@ class Problems extends ResponseEntityExceptionHandler {
       if (at instanceof SQLTransientException || at instanceof CannotCreateTransactionException) {
         return true;
       }
-      if (at instanceof SQLException sql && sql.getSQLState() != null) {
+      if (at instanceof SQLException sql) {
         String state = sql.getSQLState();
-        return state.startsWith("08")
+        // The pool says of a connection that broke no more than that it is closed.
+        return state == null
+            || state.startsWith("08")
             || state.startsWith("40")
             || state.startsWith("53")
             || state.startsWith("57P");
