@@ -138,6 +138,7 @@ class ShelfService {
    */
   @Transactional
   public PageService.Head copy(String pageId, String siteId, String title) {
+    hold(pages.place(pageId).siteId(), siteId);
     PageService.Head head = pages.head(pageId);
     Document document = head.document();
     if (!siteId.equals(head.siteId())) {
@@ -178,8 +179,7 @@ class ShelfService {
     if (from.equals(siteId)) {
       throw new Refused("Site", siteId, "another one than the page is of");
     }
-    // Everybody holds two sites in one order.
-    Stream.of(from, siteId).sorted().forEach(this::hold);
+    hold(from, siteId);
     PageService.Head there = copy(pageId, siteId, "");
     pages.putAway(pageId);
     return there;
@@ -205,6 +205,7 @@ class ShelfService {
   /** Copies a site with its pages, media and what is kept on it; releases are not copied. */
   @Transactional
   public String copySite(String siteId, String name) {
+    hold(siteId);
     SiteRows.SiteLine from = pages.site(siteId);
     String called = name.isBlank() ? from.name() + " (copy)" : name.strip();
     SiteRows.SiteLine to = pages.addSite(called);
@@ -260,8 +261,9 @@ class ShelfService {
     sites.delete(siteId);
   }
 
-  private void hold(String siteId) {
-    sites.held(siteId);
+  /** Everybody holds several sites in one order. */
+  private void hold(String... siteIds) {
+    Stream.of(siteIds).distinct().sorted().forEach(sites::held);
   }
 
   /**
