@@ -30,9 +30,14 @@ export class Keep {
     void navigator.locks.request(this.#key, () => new Promise(() => {}));
   }
 
+  /** Where the browser has no room for them they are sent all the same, but not kept meanwhile. */
   put(jobs: readonly Job[]) {
-    if (jobs.length > 0) localStorage.setItem(this.#key, JSON.stringify(jobs));
-    else localStorage.removeItem(this.#key);
+    try {
+      if (jobs.length > 0) localStorage.setItem(this.#key, JSON.stringify(jobs));
+      else localStorage.removeItem(this.#key);
+    } catch {
+      localStorage.removeItem(this.#key);
+    }
   }
 
   /** What tabs that are gone have left for this page, taken over. */

@@ -6,6 +6,8 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -16,6 +18,7 @@ import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
+import tools.jackson.databind.JsonNode;
 
 /**
  * Debian's Chromium, headless. A test takes a {@link Page} of 1280 x 800, or the whole of it to
@@ -156,5 +159,24 @@ public final class Chromium implements ParameterResolver, AfterEachCallback, Aft
   @Override
   public void afterAll(ExtensionContext context) {
     open(context).rest();
+    Demo.asItWas(context.getRequiredTestClass().getSimpleName());
+  }
+
+  /** All journeys share the demo, and it has been published: whoever changes it takes a copy. */
+  private static final class Demo {
+    private static final String BEFORE = revisions();
+
+    private static String revisions() {
+      JsonNode page = Giostra.running().page(Api.DEMO);
+      return page.path("revision") + ", of its site " + page.path("siteRevision");
+    }
+
+    static void asItWas(String journey) {
+      if (!revisions().equals(BEFORE)) {
+        throw new AssertionError(
+            "The demo was changed while %s ran: revision %s, which was %s"
+                .formatted(journey, revisions(), BEFORE));
+      }
+    }
   }
 }

@@ -131,6 +131,8 @@ class DifferenceJourney {
           "counters.trigger",
           "counters.step",
           "counters.beat",
+          "counters.startsAt",
+          "counters.repeat",
           "item.action",
           "item.actionOn",
           "item.showFrom",

@@ -8,6 +8,9 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.page.CounterSettings.Curve;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Edits;
 import giostra.core.tempo.Easing;
 import giostra.core.tempo.NumberStyle;
 import giostra.server.testing.Api;
@@ -282,6 +285,53 @@ class KindsJourney {
     assertThat(((Number) said.get(1)).intValue()).as("values it showed").isGreaterThan(5);
     assertThat(figure.locator(".g-final")).hasText("48,000");
     assertThat(figure.locator(".g-run")).hasText("");
+  }
+
+  @Test
+  void countsStartAtTheirShareOnceOrEachTimeTheyAreSeen(Api api, Chromium.Open chromium) {
+    Document plain = Subjects.page("counters", List.of("once", "again", "late"));
+    var edits = new ArrayList<Edit>();
+    for (String section : List.of("s-once", "s-again", "s-late")) {
+      edits.add(new Edit.SetValue(section, "spaceAbove", "desktop", "700px"));
+      edits.add(new Edit.SetValue(section, "spaceBelow", "desktop", "700px"));
+    }
+    edits.add(new Edit.SetValue("again", "repeat", "", "every-time"));
+    edits.add(new Edit.SetValue("late", "startsAt", "", "90"));
+    Page page = chromium.page(1280, 600);
+    page.navigate(api.publish(api.newPage(Edits.apply(plain, edits).document())));
+    page.waitForFunction(
+        "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
+    Object seen =
+        page.evaluate(
+            """
+            async () => {
+              const times = { once: 0, again: 0, late: 0 };
+              addEventListener('giostra:change', ({ detail }) => {
+                if (detail.cause === 'seen' && detail.to === `${detail.piece}-1`) times[detail.piece]++;
+              });
+              const found = [];
+              const see = async (piece, share) => {
+                const box = document.querySelector(`#g-${piece}-1`).getBoundingClientRect();
+                scrollTo({ top: scrollY + box.top + share * box.height - innerHeight, behavior: 'instant' });
+                await new Promise((done) => setTimeout(done, 150));
+                found.push(`${piece} ${share}: ${times[piece]}`);
+              };
+              await see('once', .3);
+              await see('once', .5);
+              await see('once', -1);
+              await see('once', .5);
+              await see('again', .5);
+              await see('again', -1);
+              await see('again', .5);
+              await see('late', .8);
+              await see('late', .95);
+              return found.join(', ');
+            }
+            """);
+    assertThat(seen)
+        .isEqualTo(
+            "once 0.3: 0, once 0.5: 1, once -1: 1, once 0.5: 1, again 0.5: 1, again -1: 1,"
+                + " again 0.5: 2, late 0.8: 0, late 0.95: 1");
   }
 
   @Test

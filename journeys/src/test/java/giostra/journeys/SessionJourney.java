@@ -71,6 +71,17 @@ class SessionJourney {
   }
 
   @Test
+  void whereTheBrowserHasNoRoomForItAChangeIsSentAllTheSame(Api api, Page page) {
+    String id = api.newPage(Subject.document());
+    page.addInitScript(
+        "Storage.prototype.setItem = () => { throw new DOMException('full', 'QuotaExceededError') }");
+    Bench bench = Bench.open(page, api, id, "arrange", "cards");
+    bench.set("cards", "gap", "desktop", "37px");
+    bench.saved();
+    assertThat(api.get("/api/pages/" + id + "/document").text()).contains("\"37px\"");
+  }
+
+  @Test
   void whatATabCouldNotSendTheNextOneTakesUp(Api api, Chromium.Open chromium) {
     String id = api.newPage(Subject.document());
     Page page = chromium.page(1280, 800);

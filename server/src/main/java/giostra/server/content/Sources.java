@@ -9,9 +9,9 @@ import giostra.core.page.Piece;
 import giostra.server.media.BlobStore;
 import giostra.server.media.MediaService;
 import giostra.server.page.PageService;
+import giostra.server.site.Ids;
 import giostra.server.web.Gone;
 import jakarta.persistence.EntityManager;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.HashMap;
@@ -19,7 +19,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.random.RandomGenerator;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -27,8 +26,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** The files with content that a site has, and the pieces that follow them. */
 @Component
 public class Sources {
-  private static final RandomGenerator RANDOM = new SecureRandom();
-
   private final SourceRows rows;
   private final BlobStore blobs;
   private final MediaService media;
@@ -53,7 +50,7 @@ public class Sources {
 
   /** Something of which there is no other: a word and chance. */
   static String id(String word) {
-    return word + "-" + Long.toString(RANDOM.nextLong(1L << 40, 1L << 50), 36);
+    return word + "-" + Ids.chance();
   }
 
   /**

@@ -182,27 +182,31 @@ public class MediaService {
   }
 
   /**
-   * Puts other bytes in the place of those that something has, wherever it is used.
+   * Puts other bytes in the place of those that something has, wherever it is used. It is held only
+   * once the bytes are read and kept.
    *
    * @throws Refused when they are another sort of thing
    */
-  @Transactional
   public Media replace(String siteId, String id, String name, byte[] bytes) {
     String called = new Kind.Words(LONGEST_NAME, false).read("Name of the file", name);
     MediaFacts facts = MediaFacts.read(called, bytes);
-    MediaEntity row = held(siteId, id);
-    String sort = MediaFacts.sort(row.type);
-    // A picture elsewhere may become a file, and the other way round.
-    boolean pictures =
-        MediaFacts.isPicture(facts.type())
-            && MediaFacts.isPicture(row.type)
-            && (facts.type().equals(MediaFacts.REMOTE) || row.type.equals(MediaFacts.REMOTE));
-    if (!MediaFacts.sort(facts.type()).equals(sort) && !pictures) {
-      throw new Refused("File " + name, MediaFacts.sort(facts.type()), sort + ", as before");
-    }
-    row.name = called;
-    put(row, facts, blobs.put(facts.bytes()));
-    return media(row);
+    String hash = blobs.put(facts.bytes());
+    return Objects.requireNonNull(
+        transaction.execute(_ -> {
+          MediaEntity row = held(siteId, id);
+          String sort = MediaFacts.sort(row.type);
+          // A picture elsewhere may become a file, and the other way round.
+          boolean pictures =
+              MediaFacts.isPicture(facts.type())
+                  && MediaFacts.isPicture(row.type)
+                  && (facts.type().equals(MediaFacts.REMOTE) || row.type.equals(MediaFacts.REMOTE));
+          if (!MediaFacts.sort(facts.type()).equals(sort) && !pictures) {
+            throw new Refused("File " + name, MediaFacts.sort(facts.type()), sort + ", as before");
+          }
+          row.name = called;
+          put(row, facts, hash);
+          return media(row);
+        }));
   }
 
   /**
@@ -264,29 +268,34 @@ public class MediaService {
   @Transactional
   public void copy(String from, String to) {
     for (MediaEntity each : rows.findBySiteIdOrderByCreatedAt(from)) {
-      var row = new MediaEntity();
-      row.siteId = to;
-      row.id = each.id;
-      row.name = each.name;
-      row.alt = each.alt;
-      row.hash = each.hash;
-      row.type = each.type;
-      row.width = each.width;
-      row.height = each.height;
-      row.bytes = each.bytes;
-      row.durationMs = each.durationMs;
-      row.codecs = each.codecs;
-      row.address = each.address;
-      row.decorative = each.decorative;
-      row.focus = each.focus;
-      row.tags = each.tags;
-      row.createdAt = each.createdAt;
-      entities.persist(row);
+      entities.persist(copied(each, to, each.id));
     }
   }
 
+  private static MediaEntity copied(MediaEntity each, String siteId, String id) {
+    var row = new MediaEntity();
+    row.siteId = siteId;
+    row.id = id;
+    row.name = each.name;
+    row.alt = each.alt;
+    row.hash = each.hash;
+    row.type = each.type;
+    row.width = each.width;
+    row.height = each.height;
+    row.bytes = each.bytes;
+    row.durationMs = each.durationMs;
+    row.codecs = each.codecs;
+    row.address = each.address;
+    row.decorative = each.decorative;
+    row.focus = each.focus;
+    row.tags = each.tags;
+    row.createdAt = each.createdAt;
+    return row;
+  }
+
   /**
-   * Gives a site what it lacks of these media of another one.
+   * Gives a site what it lacks of these media of another one; of what it has, it keeps what it
+   * says. Both sites are held by whoever calls.
    *
    * @return ids that they have there, by those that they have here
    */
@@ -295,12 +304,21 @@ public class MediaService {
     var taken = new HashMap<String, String>();
     for (MediaEntity each : rows.findBySiteIdOrderByCreatedAt(from)) {
       if (ids.contains(each.id)) {
-        Media there = add(to, each.id, each.name, each.alt, blobs.get(each.hash));
-        say(
-            to,
-            there.id(),
-            new Said(each.alt, each.decorative, each.focus, List.of(each.tags.split(","))));
-        taken.put(each.id, there.id());
+        List<MediaEntity> same = rows.findBySiteIdAndHash(to, each.hash);
+        if (same.isEmpty()) {
+          MediaEntity row =
+              copied(
+                  each,
+                  to,
+                  rows.existsBySiteIdAndId(to, each.id)
+                      ? freeId(to, each.name, each.type)
+                      : each.id);
+          row.createdAt = clock.instant();
+          entities.persist(row);
+          taken.put(each.id, row.id);
+        } else {
+          taken.put(each.id, same.getFirst().id);
+        }
       }
     }
     return taken;

@@ -1,6 +1,7 @@
 package giostra.server.page;
 
 import giostra.core.band.Refused;
+import giostra.core.band.Values;
 import giostra.core.format.DocumentJson;
 import giostra.core.format.EditJson;
 import giostra.core.format.Upgrade;
@@ -8,6 +9,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.Node;
+import giostra.core.page.Page;
 import giostra.core.page.Path;
 import giostra.core.page.ReadBack;
 import giostra.core.page.Site;
@@ -20,7 +22,6 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -46,6 +47,9 @@ class History {
 
   /** Characters of a page's document at the most. */
   static final int MOST_TEXT = 16_000_000;
+
+  /** Stands for the page where there is none. */
+  private static final Page NO_PAGE = new Page("page", Values.NONE, List.of());
 
   private static final JsonNodeFactory MAKE = JsonNodeFactory.instance;
 
@@ -129,10 +133,26 @@ class History {
       Edits.Applied applied,
       Map<String, List<Edit>> others) {}
 
-  /** Appends a change whose undo takes it back. */
-  void append(Held held, Step step) {
-    long number = held.site.lastChange() + 1;
-    append(held, step, new Stacks(number, number, held.page.lastChange(), null, null));
+  /** Appends edits of what is held as one change that undo takes back. */
+  void append(Held held, String kind, @Nullable String key, List<Edit> edits) {
+    append(held, kind, key, edits, Edits.apply(documents.of(held.page), edits));
+  }
+
+  /**
+   * Appends a change that undo takes back; nothing when it changes nothing.
+   *
+   * @param kind what people call it: edit, restore
+   * @param applied what the edits come to
+   */
+  void append(
+      Held held, String kind, @Nullable String key, List<Edit> edits, Edits.Applied applied) {
+    if (!applied.document().equals(documents.of(held.page))) {
+      long number = held.site.lastChange() + 1;
+      append(
+          held,
+          new Step(kind, key, edits, applied, Map.of()),
+          new Stacks(number, number, held.page.lastChange(), null, null));
+    }
   }
 
   private void append(Held held, Step step, Stacks stacks) {
@@ -158,8 +178,7 @@ class History {
       documents.keep(held.page.id(), held.page.head(), siteNumber, after);
     }
     change(held.site.id(), number, held.page.id(), step.kind, step.key, stacks);
-    String name = after.site().values().get(SiteSettings.NAME);
-    sites.changed(held.site.id(), siteNumber, number, name.isBlank() ? held.site.name() : name);
+    changed(held.site, siteNumber, number, after.site());
     pages.changedFrom(held.page.id(), number);
   }
 
@@ -181,16 +200,13 @@ class History {
     }
     insert(page, 0, "made", number, siteNumber, document, List.of(), List.of(), Set.of());
     change(site.id(), number, pageId, "made", null, new Stacks(number, null, null, null, null));
-    String name = document.site().values().get(SiteSettings.NAME);
-    sites.changed(site.id(), siteNumber, number, name.isBlank() ? site.name() : name);
+    changed(site, siteNumber, number, document.site());
     pages.changedFrom(pageId, number);
   }
 
   /** The first revision of a site that was inserted in this transaction. */
   void made(String siteId, Site site) {
-    ReadBack.check(
-        new Document(
-            site, new giostra.core.page.Page("page", giostra.core.band.Values.NONE, List.of())));
+    ReadBack.check(new Document(site, NO_PAGE));
     site(siteId, 0, 0, site, List.of(), List.of(), Set.of());
     change(siteId, 0, null, "made", null, new Stacks(0, null, null, null, null));
   }
@@ -198,13 +214,12 @@ class History {
   /** Appends a change of what all pages share that is made from none of them. */
   void append(SiteRows.SiteLine site, List<Edit> edits) {
     Site before = documents.site(site.id(), site.head());
-    var none = new giostra.core.page.Page("page", giostra.core.band.Values.NONE, List.of());
-    Edits.Applied applied = Edits.apply(new Document(before, none), edits);
+    Edits.Applied applied = Edits.apply(new Document(before, NO_PAGE), edits);
     Document after = applied.document();
     if (after.site().equals(before)) {
       return;
     }
-    ReadBack.check(new Document(before, none), after);
+    ReadBack.check(new Document(before, NO_PAGE), after);
     long number = site.lastChange() + 1;
     int siteNumber = site.head() + 1;
     site(site.id(), siteNumber, number, after.site(), edits, applied);
@@ -212,7 +227,11 @@ class History {
       follow(each, number, siteNumber, edits, after);
     }
     change(site.id(), number, null, "site", null, new Stacks(number, null, null, null, null));
-    String name = after.site().values().get(SiteSettings.NAME);
+    changed(site, siteNumber, number, after.site());
+  }
+
+  private void changed(SiteRows.SiteLine site, int siteNumber, long number, Site now) {
+    String name = now.values().get(SiteSettings.NAME);
     sites.changed(site.id(), siteNumber, number, name.isBlank() ? site.name() : name);
   }
 
@@ -543,10 +562,5 @@ class History {
   /** What has been done to a page, newest first. */
   List<HistoryRows.RevisionLine> lines(String pageId) {
     return rows.lines(pageId);
-  }
-
-  /** An empty map for a change that other pages only follow. */
-  static Map<String, List<Edit>> noOthers() {
-    return new LinkedHashMap<>();
   }
 }

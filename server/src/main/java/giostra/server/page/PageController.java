@@ -31,14 +31,21 @@ class PageController {
   private static final Logger LOG = LoggerFactory.getLogger(PageController.class);
 
   private final PageService pages;
+  private final Revisions revisions;
   private final Stage stage;
   private final StagePort port;
   private final ReleaseService releases;
   private final Findings findings;
 
   PageController(
-      PageService pages, Stage stage, StagePort port, ReleaseService releases, Findings findings) {
+      PageService pages,
+      Revisions revisions,
+      Stage stage,
+      StagePort port,
+      ReleaseService releases,
+      Findings findings) {
     this.pages = pages;
+    this.revisions = revisions;
     this.stage = stage;
     this.port = port;
     this.releases = releases;
@@ -146,20 +153,20 @@ class PageController {
 
   @GetMapping("/api/pages/{id}/revisions")
   List<HistoryRows.RevisionLine> history(@PathVariable String id) {
-    return pages.history(id);
+    return revisions.history(id);
   }
 
   /** A page as it was, and in what its site differed then. */
   @GetMapping("/api/pages/{id}/revisions/{number}")
   Bodies.WasReply was(@PathVariable String id, @PathVariable int number) {
-    PageService.Was was = pages.was(id, number);
+    Revisions.Was was = revisions.was(id, number);
     return new Bodies.WasReply(DocumentJson.write(was.document()), was.site(), was.gone());
   }
 
   @PostMapping("/api/pages/{id}/restore")
   Bodies.ChangeReply restore(@PathVariable String id, @RequestBody Bodies.RestoreRequest body) {
     boolean site = Boolean.TRUE.equals(body.site());
-    return reply(pages.restore(id, body.revision(), site, Bodies.key(body.key())));
+    return reply(revisions.restore(id, body.revision(), site, Bodies.key(body.key())));
   }
 
   /** The values that would go with a band, on all pages of the site. */

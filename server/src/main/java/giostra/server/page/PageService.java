@@ -14,7 +14,6 @@ import giostra.core.page.Page;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Path;
 import giostra.core.page.Site;
-import giostra.core.page.SiteDifference;
 import giostra.core.page.SiteSettings;
 import giostra.server.site.Ids;
 import giostra.server.site.SiteRows;
@@ -28,8 +27,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -40,12 +37,11 @@ import tools.jackson.databind.JsonNode;
  */
 @Service
 public class PageService {
-  private static final Logger LOG = LoggerFactory.getLogger(PageService.class);
-
   private final SiteRows sites;
   private final PageRows pages;
   private final History history;
   private final Documents documents;
+  private final Heads heads;
   private final StockService stock;
   private final Clock clock;
 
@@ -54,12 +50,14 @@ public class PageService {
       PageRows pages,
       History history,
       Documents documents,
+      Heads heads,
       StockService stock,
       Clock clock) {
     this.sites = sites;
     this.pages = pages;
     this.history = history;
     this.documents = documents;
+    this.heads = heads;
     this.stock = stock;
     this.clock = clock;
   }
@@ -203,25 +201,7 @@ public class PageService {
   /** The pages of a site, oldest first, those that are broken as well. */
   @Transactional(readOnly = true)
   public List<Shown> shelf(String siteId) {
-    return pages.ofSite(siteId).stream().map(this::shown).toList();
-  }
-
-  private Shown shown(PageRows.PageLine page) {
-    try {
-      Head head = head(page);
-      List<Refused> mended = documents.mended(page);
-      return new Shown(
-          page.id(),
-          page.slug(),
-          head,
-          mended.isEmpty()
-              ? ""
-              : "Not all of it can be read as it was kept: " + mended.getFirst().getMessage());
-    } catch (RuntimeException e) {
-      LOG.warn("page {} cannot be read", page.id(), e);
-      String why = e instanceof Refused || e instanceof DocumentJson.Faults ? e.getMessage() : "";
-      return new Shown(page.id(), page.slug(), null, ("This page cannot be read. " + why).strip());
-    }
+    return pages.ofSite(siteId).stream().map(heads::shown).toList();
   }
 
   /** The pages of a site that can be read, oldest first. */
@@ -239,7 +219,7 @@ public class PageService {
   /** A page at its newest revision. */
   @Transactional(readOnly = true)
   public Head head(String pageId) {
-    return head(page(pageId));
+    return heads.of(heads.page(pageId));
   }
 
   /** Where a page is, whatever has become of its document. */
@@ -248,7 +228,7 @@ public class PageService {
   /** Where a page is. */
   @Transactional(readOnly = true)
   public Place place(String pageId) {
-    return place(page(pageId));
+    return place(heads.page(pageId));
   }
 
   private static Place place(PageRows.PageLine page) {
@@ -301,7 +281,7 @@ public class PageService {
     history.holdSite(siteId);
     var uses = new ArrayList<String>();
     for (PageRows.PageLine page : pages.allOfSite(siteId)) {
-      Head head = shown(page).head();
+      Head head = heads.shown(page).head();
       if (head != null && Linking.used(head.document()).contains(id)) {
         String title = head.document().page().values().get(PageSettings.TITLE);
         uses.add(page.putAwayAt() == null ? title : title + " (put away)");
@@ -340,7 +320,7 @@ public class PageService {
     History.Held held = history.hold(pageId);
     Document before = documents.of(held.page());
     if (history.done(held.site().id(), key)) {
-      return new Change(before, head(held.page()));
+      return changed(before, held);
     }
     long since = since(held, base);
     boolean newest = since == held.site().lastChange() || current(held, base);
@@ -354,7 +334,8 @@ public class PageService {
           throw conflict(held, before, theirs.get().says() + " was changed in another window");
         }
       }
-      return append(held, "edit", key, edits, applied, before);
+      history.append(held, "edit", key, edits, applied);
+      return changed(before, held);
     } catch (Refused | DocumentJson.Faults e) {
       if (!newest) {
         // It may have been right on the revision it was made on: a band that is gone since, say.
@@ -394,24 +375,12 @@ public class PageService {
   @Transactional
   public Change change(String pageId, Function<Document, List<Edit>> edits) {
     History.Held held = history.hold(pageId);
-    return append(held, "edit", null, edits.apply(documents.of(held.page())));
-  }
-
-  private Change append(History.Held held, String kind, @Nullable String key, List<Edit> edits) {
     Document before = documents.of(held.page());
-    return append(held, kind, key, edits, Edits.apply(before, edits), before);
+    history.append(held, "edit", null, edits.apply(before));
+    return changed(before, held);
   }
 
-  private Change append(
-      History.Held held,
-      String kind,
-      @Nullable String key,
-      List<Edit> edits,
-      Edits.Applied applied,
-      Document before) {
-    if (!applied.document().equals(before)) {
-      history.append(held, new History.Step(kind, key, edits, applied, History.noOthers()));
-    }
+  private Change changed(Document before, History.Held held) {
     return new Change(before, head(held.page().id()));
   }
 
@@ -445,7 +414,7 @@ public class PageService {
     History.Held held = history.hold(pageId);
     Document before = documents.of(held.page());
     if (history.done(held.site().id(), key)) {
-      return new Change(before, head(held.page()));
+      return changed(before, held);
     }
     try {
       history.again(held, back, key);
@@ -463,194 +432,10 @@ public class PageService {
               "document",
               DocumentJson.write(before)));
     }
-    return new Change(before, head(pageId));
+    return changed(before, held);
   }
 
-  // --- names, and what is put away ---
-
-  /**
-   * Names a site.
-   *
-   * @throws Refused for a name that is none
-   */
-  @Transactional
-  public void nameSite(String siteId, String name) {
-    SiteRows.SiteLine site = history.holdSite(siteId);
-    if (name.isBlank()) {
-      throw new Refused("Name of the site", name, "1 to 120 characters");
-    }
-    history.append(
-        site,
-        List.of(new Edit.SetValue(Site.ID, SiteSettings.NAME.id(), Values.ALL, name.strip())));
-  }
-
-  /**
-   * Names a page, and says at which address it is. The one that it had leads to it from then on.
-   *
-   * @throws Refused for an address that another page of the site has
-   */
-  @Transactional
-  public Head name(String pageId, String title, String address) {
-    History.Held held = history.hold(pageId);
-    String slug = Ids.word(address, "p");
-    if (!slug.equals(address)) {
-      throw new Refused(
-          "Address", address, "of lower-case letters, digits and single hyphens, such as " + slug);
-    }
-    if (title.isBlank()) {
-      throw new Refused("Title of the page", title, "1 to 200 characters");
-    }
-    String siteId = held.site().id();
-    if (!slug.equals(held.page().slug())) {
-      pages
-          .find(siteId, slug)
-          .ifPresent(other -> {
-            throw new Refused(
-                "Address",
-                slug
-                    + ", where "
-                    + (other.putAwayAt() == null
-                        ? "another page is"
-                        : "a page was that is put away"),
-                "free on this site");
-          });
-      pages.noteFormer(siteId, held.page().slug(), pageId);
-      pages.forgetFormer(siteId, slug);
-      pages.address(pageId, slug);
-    }
-    Document before = documents.of(held.page());
-    append(
-        held,
-        "edit",
-        null,
-        List.of(
-            new Edit.SetValue(
-                before.page().id(), PageSettings.TITLE.id(), Values.ALL, title.strip())));
-    return head(pageId);
-  }
-
-  /** A page that is put away. */
-  public record Away(
-      String id, String siteId, String site, String title, java.time.Instant since) {}
-
-  /** The pages of the sites that are there which are put away, the last one first. */
-  @Transactional(readOnly = true)
-  public List<Away> putAway() {
-    return pages.putAway().stream()
-        .map(page -> {
-          Head head = shown(page).head();
-          String title =
-              head == null ? "" : head.document().page().values().get(PageSettings.TITLE);
-          return new Away(
-              page.id(),
-              page.siteId(),
-              site(page.siteId()).name(),
-              title.isBlank() ? page.slug() : title,
-              java.util.Objects.requireNonNull(page.putAwayAt()));
-        })
-        .toList();
-  }
-
-  /** Puts a page away: it is on no shelf and live no more, until it is brought back. */
-  @Transactional
-  public void putAway(String pageId) {
-    history.hold(pageId);
-    pages.putAway(pageId, clock.instant());
-  }
-
-  /** Brings a page back as it was. */
-  @Transactional
-  public void bringBack(String pageId) {
-    PageRows.PageLine page = pages.line(pageId).orElseThrow(() -> new Gone("page", pageId));
-    history.holdSite(page.siteId());
-    pages.putAway(pageId, null);
-  }
-
-  /**
-   * Forgets a page for good.
-   *
-   * @param elsewhere forgets what belongs to it elsewhere
-   * @throws Refused for one that is not put away
-   */
-  @Transactional
-  public void drop(String pageId, Runnable elsewhere) {
-    PageRows.PageLine page = pages.line(pageId).orElseThrow(() -> new Gone("page", pageId));
-    history.holdSite(page.siteId());
-    if (pages.line(pageId).filter(each -> each.putAwayAt() != null).isEmpty()) {
-      throw new Refused("Page " + pageId, "on the shelf", "put away before it is dropped");
-    }
-    elsewhere.run();
-    pages.deleteRevisions(pageId);
-    pages.deleteFormer(pageId);
-    pages.delete(pageId);
-  }
-
-  /** Ids of all pages of a site, those that are put away as well. */
-  @Transactional(readOnly = true)
-  public List<String> idsOf(String siteId) {
-    return pages.allOfSite(siteId).stream().map(PageRows.PageLine::id).toList();
-  }
-
-  /** Ids of pages that were put away before a time. */
-  @Transactional(readOnly = true)
-  public List<String> putAwayBefore(java.time.Instant time) {
-    return pages.putAwayBefore(time);
-  }
-
-  // --- what was ---
-
-  /** The revisions of a page, newest first. */
-  @Transactional(readOnly = true)
-  public List<HistoryRows.RevisionLine> history(String pageId) {
-    page(pageId);
-    return history.lines(pageId);
-  }
-
-  /**
-   * What a page was.
-   *
-   * @param site in what its site differed from what it is now
-   * @param gone what the page said for bands that are there no more, which goes when it is restored
-   *     without its site
-   */
-  public record Was(Document document, List<SiteDifference> site, List<String> gone) {}
-
-  /** A page as it was at a revision, and how its site differed then. */
-  @Transactional(readOnly = true)
-  public Was was(String pageId, int number) {
-    PageRows.PageLine page = page(pageId);
-    Document old = documents.at(page, number);
-    Document now = documents.of(page);
-    return new Was(
-        old,
-        SiteDifference.between(old.site(), now.site()),
-        old.bands().all().stream()
-            .map(band -> band.id())
-            .filter(id -> !DocumentJson.ids(now.bands()).contains(id))
-            .flatMap(id -> Edits.goingWith(new Document(old.site(), old.page()), id).stream())
-            .toList());
-  }
-
-  /**
-   * Appends a change that makes of a page what it was at a revision.
-   *
-   * @param site whether what it shares with its site becomes what it was then, on all pages
-   */
-  @Transactional
-  public Change restore(String pageId, int number, boolean site, @Nullable String key) {
-    History.Held held = history.hold(pageId);
-    Document before = documents.of(held.page());
-    if (history.done(held.site().id(), key)) {
-      return new Change(before, head(held.page()));
-    }
-    Document old = documents.at(held.page(), number);
-    var edits = new ArrayList<Edit>();
-    if (site) {
-      edits.addAll(Edits.siteEdits(before.site(), old.site()));
-    }
-    edits.add(new Edit.ReplacePage(site ? old.page() : Edits.fitted(old.page(), before.bands())));
-    return append(held, "restore", key, edits);
-  }
+  // --- what goes with a band ---
 
   /**
    * The values that would go with a band, on all pages of the site.
@@ -675,29 +460,6 @@ public class PageService {
       }
     }
     return all;
-  }
-
-  // --- reading ---
-
-  private Head head(PageRows.PageLine page) {
-    History.Ways ways = history.ways(page);
-    return new Head(
-        page.id(),
-        page.siteId(),
-        page.slug(),
-        page.head(),
-        page.siteHead(),
-        ways.undo(),
-        ways.redo(),
-        documents.of(page),
-        page.liveRelease());
-  }
-
-  private PageRows.PageLine page(String id) {
-    return pages
-        .line(id)
-        .filter(page -> page.putAwayAt() == null)
-        .orElseThrow(() -> new Gone("page", id));
   }
 
   /** Something on a page, by id; a Gone when it is not there. */

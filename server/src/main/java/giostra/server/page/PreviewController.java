@@ -24,14 +24,21 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class PreviewController {
   private final PageService pages;
+  private final Revisions revisions;
   private final Stage stage;
   private final PageFiles files;
   private final MediaService media;
   private final Previews previews;
 
   PreviewController(
-      PageService pages, Stage stage, PageFiles files, MediaService media, Previews previews) {
+      PageService pages,
+      Revisions revisions,
+      Stage stage,
+      PageFiles files,
+      MediaService media,
+      Previews previews) {
     this.pages = pages;
+    this.revisions = revisions;
     this.stage = stage;
     this.files = files;
     this.media = media;
@@ -51,7 +58,7 @@ class PreviewController {
       @RequestParam(defaultValue = "") String assume,
       @RequestParam(required = false) @Nullable Integer revision) {
     if (revision != null) {
-      Document was = pages.was(id, revision).document();
+      Document was = revisions.was(id, revision).document();
       return previews.page(pages.place(id).siteId(), was, Assumption.of(assume));
     }
     PageService.Head head = pages.head(id);

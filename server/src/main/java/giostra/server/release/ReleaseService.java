@@ -122,7 +122,9 @@ public class ReleaseService {
           before > known
               && releases
                   .findByPageIdAndNumber(pageId, before)
-                  .filter(newer -> newer.revision > release.revision)
+                  .filter(newer ->
+                      newer.revision > release.revision
+                          || newer.siteRevision > release.siteRevision)
                   .isPresent();
       if (!overtaken) {
         pages.setLive(pageId, release.id);

@@ -1,6 +1,7 @@
 package giostra.server.shelf;
 
 import giostra.server.page.PageService;
+import giostra.server.page.PageShelf;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -18,9 +19,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class ShelfController {
   private final ShelfService shelf;
+  private final PageShelf whole;
   private final PageService pages;
 
-  ShelfController(ShelfService shelf, PageService pages) {
+  ShelfController(ShelfService shelf, PageShelf whole, PageService pages) {
+    this.whole = whole;
     this.shelf = shelf;
     this.pages = pages;
   }
@@ -48,7 +51,7 @@ class ShelfController {
   @PutMapping("/api/pages/{id}/name")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void name(@PathVariable String id, @RequestBody PageName body) {
-    pages.name(id, body.title(), body.slug());
+    whole.name(id, body.title(), body.slug());
   }
 
   @PostMapping("/api/pages/{id}/copies")
@@ -78,13 +81,13 @@ class ShelfController {
   @PostMapping("/api/pages/{id}/away")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void putAway(@PathVariable String id) {
-    pages.putAway(id);
+    whole.putAway(id);
   }
 
   @DeleteMapping("/api/pages/{id}/away")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void bringBack(@PathVariable String id) {
-    pages.bringBack(id);
+    whole.bringBack(id);
   }
 
   /** Drops a page that is put away, for good. */
@@ -97,7 +100,7 @@ class ShelfController {
   @PutMapping("/api/sites/{siteId}/name")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void nameSite(@PathVariable String siteId, @RequestBody SiteName body) {
-    pages.nameSite(siteId, body.name());
+    whole.nameSite(siteId, body.name());
   }
 
   @PostMapping("/api/sites/{siteId}/copies")

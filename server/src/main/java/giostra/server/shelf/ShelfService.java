@@ -17,6 +17,7 @@ import giostra.server.content.IntakeService;
 import giostra.server.content.Sources;
 import giostra.server.media.MediaService;
 import giostra.server.page.PageService;
+import giostra.server.page.PageShelf;
 import giostra.server.release.ReleaseService;
 import giostra.server.site.SiteRows;
 import giostra.server.stock.StockService;
@@ -26,6 +27,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -49,6 +51,7 @@ class ShelfService {
 
   private final SiteRows sites;
   private final PageService pages;
+  private final PageShelf shelf;
   private final MediaService media;
   private final StockService stock;
   private final Sources sources;
@@ -60,6 +63,7 @@ class ShelfService {
   ShelfService(
       SiteRows sites,
       PageService pages,
+      PageShelf shelf,
       MediaService media,
       StockService stock,
       Sources sources,
@@ -70,6 +74,7 @@ class ShelfService {
     this.transaction = new TransactionTemplate(transactions);
     this.sites = sites;
     this.pages = pages;
+    this.shelf = shelf;
     this.media = media;
     this.stock = stock;
     this.sources = sources;
@@ -93,10 +98,10 @@ class ShelfService {
   public List<AwayReply> away() {
     var all = new ArrayList<AwayReply>();
     for (SiteRows.SiteLine site : sites.putAway()) {
-      Instant since = java.util.Objects.requireNonNull(site.putAwayAt());
+      Instant since = Objects.requireNonNull(site.putAwayAt());
       all.add(new AwayReply("site", site.id(), site.name(), "", since, since.plus(KEPT)));
     }
-    for (PageService.Away page : pages.putAway()) {
+    for (PageShelf.Away page : shelf.putAway()) {
       all.add(
           new AwayReply(
               "page", page.id(), page.title(), page.site(), page.since(), page.since().plus(KEPT)));
@@ -181,7 +186,7 @@ class ShelfService {
     }
     hold(from, siteId);
     PageService.Head there = copy(pageId, siteId, "");
-    pages.putAway(pageId);
+    shelf.putAway(pageId);
     return there;
   }
 
@@ -192,7 +197,7 @@ class ShelfService {
    */
   @Transactional
   public void dropPage(String pageId) {
-    pages.drop(
+    shelf.drop(
         pageId,
         () -> {
           intakes.dropOf(pageId);
@@ -250,7 +255,7 @@ class ShelfService {
     if (pages.site(siteId).putAwayAt() == null) {
       throw new Refused("Site " + siteId, "on the shelf", "put away before it is dropped");
     }
-    for (String page : pages.idsOf(siteId)) {
+    for (String page : shelf.idsOf(siteId)) {
       dropPage(page);
     }
     media.deleteAll(siteId);
@@ -275,7 +280,7 @@ class ShelfService {
     for (String site : sites.putAwayBefore(before)) {
       quietly("site " + site, () -> transaction.executeWithoutResult(_ -> dropSite(site)));
     }
-    for (String page : pages.putAwayBefore(before)) {
+    for (String page : shelf.putAwayBefore(before)) {
       quietly("page " + page, () -> transaction.executeWithoutResult(_ -> dropPage(page)));
     }
   }

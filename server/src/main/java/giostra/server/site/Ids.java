@@ -1,15 +1,19 @@
 package giostra.server.site;
 
+import java.security.SecureRandom;
 import java.text.Normalizer;
 import java.util.Locale;
 import java.util.function.Predicate;
+import java.util.random.RandomGenerator;
 
 /** Ids that stand in addresses, made of names. */
 public final class Ids {
   private static final int LONGEST = 40;
 
   /** Names that many things have get another ending by chance after so many tries. */
-  private static final int TRIES = 1000;
+  private static final int TRIES = 50;
+
+  private static final RandomGenerator RANDOM = new SecureRandom();
 
   private Ids() {}
 
@@ -33,18 +37,21 @@ public final class Ids {
   }
 
   /**
-   * The first of a word, the word with 2, with 3 and so on that is free.
+   * The first of a word, the word with 2, with 3 and so on that is free; where many have that word,
+   * one with an ending by chance.
    *
    * @param isFree where to ask is to take, whoever comes first has it
    */
   public static String next(String word, Predicate<String> isFree) {
     String free = word;
     for (int i = 2; !isFree.test(free); i++) {
-      if (i > TRIES) {
-        throw new IllegalStateException("no free id like " + word);
-      }
-      free = word + "-" + i;
+      free = word + "-" + (i <= TRIES ? Integer.toString(i) : chance());
     }
     return free;
+  }
+
+  /** Letters and digits such as nobody else draws. */
+  public static String chance() {
+    return Long.toString(RANDOM.nextLong(1L << 40, 1L << 50), 36);
   }
 }

@@ -23,6 +23,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -57,10 +59,22 @@ public class StockService {
    */
   public record Kept(String id, String name, String homePage, String homeNode, JsonNode node) {}
 
-  /** What is kept on a site, oldest first. */
+  /** What is kept on a site and can be read, oldest first. */
   @Transactional(readOnly = true)
   public List<Kept> of(String siteId) {
-    return rows.findBySiteIdOrderByCreatedAt(siteId).stream().map(StockService::kept).toList();
+    return rows.findBySiteIdOrderByCreatedAt(siteId).stream()
+        .flatMap(row -> readable(row, StockService::kept).stream())
+        .toList();
+  }
+
+  /** Of a row that cannot be read, nothing: whatever stands beside it does not suffer. */
+  private static <T> Optional<T> readable(StockEntity row, Function<StockEntity, T> read) {
+    try {
+      return Optional.of(read.apply(row));
+    } catch (RuntimeException e) {
+      LOG.warn("what is kept on {} as {} cannot be read", row.siteId, row.id, e);
+      return Optional.empty();
+    }
   }
 
   private static Kept kept(StockEntity row) {
@@ -206,14 +220,13 @@ public class StockService {
   /** As they were remembered, less what was said for bands that are gone since. */
   private Linking.Stock stock(String siteId, Bands bands) {
     var found = new HashMap<String, Node>();
+    Set<String> known = DocumentJson.ids(bands);
     for (StockEntity row : rows.findBySiteIdOrderByCreatedAt(siteId)) {
-      try {
-        JsonNode json = DocumentJson.parse(row.node);
-        found.put(row.id, DocumentJson.keptNode(json, DocumentJson.ids(bands), row.version));
-      } catch (RuntimeException e) {
-        // What links to it has an empty place, as for what is gone; the rest of the page stands.
-        LOG.warn("what is kept on {} as {} cannot be read", siteId, row.id, e);
-      }
+      // What links to one that cannot be read has an empty place, as for what is gone.
+      readable(
+              row,
+              each -> DocumentJson.keptNode(DocumentJson.parse(each.node), known, each.version))
+          .ifPresent(node -> found.put(row.id, node));
     }
     return id -> Optional.ofNullable(found.get(id));
   }

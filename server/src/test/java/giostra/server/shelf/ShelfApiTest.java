@@ -10,6 +10,7 @@ import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -144,6 +145,26 @@ class ShelfApiTest {
     // It can still be brought back where it was.
     assertThat(api.delete("/api/pages/" + page + "/away").status()).isEqualTo(204);
     assertThat(api.get(live).status()).isEqualTo(200);
+  }
+
+  @Test
+  void aSiteThatHasAPictureAlreadyKeepsWhatItSaysOfIt(Api api) {
+    String copy = api.copyOfDemo();
+    String other = site(api, "Has it");
+    byte[] bytes = api.get("/api/sites/velluta/media/lamp-walk/file").bytes();
+    String known = api.upload(other, "ours.jpg", bytes).json().path("id").asString();
+    Map<String, Object> said =
+        Map.of("alt", "Our words", "decorative", false, "focus", "10% 90%", "tags", List.of("ours"));
+    assertThat(api.put("/api/sites/" + other + "/media/" + known, said).status()).isEqualTo(200);
+    page(api, other, "There already");
+    String page = copy + "-evenings-at-velluta";
+    assertThat(api.post("/api/pages/" + page + "/copies", Map.of("site", other)).status())
+        .isEqualTo(201);
+    JsonNode all = api.get("/api/sites/" + other + "/media").json();
+    assertThat(all.size()).isGreaterThan(5);
+    assertThat(all.get(0).path("id").asString()).isEqualTo(known);
+    assertThat(all.get(0).path("alt").asString()).isEqualTo("Our words");
+    assertThat(all.get(0).path("tags").toString()).isEqualTo("[\"ours\"]");
   }
 
   @Test

@@ -1,0 +1,84 @@
+package giostra.server.page;
+
+import giostra.core.format.DocumentJson;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Edits;
+import giostra.core.page.SiteDifference;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What pages were, and how they become that again. */
+@Service
+class Revisions {
+  private final History history;
+  private final Documents documents;
+  private final Heads heads;
+
+  Revisions(History history, Documents documents, Heads heads) {
+    this.history = history;
+    this.documents = documents;
+    this.heads = heads;
+  }
+
+  /** The revisions of a page, newest first. */
+  @Transactional(readOnly = true)
+  public List<HistoryRows.RevisionLine> history(String pageId) {
+    heads.page(pageId);
+    return history.lines(pageId);
+  }
+
+  /**
+   * What a page was.
+   *
+   * @param site in what its site differed from what it is now
+   * @param gone what the page said for bands that are there no more, which goes when it is restored
+   *     without its site
+   */
+  public record Was(Document document, List<SiteDifference> site, List<String> gone) {}
+
+  /** A page as it was at a revision, and how its site differed then. */
+  @Transactional(readOnly = true)
+  public Was was(String pageId, int number) {
+    PageRows.PageLine page = heads.page(pageId);
+    Document old = documents.at(page, number);
+    Document now = documents.of(page);
+    return new Was(
+        old,
+        SiteDifference.between(old.site(), now.site()),
+        old.bands().all().stream()
+            .map(band -> band.id())
+            .filter(id -> !DocumentJson.ids(now.bands()).contains(id))
+            .flatMap(id -> Edits.goingWith(new Document(old.site(), old.page()), id).stream())
+            .toList());
+  }
+
+  /**
+   * Appends a change that makes of a page what it was at a revision.
+   *
+   * @param site whether what it shares with its site becomes what it was then, on all pages
+   */
+  @Transactional
+  public PageService.Change restore(String pageId, int number, boolean site, @Nullable String key) {
+    History.Held held = history.hold(pageId);
+    Document before = documents.of(held.page());
+    if (history.done(held.site().id(), key)) {
+      return changed(before, held);
+    }
+    Document old = documents.at(held.page(), number);
+    var edits = new ArrayList<Edit>();
+    if (site) {
+      edits.addAll(Edits.siteEdits(before.site(), old.site()));
+    }
+    edits.add(new Edit.ReplacePage(site ? old.page() : Edits.fitted(old.page(), before.bands())));
+    history.append(held, "restore", key, edits);
+    return changed(before, held);
+  }
+
+  private PageService.Change changed(Document before, History.Held held) {
+    return new PageService.Change(before, heads.of(heads.page(held.page().id())));
+  }
+}
