@@ -154,7 +154,8 @@ class ShelfApiTest {
     byte[] bytes = api.get("/api/sites/velluta/media/lamp-walk/file").bytes();
     String known = api.upload(other, "ours.jpg", bytes).json().path("id").asString();
     Map<String, Object> said =
-        Map.of("alt", "Our words", "decorative", false, "focus", "10% 90%", "tags", List.of("ours"));
+        Map.of(
+            "alt", "Our words", "decorative", false, "focus", "10% 90%", "tags", List.of("ours"));
     assertThat(api.put("/api/sites/" + other + "/media/" + known, said).status()).isEqualTo(200);
     page(api, other, "There already");
     String page = copy + "-evenings-at-velluta";
