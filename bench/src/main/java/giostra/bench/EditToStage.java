@@ -5,9 +5,9 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import giostra.server.testing.Api;
+import giostra.server.testing.Debian;
 import giostra.server.testing.Postgres;
 import giostra.server.testing.Process;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -31,7 +31,7 @@ final class EditToStage {
                 .chromium()
                 .launch(
                     new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setExecutablePath(Debian.CHROMIUM)
                         .setArgs(List.of("--no-sandbox", "--disable-gpu")))) {
       Api api = app.api();
       String id = api.newPage(LargePage.document());

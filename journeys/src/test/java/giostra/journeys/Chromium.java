@@ -7,8 +7,8 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import giostra.server.testing.Api;
+import giostra.server.testing.Debian;
 import giostra.server.testing.Giostra;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -55,9 +55,7 @@ public final class Chromium implements ParameterResolver, AfterEachCallback, Aft
           scrollbars,
           shown -> {
             var options =
-                new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(FLAGS);
+                new BrowserType.LaunchOptions().setExecutablePath(Debian.CHROMIUM).setArgs(FLAGS);
             return playwright
                 .chromium()
                 .launch(

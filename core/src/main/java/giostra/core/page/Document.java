@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
@@ -24,12 +25,20 @@ public final class Document {
   /** How deep nodes may lie in one another: the page is at 0. */
   public static final int DEEPEST = 24;
 
-  /** A node and what holds it. */
-  private record Place(Node node, @Nullable Node parent) {}
+  /** Nodes that may have changed before all places are noted anew. */
+  private static final int MOST_NEWER = 64;
+
+  /** A node and the id of what holds it; the page has an empty one. */
+  private record Place(Node node, String parent) {}
 
   private final Site site;
   private final Page page;
-  private final Map<String, Place> places = new HashMap<>();
+
+  /** By id. Documents that differ in values share it, so that one more costs next to nothing. */
+  private final Map<String, Place> places;
+
+  /** Nodes that have changed since the places were noted, by id; each stands where it stood. */
+  private final Map<String, Node> newer;
 
   /**
    * @throws Refused for an id that is there twice, and for what is too much or too deep
@@ -37,21 +46,32 @@ public final class Document {
   public Document(Site site, Page page) {
     this.site = site;
     this.page = page;
-    places.put(Site.ID, new Place(site, null));
-    note(page, null, 0);
+    places = new HashMap<>();
+    newer = Map.of();
+    places.put(Site.ID, new Place(site, ""));
+    note(page, "", 0);
     if (places.size() > MOST_NODES) {
       throw new Refused("document", places.size() + " nodes large", "of at most " + MOST_NODES);
     }
   }
 
-  private void note(Node node, @Nullable Node parent, int depth) {
+  private Document(Site site, Page page, Map<String, Place> places, Map<String, Node> newer) {
+    this.site = site;
+    this.page = page;
+    this.places = places;
+    this.newer = newer;
+  }
+
+  private void note(Node node, String parent, int depth) {
     if (depth > DEEPEST) {
       throw new Refused("depth", Integer.toString(depth), "at most " + DEEPEST).at(node.id());
     }
     if (places.put(node.id(), new Place(node, parent)) != null) {
       throw new Refused("id", node.id(), "unique in the document").at(node.id());
     }
-    node.children().forEach(child -> note(child, node, depth + 1));
+    for (Node child : node.children()) {
+      note(child, node.id(), depth + 1);
+    }
   }
 
   /** What all pages of the site share. */
@@ -76,7 +96,12 @@ public final class Document {
 
   @Override
   public String toString() {
-    return "Document[" + page.id() + ", " + places.size() + " nodes]";
+    return "Document[" + page.id() + ", " + size() + " nodes]";
+  }
+
+  /** How many nodes it has, the site and the page among them. */
+  public int size() {
+    return places.size();
   }
 
   /** The bands of the site. */
@@ -96,7 +121,10 @@ public final class Document {
 
   /** The node with that id. */
   public Optional<Node> find(String id) {
-    return Optional.ofNullable(places.get(id)).map(Place::node);
+    Node changed = newer.get(id);
+    return changed == null
+        ? Optional.ofNullable(places.get(id)).map(Place::node)
+        : Optional.of(changed);
   }
 
   /**
@@ -132,13 +160,27 @@ public final class Document {
   /** The way from the page to a node, both included; empty for the site or an unknown id. */
   public List<Node> path(String id) {
     var path = new ArrayDeque<Node>();
-    Place at = id.equals(Site.ID) ? null : places.get(id);
-    while (at != null) {
-      path.addFirst(at.node());
-      Node parent = at.parent();
-      at = parent == null ? null : places.get(parent.id());
+    if (!id.equals(Site.ID)) {
+      for (Place at = places.get(id); at != null; at = places.get(at.parent())) {
+        path.addFirst(newer.getOrDefault(at.node().id(), at.node()));
+      }
     }
     return List.copyOf(path);
+  }
+
+  /**
+   * Which child of a node another one is, from 0; -1 when it is none. Told by the node itself:
+   * comparing what is in them takes long where many are much alike.
+   */
+  public static int placeIn(Node parent, Node child) {
+    int at = 0;
+    for (Node each : parent.children()) {
+      if (each == child) {
+        return at;
+      }
+      at++;
+    }
+    return -1;
   }
 
   /**
@@ -148,10 +190,26 @@ public final class Document {
    */
   public Document changed(String id, UnaryOperator<Node> change) {
     if (id.equals(Site.ID)) {
-      return new Document((Site) change.apply(site), page);
+      Site changed = (Site) change.apply(site);
+      return with(changed, page, Map.of(Site.ID, changed));
     }
-    node(id);
-    return new Document(site, (Page) change(path(id), change));
+    Node before = node(id);
+    List<Node> way = path(id);
+    var made = new HashMap<String, Node>();
+    Page changed = (Page) change(way, change, made);
+    Node after = Objects.requireNonNull(made.get(way.getLast().id()));
+    boolean stands = after.id().equals(before.id()) && after.children() == before.children();
+    return stands ? with(site, changed, made) : new Document(site, changed);
+  }
+
+  /** A document in which all nodes stand where they stand here. */
+  private Document with(Site site, Page page, Map<String, ? extends Node> made) {
+    if (newer.size() + made.size() > MOST_NEWER) {
+      return new Document(site, page);
+    }
+    var all = new HashMap<String, Node>(newer);
+    all.putAll(made);
+    return new Document(site, page, places, all);
   }
 
   /** The document with every node changed, children first. */
@@ -159,15 +217,20 @@ public final class Document {
     return new Document((Site) change.apply(site), (Page) changeAll(page, change));
   }
 
-  /** Only what lies on the way to the node is made anew. */
-  private static Node change(List<Node> way, UnaryOperator<Node> change) {
-    Node last = way.getLast();
-    Node changed = change.apply(last);
+  /**
+   * Only what lies on the way to the node is made anew.
+   *
+   * @param made takes what was made, by the id that it had
+   */
+  private static Node change(List<Node> way, UnaryOperator<Node> change, Map<String, Node> made) {
+    Node changed = change.apply(way.getLast());
+    made.put(way.getLast().id(), changed);
     for (int i = way.size() - 2; i >= 0; i--) {
       Node parent = way.get(i);
       var children = new ArrayList<Node>(parent.children());
-      children.set(children.indexOf(way.get(i + 1)), changed);
+      children.set(placeIn(parent, way.get(i + 1)), changed);
       changed = parent.holding(children);
+      made.put(parent.id(), changed);
     }
     return changed;
   }

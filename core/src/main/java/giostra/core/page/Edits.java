@@ -95,7 +95,7 @@ public final class Edits {
   public static List<Edit> replacing(Document document, Node by) {
     List<Node> path = document.path(by.id());
     Node parent = path.get(path.size() - 2);
-    int index = parent.children().indexOf(path.getLast());
+    int index = Document.placeIn(parent, path.getLast());
     return List.of(new Edit.RemoveNode(by.id()), new Edit.AddNode(parent.id(), index, by));
   }
 
@@ -275,7 +275,7 @@ public final class Edits {
       throw new Refused("node", id, "something in the page: the page and the site stay");
     }
     Node parent = path.get(path.size() - 2);
-    return new Place(parent.id(), parent.children().indexOf(path.getLast()));
+    return new Place(parent.id(), Document.placeIn(parent, path.getLast()));
   }
 
   private static Node without(Node parent, String id) {

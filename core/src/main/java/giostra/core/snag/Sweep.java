@@ -41,6 +41,11 @@ public final class Sweep {
     return all;
   }
 
+  /** How many pieces it remembers. */
+  public int pieces() {
+    return known.size();
+  }
+
   private static List<Object> around(
       Document document, Piece piece, PictureSizes pictures, double scrollbar, Outline outline) {
     var all = new ArrayList<Object>();
@@ -54,7 +59,7 @@ public final class Sweep {
     for (int i = 0; i + 1 < path.size(); i++) {
       all.add(path.get(i).values());
       all.add(path.get(i).children().size());
-      all.add(path.get(i).children().indexOf(path.get(i + 1)));
+      all.add(Document.placeIn(path.get(i), path.get(i + 1)));
     }
     return all;
   }

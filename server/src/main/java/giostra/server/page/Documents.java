@@ -1,5 +1,7 @@
 package giostra.server.page;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import giostra.core.band.Refused;
 import giostra.core.band.Values;
 import giostra.core.format.DocumentJson;
@@ -8,7 +10,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Page;
 import giostra.core.page.Site;
 import giostra.server.web.Gone;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
@@ -22,16 +24,15 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
  */
 @Component
 class Documents {
-  private static final int KEPT = 64;
+  /** Nodes of the documents that are remembered, together; what they share counts each time. */
+  private static final long MOST_NODES = 150_000;
 
   private final HistoryRows rows;
-  private final Map<String, DocumentJson.Kept> byRevision =
-      new LinkedHashMap<>(64, .75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, DocumentJson.Kept> eldest) {
-          return size() > KEPT;
-        }
-      };
+  private final Cache<String, DocumentJson.Kept> byRevision =
+      Caffeine.newBuilder()
+          .maximumWeight(MOST_NODES)
+          .weigher((String _, DocumentJson.Kept kept) -> kept.document().size())
+          .build();
 
   Documents(HistoryRows rows) {
     this.rows = rows;
@@ -57,14 +58,14 @@ class Documents {
     return at(page.siteId(), page.id(), number, site).document();
   }
 
-  /** Only what is in memory is guarded: nobody waits for the database of somebody else. */
   private DocumentJson.Kept at(String siteId, String pageId, int number, int siteNumber) {
     String key = key(pageId, number, siteNumber);
-    synchronized (byRevision) {
-      DocumentJson.Kept known = byRevision.get(key);
-      if (known != null) {
-        return known;
-      }
+    DocumentJson.Kept known = made().get(key);
+    if (known == null) {
+      known = byRevision.getIfPresent(key);
+    }
+    if (known != null) {
+      return known;
     }
     RevisionEntity page = revision(pageId, number);
     SiteRevisionEntity site =
@@ -75,7 +76,7 @@ class Documents {
             Upgrade.site(DocumentJson.parse(site.document), site.version),
             Upgrade.node(DocumentJson.parse(page.document), page.version),
             DocumentJson.VERSION);
-    put(key, kept);
+    byRevision.put(key, kept);
     return kept;
   }
 
@@ -95,21 +96,50 @@ class Documents {
     return rows.revision(pageId, number).orElseThrow(() -> new Gone("revision", "" + number));
   }
 
-  /** Keeps a document once its revision is there for good: what is rolled back never was. */
+  /**
+   * Remembers a document: whoever has made it at once, all others when its revision is there for
+   * good. What is rolled back never was.
+   */
   void keep(String pageId, int number, int siteNumber, Document document) {
-    String key = key(pageId, number, siteNumber);
-    TransactionSynchronizationManager.registerSynchronization(
-        new TransactionSynchronization() {
-          @Override
-          public void afterCommit() {
-            put(key, new DocumentJson.Kept(document, List.of()));
-          }
-        });
+    Map<String, DocumentJson.Kept> made = made();
+    if (made.isEmpty()) {
+      var own = new Made();
+      own.resume();
+      TransactionSynchronizationManager.registerSynchronization(own);
+      made = own.documents;
+    }
+    made.put(key(pageId, number, siteNumber), new DocumentJson.Kept(document, List.of()));
   }
 
-  private void put(String key, DocumentJson.Kept kept) {
-    synchronized (byRevision) {
-      byRevision.put(key, kept);
+  /** The documents that the transaction has made which runs on this thread. */
+  @SuppressWarnings("unchecked")
+  private Map<String, DocumentJson.Kept> made() {
+    Object made = TransactionSynchronizationManager.getResource(this);
+    return made == null ? Map.of() : (Map<String, DocumentJson.Kept>) made;
+  }
+
+  /** Documents of a transaction, bound to its thread while it runs there. */
+  private final class Made implements TransactionSynchronization {
+    private final Map<String, DocumentJson.Kept> documents = new HashMap<>();
+
+    @Override
+    public void resume() {
+      TransactionSynchronizationManager.bindResource(Documents.this, documents);
+    }
+
+    @Override
+    public void suspend() {
+      TransactionSynchronizationManager.unbindResource(Documents.this);
+    }
+
+    @Override
+    public void afterCommit() {
+      byRevision.putAll(documents);
+    }
+
+    @Override
+    public void afterCompletion(int status) {
+      suspend();
     }
   }
 

@@ -1,5 +1,7 @@
 package giostra.server.page;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import giostra.core.output.Compiled;
 import giostra.core.output.Compiler;
 import giostra.core.output.Shipped;
@@ -7,7 +9,6 @@ import giostra.core.page.Document;
 import giostra.server.host.PageFiles;
 import giostra.server.media.MediaService;
 import giostra.server.stock.StockService;
-import java.util.ArrayDeque;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,21 +18,30 @@ import org.springframework.stereotype.Component;
 /** Compiles pages for the stage, and says what of a compiled page changed. */
 @Component
 public class Stage {
-  private static final int KEPT = 64;
-  private static final int KNOWN = 12;
+  /** Characters of the sheets that are remembered, together. */
+  private static final long MOST_SHEETS = 16_000_000;
+
+  /** Characters of the pages that are remembered, together. */
+  private static final long MOST_PAGES = 24_000_000;
 
   private final MediaService media;
   private final StockService stock;
   private final PageFiles files;
 
   /** Sheets that stages may still ask for, by path; a convenience only, any of them can go. */
-  private final Map<String, String> sheets =
-      new LinkedHashMap<>() {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, String> eldest) {
-          return size() > KEPT;
-        }
-      };
+  private final Cache<String, String> sheets =
+      Caffeine.newBuilder()
+          .maximumWeight(MOST_SHEETS)
+          .weigher((String _, String css) -> css.length())
+          .build();
+
+  /** What was compiled last, told by the document itself and not by what is in it. */
+  private final Cache<Document, Compiled> known =
+      Caffeine.newBuilder()
+          .weakKeys()
+          .maximumWeight(MOST_PAGES)
+          .weigher((Document _, Compiled page) -> 2 * page.html().length() + page.css().length())
+          .build();
 
   Stage(MediaService media, StockService stock, PageFiles files) {
     this.media = media;
@@ -58,33 +68,24 @@ public class Stage {
       @Nullable List<RulePatch> rules,
       int count) {}
 
-  /** What was compiled last, told by the document itself and not by what is in it. */
-  private record Known(Document document, Compiled compiled) {}
-
-  private final ArrayDeque<Known> known = new ArrayDeque<>();
-
   /** Compiles a page of a site. */
   public Compiled compile(String siteId, Document document) {
     Shipped shipped = files.shipped(media.lookup(siteId));
     Compiled compiled = Compiler.compile(stock.expanded(siteId, document), shipped);
-    synchronized (sheets) {
-      sheets.put(compiled.cssPath(), compiled.css());
-    }
+    sheets.put(compiled.cssPath(), compiled.css());
     return compiled;
   }
 
   /** A sheet that was compiled lately. */
   @Nullable String sheet(String path) {
-    synchronized (sheets) {
-      return sheets.get(path);
-    }
+    return sheets.getIfPresent(path);
   }
 
   /** From one document to the next. */
   public Swap between(String siteId, Document before, Document after) {
     Compiled old = lately(siteId, before);
     Compiled now = compile(siteId, after);
-    keep(after, now);
+    known.put(after, now);
     List<RulePatch> rules = RulePatch.between(old.css(), now.css());
     int count = RulePatch.rules(old.css()).size();
     if (!shell(old).equals(shell(now))) {
@@ -101,23 +102,8 @@ public class Stage {
   }
 
   private Compiled lately(String siteId, Document document) {
-    synchronized (known) {
-      for (Known each : known) {
-        if (each.document() == document) {
-          return each.compiled();
-        }
-      }
-    }
-    return compile(siteId, document);
-  }
-
-  private void keep(Document document, Compiled compiled) {
-    synchronized (known) {
-      known.addFirst(new Known(document, compiled));
-      while (known.size() > KNOWN) {
-        known.removeLast();
-      }
-    }
+    Compiled compiled = known.getIfPresent(document);
+    return compiled == null ? compile(siteId, document) : compiled;
   }
 
   /** A page without its blocks and the name of its sheet. */
