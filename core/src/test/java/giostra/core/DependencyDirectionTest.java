@@ -31,4 +31,31 @@ class DependencyDirectionTest {
         .because("the rules work on values, however they travel")
         .check(CORE);
   }
+
+  /** A JDK that is set to Arabic writes other digits, one set to Turkish other small letters. */
+  @Test
+  void nothingIsWrittenAsTheMachineIsSet() {
+    noClasses()
+        .should()
+        .callMethod(String.class, "format", String.class, Object[].class)
+        .orShould()
+        .callMethod(String.class, "formatted", Object[].class)
+        .orShould()
+        .callMethod(String.class, "toLowerCase")
+        .orShould()
+        .callMethod(String.class, "toUpperCase")
+        .because("the same site compiles to the same bytes on every machine: Locale.ROOT says so")
+        .check(
+            CORE.that(
+                new com.tngtech.archunit.base.DescribedPredicate<>("not of tests") {
+                  @Override
+                  public boolean test(com.tngtech.archunit.core.domain.JavaClass each) {
+                    return !each.getSource()
+                        .orElseThrow()
+                        .getUri()
+                        .toString()
+                        .contains("test-classes");
+                  }
+                }));
+  }
 }

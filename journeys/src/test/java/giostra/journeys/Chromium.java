@@ -31,6 +31,8 @@ public final class Chromium implements ParameterResolver, AfterEachCallback, Aft
       List.of(
           "--no-sandbox",
           "--disable-gpu",
+          // As with windows: the shell alone would round letters to whole px.
+          "--font-render-hinting=none",
           "--disable-background-networking",
           "--disable-component-update",
           "--disable-sync",

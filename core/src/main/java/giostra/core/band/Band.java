@@ -1,5 +1,7 @@
 package giostra.core.band;
 
+import java.util.Locale;
+
 /**
  * A range of viewport widths, half-open: {@code from <= width < below}, in CSS px, fractions
  * included. Widths are those that media queries see: with a classic scrollbar.
@@ -37,11 +39,13 @@ public record Band(String id, String name, double from, double below) {
    */
   public String query() {
     if (widest()) {
-      return from == 0 ? "all" : "(width >= %spx)".formatted(Require.number(from));
+      return from == 0
+          ? "all"
+          : String.format(Locale.ROOT, "(width >= %spx)", Require.number(from));
     }
     String below = Require.number(this.below);
     return from == 0
-        ? "(width < %spx)".formatted(below)
-        : "(%spx <= width < %spx)".formatted(Require.number(from), below);
+        ? String.format(Locale.ROOT, "(width < %spx)", below)
+        : String.format(Locale.ROOT, "(%spx <= width < %spx)", Require.number(from), below);
   }
 }

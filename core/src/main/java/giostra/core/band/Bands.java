@@ -3,6 +3,7 @@ package giostra.core.band;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * The bands of a site, narrowest first: 1 to 6, meeting without gap or overlap, from 0 to infinity.
@@ -96,7 +97,7 @@ public record Bands(List<Band> all) {
       throw new Refused(
           "Breakpoint of " + all.get(at).name(),
           Require.number(fromPx) + " px",
-          "%s to %s px".formatted(Require.number(low), Require.number(high)));
+          String.format(Locale.ROOT, "%s to %s px", Require.number(low), Require.number(high)));
     }
     var copy = new ArrayList<>(all);
     Band lower = all.get(at - 1);

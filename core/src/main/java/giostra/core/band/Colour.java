@@ -82,8 +82,8 @@ public record Colour(int red, int green, int blue, int alpha) {
 
   /** As CSS has it: {@code #1c2b27}, with two more digits where it is not solid. */
   public String css() {
-    String solid = "#%02x%02x%02x".formatted(red, green, blue);
-    return alpha == 255 ? solid : solid + "%02x".formatted(alpha);
+    String solid = String.format(Locale.ROOT, "#%02x%02x%02x", red, green, blue);
+    return alpha == 255 ? solid : solid + String.format(Locale.ROOT, "%02x", alpha);
   }
 
   /** This colour over a solid one. Source: Compositing and Blending 1, "source-over". */

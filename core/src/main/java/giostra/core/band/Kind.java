@@ -69,7 +69,9 @@ public sealed interface Kind<T> {
       if (now.equals(text)) {
         if (now.length() > most) {
           throw new Refused(
-              what, "%d characters long, cleaned".formatted(now.length()), kind.allowed());
+              what,
+              String.format(Locale.ROOT, "%d characters long, cleaned", now.length()),
+              kind.allowed());
         }
         return new Words(most, true).read(what, now);
       }
@@ -102,7 +104,7 @@ public sealed interface Kind<T> {
 
     @Override
     public String allowed() {
-      return "a whole number from %d to %d".formatted(least, most);
+      return String.format(Locale.ROOT, "a whole number from %d to %d", least, most);
     }
   }
 
@@ -144,8 +146,11 @@ public sealed interface Kind<T> {
     @Override
     public String allowed() {
       String range =
-          "a length from %s to %s px (px, rem, em)"
-              .formatted(Require.number(least), Require.number(most));
+          String.format(
+              Locale.ROOT,
+              "a length from %s to %s px (px, rem, em)",
+              Require.number(least),
+              Require.number(most));
       return percent ? range + ", or a percentage up to 100" : range;
     }
   }
@@ -222,7 +227,8 @@ public sealed interface Kind<T> {
         throw new Refused(what, raw.toString(), allowed());
       }
       if (text.length() > most) {
-        throw new Refused(what, "%d characters long".formatted(text.length()), allowed());
+        throw new Refused(
+            what, String.format(Locale.ROOT, "%d characters long", text.length()), allowed());
       }
       Require.text(what, text, allowed());
       return lines ? text : text.replace('\n', ' ');
@@ -235,7 +241,7 @@ public sealed interface Kind<T> {
 
     @Override
     public String allowed() {
-      return "text of at most %d characters".formatted(most);
+      return String.format(Locale.ROOT, "text of at most %d characters", most);
     }
   }
 
@@ -425,7 +431,8 @@ public sealed interface Kind<T> {
 
     @Override
     public String allowed() {
-      return "a number from %s to %s".formatted(Require.number(least), Require.number(most));
+      return String.format(
+          Locale.ROOT, "a number from %s to %s", Require.number(least), Require.number(most));
     }
   }
 
@@ -459,7 +466,7 @@ public sealed interface Kind<T> {
 
     @Override
     public String allowed() {
-      return "a time from %s to %s".formatted(seconds(least), seconds(most));
+      return String.format(Locale.ROOT, "a time from %s to %s", seconds(least), seconds(most));
     }
 
     /** As people and CSS write it: {@code 1.5s}. */
@@ -594,8 +601,11 @@ public sealed interface Kind<T> {
 
     @Override
     public String allowed() {
-      return "auto, a length from %s to %s px, a ratio such as 16:9, or a share of the screen's height such as 60svh"
-          .formatted(Require.number(leastPx), Require.number(mostPx));
+      return String.format(
+          Locale.ROOT,
+          "auto, a length from %s to %s px, a ratio such as 16:9, or a share of the screen's height such as 60svh",
+          Require.number(leastPx),
+          Require.number(mostPx));
     }
   }
 
@@ -639,7 +649,7 @@ public sealed interface Kind<T> {
 
     @Override
     public String allowed() {
-      return "text of at most %d characters".formatted(most);
+      return String.format(Locale.ROOT, "text of at most %d characters", most);
     }
   }
 
@@ -657,7 +667,7 @@ public sealed interface Kind<T> {
 
     @Override
     public String allowed() {
-      return "HTML of at most %d characters".formatted(most);
+      return String.format(Locale.ROOT, "HTML of at most %d characters", most);
     }
   }
 

@@ -1,5 +1,7 @@
 package giostra.core.band;
 
+import java.util.Locale;
+
 /**
  * Input that cannot be taken. The three parts travel unchanged to whoever typed it.
  *
@@ -29,8 +31,12 @@ public final class Refused extends IllegalArgumentException {
   private Refused(String what, String found, String allowed, String where) {
     super(
         (where.isEmpty() ? "" : shortened(where) + ": ")
-            + "%s is %s; it must be %s"
-                .formatted(shortened(what), found.isEmpty() ? "empty" : shortened(found), allowed));
+            + String.format(
+                Locale.ROOT,
+                "%s is %s; it must be %s",
+                shortened(what),
+                found.isEmpty() ? "empty" : shortened(found),
+                allowed));
     this.what = shortened(what);
     this.found = shortened(found);
     this.allowed = allowed;

@@ -15,6 +15,7 @@ import giostra.core.page.Site;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import tools.jackson.core.JacksonException;
@@ -117,7 +118,9 @@ public final class DocumentJson {
     } catch (JacksonException e) {
       var at = e.getLocation();
       String place =
-          at == null ? "" : "line %d, column %d".formatted(at.getLineNr(), at.getColumnNr());
+          at == null
+              ? ""
+              : String.format(Locale.ROOT, "line %d, column %d", at.getLineNr(), at.getColumnNr());
       throw new Faults(List.of(new Refused("document", e.getOriginalMessage(), "JSON").at(place)));
     }
   }

@@ -5,6 +5,7 @@ import giostra.core.band.Setting;
 import giostra.core.page.NodeType;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -103,13 +104,17 @@ public final class PageSchema {
           case Kind.Decimal(double least, double most) ->
               MAKE.objectNode().put("type", "number").put("minimum", least).put("maximum", most);
           case Kind.Time _ -> text("^\\d+(\\.\\d+)?s$");
-          case Kind.Several several -> text("^(%s)?$".formatted(any(several.words())));
+          case Kind.Several several ->
+              text(String.format(Locale.ROOT, "^(%s)?$", any(several.words())));
           case Kind.Point _ -> text("^\\d+(\\.\\d+)?% \\d+(\\.\\d+)?%$");
           case Kind.Paint _ -> text("^" + COLOUR + "$");
           case Kind.Under _ ->
               text(
-                  "^(%1$s|linear-gradient\\(%2$sdeg(,%1$s %2$s%%){2,6}\\))$"
-                      .formatted(COLOUR, "\\d+(\\.\\d+)?"));
+                  String.format(
+                      Locale.ROOT,
+                      "^(%1$s|linear-gradient\\(%2$sdeg(,%1$s %2$s%%){2,6}\\))$",
+                      COLOUR,
+                      "\\d+(\\.\\d+)?"));
           case Kind.Moved _ -> text("^-?\\d+(\\.\\d)?px -?\\d+(\\.\\d)?px$");
           case Kind.Tall _ ->
               text("^(auto|\\d+(\\.\\d+)?(px|rem|em|svh)|\\d+(\\.\\d+)?:\\d+(\\.\\d+)?)$");
@@ -134,7 +139,8 @@ public final class PageSchema {
 
   /** Any of the words, each once at the most, in their order. */
   private static String any(List<String> words) {
-    return "(%s)( (%s))*".formatted(String.join("|", words), String.join("|", words));
+    return String.format(
+        Locale.ROOT, "(%s)( (%s))*", String.join("|", words), String.join("|", words));
   }
 
   private static ObjectNode whole(int least, int most) {

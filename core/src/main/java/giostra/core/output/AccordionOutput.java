@@ -16,6 +16,7 @@ import giostra.core.page.PanelSettings.Trigger;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
@@ -199,12 +200,13 @@ final class AccordionOutput {
             .filter(b -> writing.value(piece, PanelSettings.PANEL_HEIGHT, b) == PanelHeight.TALLEST)
             .map(b -> "\"" + b.query() + "\"")
             .collect(Collectors.joining(","));
-    return "{\"hover\":%b,\"mayClose\":%b,\"always\":[%s],\"tallest\":[%s]}"
-        .formatted(
-            piece.values().get(PanelSettings.TRIGGER) == Trigger.HOVER,
-            piece.values().get(AccordionSettings.MAY_CLOSE),
-            always,
-            tallest);
+    return String.format(
+        Locale.ROOT,
+        "{\"hover\":%b,\"mayClose\":%b,\"always\":[%s],\"tallest\":[%s]}",
+        piece.values().get(PanelSettings.TRIGGER) == Trigger.HOVER,
+        piece.values().get(AccordionSettings.MAY_CLOSE),
+        always,
+        tallest);
   }
 
   private String faq() {

@@ -15,6 +15,7 @@ import giostra.core.page.SectionSettings.Extent;
 import giostra.core.page.SiteSettings;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -77,7 +78,7 @@ public final class Compiler {
     writing.kinds.forEach(kind -> sheet.append(Stylesheet.of(kind, writing.kinds)));
     writing.parts.forEach(part -> sheet.append(Stylesheet.part(part)));
     for (int i = 1; i < writing.mostItems; i++) {
-      sheet.append(".g-item:nth-child(%d){--g-i:%d}".formatted(i + 1, i));
+      sheet.append(String.format(Locale.ROOT, ".g-item:nth-child(%d){--g-i:%d}", i + 1, i));
     }
     String hover = writing.hoverCss.css();
     if (!hover.isEmpty()) {
@@ -203,7 +204,7 @@ public final class Compiler {
     }
     String padding = value(section, SectionSettings.PADDING, band).css();
     String measure = value(document.site(), SiteSettings.MEASURE, band).css();
-    return "max(0px,min(100%% - 2*%s,%s))".formatted(padding, measure);
+    return String.format(Locale.ROOT, "max(0px,min(100%% - 2*%s,%s))", padding, measure);
   }
 
   private void wrapped(Block block) {

@@ -120,17 +120,18 @@ final class CounterOutput {
   private String plan() {
     var v = piece.values();
     boolean timed = v.get(CounterSettings.PACE) == Pace.TIME;
-    return "{\"locale\":\"%s\",\"ms\":%d,\"curve\":%s,\"step\":%s,\"beat\":%d,\"grouping\":%b,\"compact\":%b,\"share\":%s,\"every\":%b}"
-        .formatted(
-            writing.document.page().values().get(PageSettings.LANGUAGE),
-            timed ? v.get(CounterSettings.DURATION).toMillis() : 0,
-            Easing.of(v.get(CounterSettings.CURVE)).plan(),
-            plain(v.get(CounterSettings.STEP)),
-            v.get(CounterSettings.BEAT).toMillis(),
-            v.get(CounterSettings.GROUPING),
-            v.get(CounterSettings.COMPACT),
-            plain(v.get(CounterSettings.STARTS_AT) / 100.0),
-            v.get(CounterSettings.REPEAT) == Repeat.EVERY_TIME);
+    return String.format(
+        Locale.ROOT,
+        "{\"locale\":\"%s\",\"ms\":%d,\"curve\":%s,\"step\":%s,\"beat\":%d,\"grouping\":%b,\"compact\":%b,\"share\":%s,\"every\":%b}",
+        writing.document.page().values().get(PageSettings.LANGUAGE),
+        timed ? v.get(CounterSettings.DURATION).toMillis() : 0,
+        Easing.of(v.get(CounterSettings.CURVE)).plan(),
+        plain(v.get(CounterSettings.STEP)),
+        v.get(CounterSettings.BEAT).toMillis(),
+        v.get(CounterSettings.GROUPING),
+        v.get(CounterSettings.COMPACT),
+        plain(v.get(CounterSettings.STARTS_AT) / 100.0),
+        v.get(CounterSettings.REPEAT) == Repeat.EVERY_TIME);
   }
 
   void css() {

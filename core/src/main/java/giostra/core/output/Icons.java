@@ -1,6 +1,7 @@
 package giostra.core.output;
 
 import giostra.core.media.IconSprite;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -39,8 +40,11 @@ final class Icons {
           used.put(value, symbol);
           String painted = mine.isPresent() ? "g-icon g-own g-sign " : "g-icon ";
           out.raw(
-              "<svg class=\"%s\" aria-hidden=\"true\"><use href=\"#g-i-%s\"/></svg>"
-                  .formatted((painted + classes).strip(), value));
+              String.format(
+                  Locale.ROOT,
+                  "<svg class=\"%s\" aria-hidden=\"true\"><use href=\"#g-i-%s\"/></svg>",
+                  (painted + classes).strip(),
+                  value));
         });
   }
 

@@ -1,5 +1,7 @@
 package giostra.core.output;
 
+import java.util.Locale;
+
 /** The little JSON that plans are made of. Source: RFC 8259, 7 "Strings". */
 final class Json {
   private Json() {}
@@ -13,7 +15,7 @@ final class Json {
         case '\\' -> out.append("\\\\");
         default -> {
           if (c < ' ') {
-            out.append("\\u%04x".formatted((int) c));
+            out.append(String.format(Locale.ROOT, "\\u%04x", (int) c));
           } else {
             out.append(c);
           }

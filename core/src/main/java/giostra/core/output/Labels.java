@@ -264,6 +264,10 @@ final class Labels {
     return new Labels(Objects.requireNonNull(WORDS.get(WORDS.containsKey(code) ? code : "en")));
   }
 
+  private String said(Word word, Object... more) {
+    return String.format(Locale.ROOT, word(word), more);
+  }
+
   private String word(Word word) {
     return words.get(word.ordinal());
   }
@@ -298,11 +302,11 @@ final class Labels {
   }
 
   String goTo(int place) {
-    return word(Word.GO_TO).formatted(place);
+    return said(Word.GO_TO, place);
   }
 
   String of(int item, int all) {
-    return word(Word.OF).formatted(item, all);
+    return said(Word.OF, item, all);
   }
 
   String search() {
@@ -327,7 +331,7 @@ final class Labels {
 
   /** What the button over a front face does. */
   String turnOver(String heading) {
-    return word(Word.TURN_OVER).formatted(heading).strip();
+    return said(Word.TURN_OVER, heading).strip();
   }
 
   String turnBack() {
@@ -341,12 +345,12 @@ final class Labels {
 
   /** What the button that starts a clip does. */
   String play(String called) {
-    return word(Word.PLAY).formatted(called).strip();
+    return said(Word.PLAY, called).strip();
   }
 
   /** The same for a clip of a host. */
   String playAt(String called, String host) {
-    return word(Word.PLAY_AT).formatted(called, host);
+    return said(Word.PLAY_AT, called, host);
   }
 
   String pause() {
@@ -398,6 +402,6 @@ final class Labels {
   }
 
   String noClip(String called) {
-    return word(Word.NO_CLIP).formatted(called);
+    return said(Word.NO_CLIP, called);
   }
 }

@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Collection;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -76,8 +77,13 @@ final class Stylesheet {
     var css = new StringBuilder();
     for (Shipped.Font font : fonts) {
       css.append(
-          "@font-face{font-family:\"%s\";src:url(\"%s\") format(\"woff2\");font-weight:%s;font-display:optional;unicode-range:%s}"
-              .formatted(font.family(), font.path(), font.weights(), font.unicodeRange()));
+          String.format(
+              Locale.ROOT,
+              "@font-face{font-family:\"%s\";src:url(\"%s\") format(\"woff2\");font-weight:%s;font-display:optional;unicode-range:%s}",
+              font.family(),
+              font.path(),
+              font.weights(),
+              font.unicodeRange()));
     }
     return css.toString();
   }

@@ -21,6 +21,7 @@ import giostra.core.page.TabsSettings.Mark;
 import giostra.core.page.TabsSettings.Overflow;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -196,11 +197,18 @@ final class TabsOutput {
     String all =
         bands.stream()
             .map(b ->
-                "{\"query\":\"%s\",\"folds\":%b,\"down\":%b}"
-                    .formatted(b.band().query(), b.folds(), beside(b)))
+                String.format(
+                    Locale.ROOT,
+                    "{\"query\":\"%s\",\"folds\":%b,\"down\":%b}",
+                    b.band().query(),
+                    b.folds(),
+                    beside(b)))
             .collect(Collectors.joining(","));
-    return "{\"hover\":%b,\"bands\":[%s]}"
-        .formatted(piece.values().get(PanelSettings.TRIGGER) == Trigger.HOVER, all);
+    return String.format(
+        Locale.ROOT,
+        "{\"hover\":%b,\"bands\":[%s]}",
+        piece.values().get(PanelSettings.TRIGGER) == Trigger.HOVER,
+        all);
   }
 
   private static boolean beside(TabsBand b) {
@@ -332,7 +340,8 @@ final class TabsOutput {
       case GRID -> {
         int columns = b.grid().columns();
         // A hair less than the share: rounding must not send the last one to the next row.
-        yield "0 0 calc((100%% - %d*%s)/%d - .02px)".formatted(columns - 1, gap, columns);
+        yield String.format(
+            Locale.ROOT, "0 0 calc((100%% - %d*%s)/%d - .02px)", columns - 1, gap, columns);
       }
     };
   }
@@ -373,14 +382,15 @@ final class TabsOutput {
       for (HeadRows rows : HeadRows.of(writing.document, piece, b, writing.pictures.sizes())) {
         if (rows.ends().size() > 1) {
           writing.containerCss.append(
-              "@media %s{@container (%spx <= inline-size < %spx){%s{--g-divide:none}}}"
-                  .formatted(
-                      b.band().query(),
-                      Require.number(rows.from()),
-                      Require.number(rows.below()),
-                      rows.ends().stream()
-                          .map(end -> head + ":nth-child(" + (b.on().get(end) + 1) + ")")
-                          .collect(Collectors.joining(","))));
+              String.format(
+                  Locale.ROOT,
+                  "@media %s{@container (%spx <= inline-size < %spx){%s{--g-divide:none}}}",
+                  b.band().query(),
+                  Require.number(rows.from()),
+                  Require.number(rows.below()),
+                  rows.ends().stream()
+                      .map(end -> head + ":nth-child(" + (b.on().get(end) + 1) + ")")
+                      .collect(Collectors.joining(","))));
         }
       }
       writing.css.put(id, "container-type", _ -> "inline-size");

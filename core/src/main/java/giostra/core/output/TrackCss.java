@@ -11,6 +11,7 @@ import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.Function;
@@ -232,8 +233,13 @@ final class TrackCss {
     for (TrackBand b : bands) {
       if (marks(b) && b.marks() == Marks.DOTS) {
         writing.containerCss.append(
-            "@media %s{@container (inline-size < %spx){%s .g-dots{display:none}%s .g-tally{display:block}}}"
-                .formatted(b.band().query(), Require.number(b.dotsNeed()), id, id));
+            String.format(
+                Locale.ROOT,
+                "@media %s{@container (inline-size < %spx){%s .g-dots{display:none}%s .g-tally{display:block}}}",
+                b.band().query(),
+                Require.number(b.dotsNeed()),
+                id,
+                id));
       }
     }
   }

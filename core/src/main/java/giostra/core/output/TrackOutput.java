@@ -14,6 +14,7 @@ import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -143,7 +144,7 @@ final class TrackOutput {
             label,
             "aria-controls",
             belt)
-        .raw(ARROW.formatted(path));
+        .raw(String.format(Locale.ROOT, ARROW, path));
     if (slides && piece.values().get(SliderSettings.NEIGHBOURS)) {
       writing.parts.add("marks");
       out.raw("<span class=\"g-near\" aria-hidden=\"true\"></span>");
@@ -230,16 +231,17 @@ final class TrackOutput {
   private String plan() {
     return bands.stream()
         .map(b ->
-            "{\"query\":\"%s\",\"axis\":\"%s\",\"view\":%d,\"both\":%b,\"loops\":%b,\"tabbed\":%b,%s\"starts\":%s}"
-                .formatted(
-                    b.band().query(),
-                    b.axis() == Axis.ACROSS ? "x" : "y",
-                    b.all() ? Math.max(1, b.items()) : b.view(),
-                    b.sides() == 2,
-                    b.loops(),
-                    slides && TrackCss.marks(b) && TrackCss.pressed(b.marks()),
-                    b.items() == items.size() ? "" : "\"on\":" + list(b.on()) + ",",
-                    list(b.stops().starts()) + (conditional ? ",\"fewer\":" + fewer(b) : "")))
+            String.format(
+                Locale.ROOT,
+                "{\"query\":\"%s\",\"axis\":\"%s\",\"view\":%d,\"both\":%b,\"loops\":%b,\"tabbed\":%b,%s\"starts\":%s}",
+                b.band().query(),
+                b.axis() == Axis.ACROSS ? "x" : "y",
+                b.all() ? Math.max(1, b.items()) : b.view(),
+                b.sides() == 2,
+                b.loops(),
+                slides && TrackCss.marks(b) && TrackCss.pressed(b.marks()),
+                b.items() == items.size() ? "" : "\"on\":" + list(b.on()) + ",",
+                list(b.stops().starts()) + (conditional ? ",\"fewer\":" + fewer(b) : "")))
         .collect(Collectors.joining(",", "{\"items\":" + items.size() + ",\"bands\":[", "]}"));
   }
 
@@ -260,18 +262,19 @@ final class TrackOutput {
               .findFirst()
               .orElseThrow();
       all.add(
-          "{\"view\":%d,\"both\":%b,\"loops\":%b,\"starts\":%s,\"css\":{\"--g-n\":\"%d\",\"--g-view\":\"%d\",\"--g-k\":\"%d\",\"--g-both\":\"%d\",\"--g-few\":\"%s\",\"--g-shift\":\"var(--g-%s)\"}}"
-              .formatted(
-                  b.all() ? Math.max(1, b.items()) : b.view(),
-                  b.sides() == 2,
-                  b.loops(),
-                  list(b.stops().starts()),
-                  b.items(),
-                  b.view(),
-                  b.sides(),
-                  b.sides() == 2 ? 1 : 0,
-                  b.moves() ? "0" : TrackCss.few(b),
-                  b.loops() ? "free" : "held"));
+          String.format(
+              Locale.ROOT,
+              "{\"view\":%d,\"both\":%b,\"loops\":%b,\"starts\":%s,\"css\":{\"--g-n\":\"%d\",\"--g-view\":\"%d\",\"--g-k\":\"%d\",\"--g-both\":\"%d\",\"--g-few\":\"%s\",\"--g-shift\":\"var(--g-%s)\"}}",
+              b.all() ? Math.max(1, b.items()) : b.view(),
+              b.sides() == 2,
+              b.loops(),
+              list(b.stops().starts()),
+              b.items(),
+              b.view(),
+              b.sides(),
+              b.sides() == 2 ? 1 : 0,
+              b.moves() ? "0" : TrackCss.few(b),
+              b.loops() ? "free" : "held"));
     }
     return all.toString().replace(", ", ",");
   }

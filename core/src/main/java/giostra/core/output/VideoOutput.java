@@ -53,9 +53,12 @@ final class VideoOutput {
 
   private String plan() {
     Values v = piece.values();
-    return "{\"autoplay\":%b,\"muted\":%b,\"loop\":%b}"
-        .formatted(
-            v.get(VideoSettings.AUTOPLAY), v.get(VideoSettings.MUTED), v.get(VideoSettings.LOOP));
+    return String.format(
+        Locale.ROOT,
+        "{\"autoplay\":%b,\"muted\":%b,\"loop\":%b}",
+        v.get(VideoSettings.AUTOPLAY),
+        v.get(VideoSettings.MUTED),
+        v.get(VideoSettings.LOOP));
   }
 
   private boolean has(String control) {
@@ -239,11 +242,12 @@ final class VideoOutput {
                           ",",
                           Captions.read(file.text()).cues().stream()
                               .map(cue ->
-                                  "[%s,%s,%s]"
-                                      .formatted(
-                                          Require.number(cue.startMs() / 1000.0),
-                                          Require.number(cue.endMs() / 1000.0),
-                                          Json.text(cue.text())))
+                                  String.format(
+                                      Locale.ROOT,
+                                      "[%s,%s,%s]",
+                                      Require.number(cue.startMs() / 1000.0),
+                                      Require.number(cue.endMs() / 1000.0),
+                                      Json.text(cue.text())))
                               .toList())
                       + "]"));
     }
@@ -306,7 +310,7 @@ final class VideoOutput {
 
   private static String clock(long ms) {
     long seconds = Math.round(ms / 1000.0);
-    return "%d:%02d".formatted(seconds / 60, seconds % 60);
+    return String.format(Locale.ROOT, "%d:%02d", seconds / 60, seconds % 60);
   }
 
   private void bar(Item item, long durationMs) {

@@ -7,6 +7,7 @@ import giostra.core.page.CarouselSettings.Card;
 import giostra.core.page.Document;
 import giostra.core.page.Piece;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -40,8 +41,12 @@ public record Crowded(String band, String message) {
       return Optional.empty();
     }
     String message =
-        "%s: %d quotations in view are hard to read; %d at the most is usual"
-            .formatted(in.band().name(), in.asked(), most);
+        String.format(
+            Locale.ROOT,
+            "%s: %d quotations in view are hard to read; %d at the most is usual",
+            in.band().name(),
+            in.asked(),
+            most);
     return Optional.of(new Crowded(in.band().id(), message));
   }
 }

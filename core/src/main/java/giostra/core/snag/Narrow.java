@@ -14,6 +14,7 @@ import giostra.core.page.Piece;
 import giostra.core.page.TrackSettings;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * Viewport widths at which items are narrower than is comfortable, and could be wider: a single
@@ -48,8 +49,12 @@ public final class Narrow {
                 range[0],
                 range[1],
                 in.band().id(),
-                "narrower than %s from %d to %d"
-                    .formatted(Require.number(least), range[0], range[1]),
+                String.format(
+                    Locale.ROOT,
+                    "narrower than %s from %d to %d",
+                    Require.number(least),
+                    range[0],
+                    range[1]),
                 fixes(document, widths, in, range)));
       }
     }

@@ -159,13 +159,14 @@ public record PlayerContrast(Part part, State state, Band band, double found, do
         (int) Math.max(Bands.NARROWEST, narrowest.from()),
         band.widest() ? Bands.WIDEST : (int) Math.ceil(band.below()) - 1,
         band.id(),
-        "%s%s has a contrast of %s at worst; it needs %s (WCAG 2.2, %s)"
-            .formatted(
-                part.label().toLowerCase(Locale.ROOT),
-                state == State.REST ? "" : " (" + state.name().toLowerCase(Locale.ROOT) + ")",
-                Require.number(Math.floor(found * 100) / 100),
-                Require.number(asked),
-                part == Part.TIME ? "1.4.3" : "1.4.11"),
+        String.format(
+            Locale.ROOT,
+            "%s%s has a contrast of %s at worst; it needs %s (WCAG 2.2, %s)",
+            part.label().toLowerCase(Locale.ROOT),
+            state == State.REST ? "" : " (" + state.name().toLowerCase(Locale.ROOT) + ")",
+            Require.number(Math.floor(found * 100) / 100),
+            Require.number(asked),
+            part == Part.TIME ? "1.4.3" : "1.4.11"),
         fixes);
   }
 }

@@ -11,6 +11,7 @@ import giostra.core.page.Edit;
 import giostra.core.page.Node;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.IntStream;
 
 /**
@@ -57,8 +58,11 @@ public final class Reordered {
               from,
               to,
               band.id(),
-              "columns are seen in another order than they are read in from %d to %d"
-                  .formatted(from, to),
+              String.format(
+                  Locale.ROOT,
+                  "columns are seen in another order than they are read in from %d to %d",
+                  from,
+                  to),
               List.of(asRead(columns, band))));
     }
     return found;

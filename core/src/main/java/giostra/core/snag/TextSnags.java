@@ -63,7 +63,7 @@ final class TextSnags {
             from,
             to,
             band,
-            message + " from %d to %d".formatted(from, to),
+            message + String.format(Locale.ROOT, " from %d to %d", from, to),
             fixes));
   }
 
@@ -75,7 +75,11 @@ final class TextSnags {
           each.from(),
           each.to(),
           each.band(),
-          "\u201c%s\u201d breaks within the word (%s)".formatted(each.word(), word(each.part())),
+          String.format(
+              Locale.ROOT,
+              "\u201c%s\u201d breaks within the word (%s)",
+              each.word(),
+              word(each.part())),
           fewer(each.band(), scrollbar));
     }
   }
@@ -119,12 +123,13 @@ final class TextSnags {
             range[0],
             range[1],
             band.id(),
-            "headings take up to %d rows"
-                .formatted(
-                    IntStream.rangeClosed(range[0], range[1])
-                        .map(heights::headingRows)
-                        .max()
-                        .orElseThrow()),
+            String.format(
+                Locale.ROOT,
+                "headings take up to %d rows",
+                IntStream.rangeClosed(range[0], range[1])
+                    .map(heights::headingRows)
+                    .max()
+                    .orElseThrow()),
             List.of());
       }
     }
@@ -148,8 +153,12 @@ final class TextSnags {
             range[1],
             band.id(),
             items.size() == 1
-                ? "a panel holds more than %.0f px and scrolls".formatted(fixed)
-                : "%d panels hold more than %.0f px and scroll".formatted(items.size(), fixed),
+                ? String.format(Locale.ROOT, "a panel holds more than %.0f px and scrolls", fixed)
+                : String.format(
+                    Locale.ROOT,
+                    "%d panels hold more than %.0f px and scroll",
+                    items.size(),
+                    fixed),
             List.of(
                 fix(
                     "as high as their content",

@@ -13,6 +13,7 @@ import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
 import giostra.core.page.TrackSettings.Sides;
 import java.util.List;
+import java.util.Locale;
 
 /** What of a carousel's or slider's settings cannot take effect. */
 final class TrackEffects {
@@ -45,7 +46,11 @@ final class TrackEffects {
       asked.sayOf(
           moving(),
           slides ? TrackSettings.FORM : TrackSettings.IN_VIEW,
-          "All %d items are in view (%d), so nothing moves.".formatted(in.items(), in.asked()));
+          String.format(
+              Locale.ROOT,
+              "All %d items are in view (%d), so nothing moves.",
+              in.items(),
+              in.asked()));
     }
     if (slides) {
       slide();
@@ -87,8 +92,10 @@ final class TrackEffects {
       asked.say(
           SliderSettings.HEIGHT,
           TrackSettings.AXIS,
-          "A slider that runs down needs a height in px; it has %s here."
-              .formatted(TrackSettings.TRACK_HEIGHT.initial().css()));
+          String.format(
+              Locale.ROOT,
+              "A slider that runs down needs a height in px; it has %s here.",
+              TrackSettings.TRACK_HEIGHT.initial().css()));
     }
   }
 
@@ -116,8 +123,10 @@ final class TrackEffects {
       asked.say(
           TrackSettings.ENDLESS,
           slides ? TrackSettings.GAP : TrackSettings.PEEK,
-          "With %d items an item would have to show twice, so the track has an end here."
-              .formatted(in.items()));
+          String.format(
+              Locale.ROOT,
+              "With %d items an item would have to show twice, so the track has an end here.",
+              in.items()));
     }
     if (in.arrows() == Arrows.NONE && asked.set(TrackSettings.ARROW_DISTANCE)) {
       asked.say(TrackSettings.ARROW_DISTANCE, arrows, "There are no arrows.");
@@ -144,11 +153,12 @@ final class TrackEffects {
       asked.say(
           TrackSettings.STRIDE,
           TrackSettings.IN_VIEW,
-          "One move advances %d: no more than are in view.".formatted(in.view()));
+          String.format(Locale.ROOT, "One move advances %d: no more than are in view.", in.view()));
     }
     asked.sayOf(
         List.of(TrackSettings.FEW, TrackSettings.STRETCH_FEW),
         TrackSettings.IN_VIEW,
-        "There are more items (%d) than in view (%d).".formatted(in.items(), in.view()));
+        String.format(
+            Locale.ROOT, "There are more items (%d) than in view (%d).", in.items(), in.view()));
   }
 }

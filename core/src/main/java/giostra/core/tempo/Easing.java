@@ -2,6 +2,7 @@ package giostra.core.tempo;
 
 import giostra.core.band.Require;
 import giostra.core.page.CounterSettings;
+import java.util.Locale;
 
 /**
  * An easing function: progress of the effect at a share of the time. Source: CSS Easing Functions
@@ -72,9 +73,13 @@ public sealed interface Easing {
     return switch (this) {
       case Linear _ -> "null";
       case Bezier(var x1, var y1, var x2, var y2) ->
-          "[%s,%s,%s,%s]"
-              .formatted(
-                  Require.number(x1), Require.number(y1), Require.number(x2), Require.number(y2));
+          String.format(
+              Locale.ROOT,
+              "[%s,%s,%s,%s]",
+              Require.number(x1),
+              Require.number(y1),
+              Require.number(x2),
+              Require.number(y2));
     };
   }
 

@@ -9,6 +9,7 @@ import giostra.core.page.Item;
 import giostra.core.page.Piece;
 import giostra.server.page.PageService;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -66,7 +67,9 @@ class RefillService {
         refill.going().stream().map(item -> new Named(item.id(), name(item))).toList(),
         refill.filled().faults().stream()
             .limit(SHOWN)
-            .map(f -> "Row %d, column %s: %s".formatted(f.row(), f.column(), f.message()))
+            .map(f ->
+                String.format(
+                    Locale.ROOT, "Row %d, column %s: %s", f.row(), f.column(), f.message()))
             .toList());
   }
 

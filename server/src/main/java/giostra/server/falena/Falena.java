@@ -159,7 +159,8 @@ class Falena implements DisposableBean {
         range.group(2).isEmpty()
             ? whole.length
             : Math.min(whole.length, Integer.parseInt(range.group(2)) + 1);
-    to.header("Content-Range", "bytes %d-%d/%d".formatted(from, end - 1, whole.length));
+    to.header(
+        "Content-Range", String.format(Locale.ROOT, "bytes %d-%d/%d", from, end - 1, whole.length));
     to.bytes(206, "video/webm", java.util.Arrays.copyOfRange(whole, from, end));
   }
 

@@ -1,6 +1,7 @@
 package giostra.server.falena;
 
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import tools.jackson.databind.json.JsonMapper;
@@ -30,8 +31,14 @@ final class OEmbed {
     fields.put("thumbnail_height", Clip.HEIGHT);
     fields.put(
         "html",
-        "<iframe src=\"%s/embed/%s\" width=\"%d\" height=\"%d\" title=\"%s\"></iframe>"
-            .formatted(origin, clip.id(), width, height, clip.title()));
+        String.format(
+            Locale.ROOT,
+            "<iframe src=\"%s/embed/%s\" width=\"%d\" height=\"%d\" title=\"%s\"></iframe>",
+            origin,
+            clip.id(),
+            width,
+            height,
+            clip.title()));
     fields.put("width", width);
     fields.put("height", height);
   }
@@ -43,8 +50,12 @@ final class OEmbed {
   String xml() {
     return fields.entrySet().stream()
         .map(each ->
-            "<%s>%s</%s>"
-                .formatted(each.getKey(), Pages.escaped(each.getValue().toString()), each.getKey()))
+            String.format(
+                Locale.ROOT,
+                "<%s>%s</%s>",
+                each.getKey(),
+                Pages.escaped(each.getValue().toString()),
+                each.getKey()))
         .collect(
             Collectors.joining(
                 "",

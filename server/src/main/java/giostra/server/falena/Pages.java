@@ -1,5 +1,6 @@
 package giostra.server.falena;
 
+import java.util.Locale;
 import java.util.stream.Collectors;
 
 /** Falena's own pages. */
@@ -20,16 +21,26 @@ final class Pages {
   }
 
   private static String page(String title, String head, String classes, String body) {
-    return "<!DOCTYPE html><html lang=\"en\"><head><meta charset=\"utf-8\"><title>%s</title>%s%s</head><body class=\"%s\">%s</body></html>"
-        .formatted(escaped(title), head, STYLE, classes, body);
+    return String.format(
+        Locale.ROOT,
+        "<!DOCTYPE html><html lang=\"en\"><head><meta charset=\"utf-8\"><title>%s</title>%s%s</head><body class=\"%s\">%s</body></html>",
+        escaped(title),
+        head,
+        STYLE,
+        classes,
+        body);
   }
 
   static String index() {
     String clips =
         Clip.ALL.stream()
             .map(clip ->
-                "<li><a href=\"/watch/%s\">%s</a>, %s</li>"
-                    .formatted(clip.id(), escaped(clip.title()), escaped(clip.author())))
+                String.format(
+                    Locale.ROOT,
+                    "<li><a href=\"/watch/%s\">%s</a>, %s</li>",
+                    clip.id(),
+                    escaped(clip.title()),
+                    escaped(clip.author())))
             .collect(Collectors.joining());
     return page(
         "Falena",
@@ -44,14 +55,23 @@ final class Pages {
   static String watch(String origin, Clip clip) {
     String address = origin + "/oembed?url=" + origin + "/watch/" + clip.id();
     String links =
-        "<link rel=\"alternate\" type=\"application/json+oembed\" href=\"%s&amp;format=json\" title=\"%s\"><link rel=\"alternate\" type=\"text/xml+oembed\" href=\"%s&amp;format=xml\" title=\"%s\">"
-            .formatted(address, escaped(clip.title()), address, escaped(clip.title()));
+        String.format(
+            Locale.ROOT,
+            "<link rel=\"alternate\" type=\"application/json+oembed\" href=\"%s&amp;format=json\" title=\"%s\"><link rel=\"alternate\" type=\"text/xml+oembed\" href=\"%s&amp;format=xml\" title=\"%s\">",
+            address,
+            escaped(clip.title()),
+            address,
+            escaped(clip.title()));
     return page(
         clip.title() + " · Falena",
         links,
         "",
-        "<main><p><a href=\"/\">Falena</a></p><h1>%s</h1>%s<p>%s</p></main>"
-            .formatted(escaped(clip.title()), video(clip, false, "0"), escaped(clip.author())));
+        String.format(
+            Locale.ROOT,
+            "<main><p><a href=\"/\">Falena</a></p><h1>%s</h1>%s<p>%s</p></main>",
+            escaped(clip.title()),
+            video(clip, false, "0"),
+            escaped(clip.author())));
   }
 
   /** The player, to be put in other pages. */
@@ -69,12 +89,13 @@ final class Pages {
   }
 
   private static String video(Clip clip, boolean starts, String at) {
-    return "<video controls playsinline%s poster=\"/thumbs/%s.jpg\" aria-label=\"%s\" src=\"/clips/%s.webm#t=%s\"></video>"
-        .formatted(
-            starts ? " autoplay" : "",
-            clip.id(),
-            escaped(clip.title()),
-            clip.id(),
-            at.isEmpty() ? "0" : at);
+    return String.format(
+        Locale.ROOT,
+        "<video controls playsinline%s poster=\"/thumbs/%s.jpg\" aria-label=\"%s\" src=\"/clips/%s.webm#t=%s\"></video>",
+        starts ? " autoplay" : "",
+        clip.id(),
+        escaped(clip.title()),
+        clip.id(),
+        at.isEmpty() ? "0" : at);
   }
 }

@@ -1,6 +1,7 @@
 package giostra.server.host;
 
 import giostra.core.output.Origins;
+import java.util.Locale;
 import java.util.Set;
 
 /** The Content-Security-Policy of published pages: everything from the page's own place. */
@@ -24,7 +25,7 @@ public final class Policy {
   private static String page(Origins origins) {
     String frames =
         origins.frames().isEmpty() ? "" : "; frame-src " + String.join(" ", origins.frames());
-    return PAGE.formatted(list(origins.images()), list(origins.media())) + frames;
+    return String.format(Locale.ROOT, PAGE, list(origins.images()), list(origins.media())) + frames;
   }
 
   private static String list(Set<String> origins) {

@@ -15,6 +15,7 @@ import giostra.core.band.Refused;
 import java.io.BufferedInputStream;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -73,7 +74,8 @@ record PictureFacts(String type, int width, int height) {
       if (frames * facts.width * facts.height > MOST_MOVING) {
         throw new Refused(
             "it",
-            "%d frames of %d x %d px".formatted(frames, facts.width, facts.height),
+            String.format(
+                Locale.ROOT, "%d frames of %d x %d px", frames, facts.width, facts.height),
             "of at most 400 million px in all its frames");
       }
       return facts;
@@ -105,7 +107,10 @@ record PictureFacts(String type, int width, int height) {
       throw new Refused("it", "without a size", "a whole picture");
     }
     if ((long) width * height > MOST_PIXELS) {
-      throw new Refused("it", "%d x %d px".formatted(width, height), "of at most 50 million px");
+      throw new Refused(
+          "it",
+          String.format(Locale.ROOT, "%d x %d px", width, height),
+          "of at most 50 million px");
     }
     return turned ? new PictureFacts(type, height, width) : new PictureFacts(type, width, height);
   }

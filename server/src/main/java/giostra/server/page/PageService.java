@@ -23,6 +23,7 @@ import giostra.server.web.Gone;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -420,8 +421,11 @@ public class PageService {
       history.again(held, back, key);
     } catch (History.Overtaken e) {
       throw new Conflict(
-          "%s has changed since from elsewhere, so it cannot be %s. Nothing is changed."
-              .formatted(e.getMessage(), back ? "taken back" : "brought again"),
+          String.format(
+              Locale.ROOT,
+              "%s has changed since from elsewhere, so it cannot be %s. Nothing is changed.",
+              e.getMessage(),
+              back ? "taken back" : "brought again"),
           Map.of(
               "page",
               pageId,

@@ -8,6 +8,7 @@ import giostra.server.host.Policy;
 import giostra.server.host.StagePort;
 import giostra.server.host.Types;
 import java.nio.charset.StandardCharsets;
+import java.util.Locale;
 import java.util.Set;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -32,13 +33,18 @@ public class Previews {
     String words = String.join(",", assumed.stream().map(Assumption::word).toList());
     if (!assumed.isEmpty()) {
       // Ahead of the page's own scripts, so that they are told what is assumed.
-      String tag = "<script src=\"assume.js\" data-assume=\"%s\"></script>".formatted(words);
+      String tag =
+          String.format(
+              Locale.ROOT, "<script src=\"assume.js\" data-assume=\"%s\"></script>", words);
       html =
           html.replace("</title>", "</title>" + tag)
               .replace(compiled.cssPath(), compiled.cssPath() + "?assume=" + words);
     }
     String tag =
-        "<script src=\"stage.js\" data-bench=\"%s\" defer></script>".formatted(port.bench());
+        String.format(
+            Locale.ROOT,
+            "<script src=\"stage.js\" data-bench=\"%s\" defer></script>",
+            port.bench());
     return answer(
         "index.html",
         html.replace("</head>", tag + "</head>").getBytes(StandardCharsets.UTF_8),

@@ -8,6 +8,7 @@ import java.sql.SQLTransientException;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -149,7 +150,8 @@ class Problems extends ResponseEntityExceptionHandler {
     var location = broken.getLocation();
     return location == null || location.getLineNr() < 1
         ? "."
-        : " (line %d, column %d).".formatted(location.getLineNr(), location.getColumnNr());
+        : String.format(
+            Locale.ROOT, " (line %d, column %d).", location.getLineNr(), location.getColumnNr());
   }
 
   /** A parameter of the address that does not fit. */

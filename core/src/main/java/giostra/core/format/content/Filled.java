@@ -9,6 +9,7 @@ import giostra.core.page.Item;
 import giostra.core.page.Piece;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -105,8 +106,11 @@ public record Filled(List<Item> items, List<Fault> faults, List<Table.Row> left)
               new Fault(
                   row.number(),
                   Integer.toString(i + 1),
-                  "Cell is “%s”; it must be in one of the %d columns"
-                      .formatted(row.cell(i).strip(), table.head().size())));
+                  String.format(
+                      Locale.ROOT,
+                      "Cell is “%s”; it must be in one of the %d columns",
+                      row.cell(i).strip(),
+                      table.head().size())));
         }
       }
       return faults.size() == before ? Optional.of(values) : Optional.empty();
