@@ -51,11 +51,15 @@ interface SiteRowProps {
 }
 
 function SiteRow({ site, sites, stage }: SiteRowProps) {
+  // Two sites may have one name; what they are called to be told apart by does not.
+  const twin = sites.some((each) => each.name === site.name && each.id !== site.id);
+  const called = twin ? `${site.name}, ${site.id}` : site.name;
   return (
-    <section aria-label={site.name} className="mb-10">
+    <section aria-label={called} className="mb-10">
       <div className="mb-4 flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-base-300 pb-2">
         <h2 className="min-w-0 font-serif text-[28px] leading-tight [overflow-wrap:anywhere]">
           {site.name}
+          {twin && <span className="faint ml-3 font-sans text-sm">{site.id}</span>}
         </h2>
         <span className="faint">
           {site.pages.length === 1 ? '1 page' : `${site.pages.length} pages`}

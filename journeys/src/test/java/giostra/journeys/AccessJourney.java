@@ -53,6 +53,9 @@ class AccessJourney {
 
   @Test
   void axeFindsNothingOnTheShelf(Api api, Page page) {
+    // Two sites of one name can be told apart as well.
+    api.newSite("Twins");
+    api.newSite("Twins");
     page.navigate(api.at("/"));
     page.waitForSelector("h2");
     page.getByText("Rename").nth(1).click();

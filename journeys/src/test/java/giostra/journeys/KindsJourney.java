@@ -292,12 +292,12 @@ class KindsJourney {
     Document plain = Subjects.page("counters", List.of("once", "again", "late"));
     var edits = new ArrayList<Edit>();
     for (String section : List.of("s-once", "s-again", "s-late")) {
-      edits.add(new Edit.SetValue(section, "spaceAbove", "desktop", "700px"));
-      edits.add(new Edit.SetValue(section, "spaceBelow", "desktop", "700px"));
+      edits.add(new Edit.SetValue(section, "spaceAbove", "desktop", "600px"));
+      edits.add(new Edit.SetValue(section, "spaceBelow", "desktop", "600px"));
     }
     edits.add(new Edit.SetValue("again", "repeat", "", "every-time"));
     edits.add(new Edit.SetValue("late", "startsAt", "", "90"));
-    Page page = chromium.page(1280, 600);
+    Page page = chromium.page(1280, 500);
     page.navigate(api.publish(api.newPage(Edits.apply(plain, edits).document())));
     page.waitForFunction(
         "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");

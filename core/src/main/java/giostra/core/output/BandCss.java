@@ -2,7 +2,9 @@ package giostra.core.output;
 
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.Function;
@@ -32,30 +34,28 @@ final class BandCss {
     rules.computeIfAbsent(selector, _ -> new LinkedHashMap<>()).put(property, byBand);
   }
 
-  /** The CSS text, smallest first that holds everywhere. */
-  String css() {
-    var out = new StringBuilder();
+  /**
+   * The rules of a band as text: all that the widest says, and of the others what differs from it.
+   */
+  Map<String, List<String>> byBand() {
     String lead = bands.lead().id();
-    rules.forEach((selector, properties) -> rule(out, selector, properties, lead, null));
+    var all = new LinkedHashMap<String, List<String>>();
     for (Band band : bands.widestFirst()) {
-      if (!band.id().equals(lead)) {
-        var inside = new StringBuilder();
-        rules.forEach(
-            (selector, properties) -> rule(inside, selector, properties, band.id(), lead));
-        if (!inside.isEmpty()) {
-          out.append("@media ").append(band.query()).append('{').append(inside).append('}');
+      var own = new ArrayList<String>();
+      String unless = band.id().equals(lead) ? null : lead;
+      rules.forEach((selector, properties) -> {
+        String body = body(properties, band.id(), unless);
+        if (!body.isEmpty()) {
+          own.add(selector + "{" + body + "}");
         }
-      }
+      });
+      all.put(band.id(), List.copyOf(own));
     }
-    return out.toString();
+    return all;
   }
 
-  private static void rule(
-      StringBuilder out,
-      String selector,
-      Map<String, Map<String, String>> properties,
-      String band,
-      @Nullable String unless) {
+  private static String body(
+      Map<String, Map<String, String>> properties, String band, @Nullable String unless) {
     var body = new StringBuilder();
     properties.forEach((property, byBand) -> {
       String value = byBand.get(band);
@@ -63,8 +63,6 @@ final class BandCss {
         body.append(body.isEmpty() ? "" : ";").append(property).append(':').append(value);
       }
     });
-    if (!body.isEmpty()) {
-      out.append(selector).append('{').append(body).append('}');
-    }
+    return body.toString();
   }
 }

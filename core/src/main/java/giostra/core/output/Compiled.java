@@ -1,27 +1,139 @@
 package giostra.core.output;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
-/**
- * A page as it is published.
- *
- * @param html the whole document
- * @param css the whole stylesheet
- * @param cssPath its path relative to the page; it names the content
- * @param pictures paths of the media files that it asks for, pictures in all their sizes
- * @param blocks markup of each block of a section, by id, in page order: what a stage can swap
- * @param scripts paths of the scripts it needs, in the order in which they run
- * @param missing ids of pictures, clips and captions that were asked for and are not there
- * @param origins other places that it needs
- */
-public record Compiled(
-    String html,
-    String css,
-    String cssPath,
-    Set<String> pictures,
-    Map<String, String> blocks,
-    List<String> scripts,
-    List<String> missing,
-    Origins origins) {}
+/** A page as it is published. */
+public final class Compiled {
+  private final Shipped shipped;
+  private final String start;
+  private final String end;
+  private final List<SectionFiles> sections;
+  private final String html;
+  private final Sheet sheet;
+  private final String css;
+  private final String cssPath;
+  private final Set<String> pictures;
+  private final List<String> scripts;
+  private final List<String> missing;
+  private final Origins origins;
+
+  /**
+   * @param shipped what it was compiled with
+   * @param start markup before the sections, without the path of the sheet
+   * @param end markup after them
+   */
+  Compiled(
+      Shipped shipped,
+      String start,
+      String end,
+      List<SectionFiles> sections,
+      String html,
+      Sheet sheet,
+      String css,
+      String cssPath,
+      Set<String> pictures,
+      List<String> scripts,
+      List<String> missing,
+      Origins origins) {
+    this.shipped = shipped;
+    this.start = start;
+    this.end = end;
+    this.sections = List.copyOf(sections);
+    this.html = html;
+    this.sheet = sheet;
+    this.css = css;
+    this.cssPath = cssPath;
+    this.pictures = pictures;
+    this.scripts = scripts;
+    this.missing = missing;
+    this.origins = origins;
+  }
+
+  /** The whole document. */
+  public String html() {
+    return html;
+  }
+
+  /** The whole stylesheet as text. */
+  public String css() {
+    return css;
+  }
+
+  /** The whole stylesheet as values. */
+  public Sheet sheet() {
+    return sheet;
+  }
+
+  /** Path of the stylesheet relative to the page; it names the content. */
+  public String cssPath() {
+    return cssPath;
+  }
+
+  /** Paths of the media files that it asks for, pictures in all their sizes. */
+  public Set<String> pictures() {
+    return pictures;
+  }
+
+  /** Markup of each block of a section, by id, in page order: what a stage can swap. */
+  public Map<String, String> blocks() {
+    var all = new LinkedHashMap<String, String>();
+    sections.forEach(section -> all.putAll(section.blocks()));
+    return all;
+  }
+
+  /** Paths of the scripts it needs, in the order in which they run. */
+  public List<String> scripts() {
+    return scripts;
+  }
+
+  /** Ids of pictures, clips and captions that were asked for and are not there. */
+  public List<String> missing() {
+    return missing;
+  }
+
+  /** Other places that it needs. */
+  public Origins origins() {
+    return origins;
+  }
+
+  Shipped shipped() {
+    return shipped;
+  }
+
+  List<SectionFiles> sections() {
+    return sections;
+  }
+
+  /**
+   * The blocks whose markup differs from that of a page before, by id; none when something else
+   * differs as well, so that blocks alone do not make this page of that one.
+   */
+  public Optional<Map<String, String>> blocksSince(Compiled before) {
+    boolean alike =
+        start.equals(before.start)
+            && end.equals(before.end)
+            && sections.size() == before.sections.size();
+    var changed = new LinkedHashMap<String, String>();
+    for (int i = 0; alike && i < sections.size(); i++) {
+      SectionFiles now = sections.get(i);
+      SectionFiles old = before.sections.get(i);
+      if (now == old) {
+        continue;
+      }
+      alike =
+          now.frame().equals(old.frame())
+              && List.copyOf(now.blocks().keySet()).equals(List.copyOf(old.blocks().keySet()));
+      now.blocks()
+          .forEach((id, html) -> {
+            if (!html.equals(old.blocks().get(id))) {
+              changed.put(id, html);
+            }
+          });
+    }
+    return alike ? Optional.of(changed) : Optional.empty();
+  }
+}

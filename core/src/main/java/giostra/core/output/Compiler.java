@@ -1,23 +1,29 @@
 package giostra.core.output;
 
 import giostra.core.band.Band;
-import giostra.core.page.Block;
+import giostra.core.layout.Outline;
+import giostra.core.media.IconSprite;
 import giostra.core.page.Document;
-import giostra.core.page.Node;
 import giostra.core.page.Page;
 import giostra.core.page.PageSettings;
 import giostra.core.page.PageSettings.Direction;
 import giostra.core.page.Piece;
-import giostra.core.page.PieceSettings;
 import giostra.core.page.Section;
-import giostra.core.page.SectionSettings;
-import giostra.core.page.SectionSettings.Extent;
 import giostra.core.page.SiteSettings;
+import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Compiles a document to the files of a page. A pure function: previews and releases call it alike,
@@ -30,15 +36,16 @@ import java.util.Optional;
 public final class Compiler {
   private final Document document;
   private final Shipped shipped;
-  private final Writing writing;
-  private final BlockOutput blocks;
-  private final Map<String, String> written = new LinkedHashMap<>();
+  private final Outline outline;
+  private final Map<Section, SectionFiles> known = new IdentityHashMap<>();
 
-  private Compiler(Document document, Shipped shipped) {
+  private Compiler(Document document, Shipped shipped, @Nullable Compiled before) {
     this.document = document;
-    this.shipped = shipped;
-    this.writing = new Writing(document, shipped, this::wrapped);
-    this.blocks = new BlockOutput(writing, this::wrapped);
+    this.outline = Outline.of(document);
+    this.shipped = before != null && before.shipped().equals(shipped) ? before.shipped() : shipped;
+    if (before != null && before.shipped() == this.shipped) {
+      before.sections().forEach(each -> known.put(each.given().section(), each));
+    }
   }
 
   /** Names of the icons that pieces show of themselves, whatever their items ask for. */
@@ -48,46 +55,131 @@ public final class Compiler {
 
   /** Compiles. */
   public static Compiled compile(Document document, Shipped shipped) {
-    return new Compiler(document, shipped).run();
+    return new Compiler(document, shipped, null).run();
+  }
+
+  /**
+   * Compiles, and takes over what was written before of sections that nothing has changed for. What
+   * comes of it is the same as without.
+   */
+  public static Compiled compile(Document document, Shipped shipped, Compiled before) {
+    return new Compiler(document, shipped, before).run();
   }
 
   private Compiled run() {
     Page page = document.page();
-    page.sections().forEach(this::section);
-    String main = writing.out.toString();
-    String sheet = sheet();
-    String cssPath = "style." + Hash.of(sheet) + ".css";
-    List<String> scripts = shipped.scripts(writing.kinds);
-    var html = new Html();
-    head(html, page, cssPath, scripts);
-    html.raw("<body>").raw(writing.icons.sprite()).raw("<main>").raw(main);
-    html.raw("</main></body></html>\n");
+    List<SectionFiles> sections = page.sections().stream().map(this::section).toList();
+    Sheet sheet = sheet(sections);
+    String css = sheet.css();
+    String cssPath = "style." + Hash.of(css) + ".css";
+    List<String> scripts = shipped.scripts(kinds(sections));
+    var icons = new TreeMap<String, IconSprite.Symbol>();
+    var files = new LinkedHashSet<String>();
+    var missing = new LinkedHashSet<String>();
+    var origins = new Origins();
+    // What the head asks for comes after what the sections do.
+    var pictures = new Pictures(document, shipped.media(), origins);
+    for (SectionFiles each : sections) {
+      icons.putAll(each.icons());
+      files.addAll(each.pictures());
+      missing.addAll(each.missing());
+      origins.addAll(each.origins());
+    }
+    var top = new Html();
+    String linked = "<link rel=\"stylesheet\" href=\"";
+    head(top, page, pictures, linked, scripts);
+    top.raw("<body>").raw(Icons.sprite(icons)).raw("<main>");
+    files.addAll(pictures.files);
+    missing.addAll(pictures.missing);
+    String start = top.toString();
+    String end = "</main></body></html>\n";
+    var html = new StringBuilder(start);
+    html.insert(start.indexOf(linked) + linked.length(), cssPath);
+    sections.forEach(each -> each.html(html));
     return new Compiled(
-        html.toString(),
+        shipped,
+        start,
+        end,
+        sections,
+        html.append(end).toString(),
         sheet,
+        css,
         cssPath,
-        writing.pictures.files,
-        written,
+        files,
         scripts,
-        List.copyOf(writing.pictures.missing),
-        writing.origins);
+        List.copyOf(missing),
+        origins);
   }
 
-  private String sheet() {
-    var sheet = new StringBuilder(Stylesheet.faces(shipped.fonts())).append(Stylesheet.base());
-    writing.kinds.forEach(kind -> sheet.append(Stylesheet.of(kind, writing.kinds)));
-    writing.parts.forEach(part -> sheet.append(Stylesheet.part(part)));
-    for (int i = 1; i < writing.mostItems; i++) {
-      sheet.append(String.format(Locale.ROOT, ".g-item:nth-child(%d){--g-i:%d}", i + 1, i));
-    }
-    String hover = writing.hoverCss.css();
+  private static Set<String> kinds(List<SectionFiles> sections) {
+    var kinds = new TreeSet<String>();
+    sections.forEach(each -> kinds.addAll(each.kinds()));
+    return kinds;
+  }
+
+  private Sheet sheet(List<SectionFiles> sections) {
+    Set<String> kinds = kinds(sections);
+    var parts = new TreeSet<String>();
+    sections.forEach(each -> parts.addAll(each.parts()));
+    var fixed = new StringBuilder(Stylesheet.faces(shipped.fonts())).append(Stylesheet.base());
+    kinds.forEach(kind -> fixed.append(Stylesheet.of(kind, kinds)));
+    parts.forEach(part -> fixed.append(Stylesheet.part(part)));
+    var groups = new ArrayList<Sheet.Group>();
+    int most = sections.stream().mapToInt(SectionFiles::mostItems).max().orElse(0);
+    groups.add(
+        new Sheet.Group(
+            "",
+            IntStream.range(1, Math.max(1, most))
+                .mapToObj(
+                    i -> String.format(Locale.ROOT, ".g-item:nth-child(%d){--g-i:%d}", i + 1, i))
+                .toList()));
+    List<String> hover = nested(byBand(sections, SectionFiles::hover));
     if (!hover.isEmpty()) {
-      sheet.append("@media (hover:hover) and (pointer:fine){").append(hover).append('}');
+      groups.add(new Sheet.Group("(hover:hover) and (pointer:fine)", hover));
     }
-    return sheet.append(writing.css.css()).append(writing.containerCss).toString();
+    byBand(sections, SectionFiles::css)
+        .forEach((band, rules) -> {
+          boolean lead = band.equals(document.bands().lead());
+          if (lead || !rules.isEmpty()) {
+            groups.add(new Sheet.Group(lead ? "" : band.query(), rules));
+          }
+        });
+    groups.add(
+        new Sheet.Group("", sections.stream().flatMap(each -> each.within().stream()).toList()));
+    return Sheet.of(fixed.toString(), groups);
   }
 
-  private void head(Html head, Page page, String cssPath, List<String> scripts) {
+  /** Rules of all sections by band, the widest first. */
+  private Map<Band, List<String>> byBand(
+      List<SectionFiles> sections, Function<SectionFiles, Map<String, List<String>>> rules) {
+    var all = new LinkedHashMap<Band, List<String>>();
+    for (Band band : document.bands().widestFirst()) {
+      var own = new ArrayList<String>();
+      sections.forEach(each -> own.addAll(rules.apply(each).getOrDefault(band.id(), List.of())));
+      all.put(band, own);
+    }
+    return all;
+  }
+
+  /** The same as the rules of one group: what is not of the widest band in queries of its own. */
+  private List<String> nested(Map<Band, List<String>> rules) {
+    var all = new ArrayList<String>();
+    rules.forEach((band, own) -> {
+      if (band.equals(document.bands().lead())) {
+        all.addAll(own);
+      } else if (!own.isEmpty()) {
+        all.add("@media " + band.query() + "{" + String.join("", own) + "}");
+      }
+    });
+    return all;
+  }
+
+  /**
+   * The head, with an empty path for its sheet.
+   *
+   * @param linked how the link to the sheet begins
+   */
+  private void head(Html head, Page page, Pictures pictures, String linked, List<String> scripts) {
     Direction direction = page.values().get(PageSettings.DIRECTION);
     String title = page.values().get(PageSettings.TITLE);
     String description = page.values().get(PageSettings.DESCRIPTION);
@@ -99,8 +191,7 @@ public final class Compiler {
     if (!description.isEmpty()) {
       head.open("meta", "name", "description", "content", description);
     }
-    writing
-        .pictures
+    pictures
         .find(page.values().get(PageSettings.ICON))
         .ifPresentOrElse(
             icon -> head.open("link", "rel", "icon", "href", icon.path(), "type", icon.type()),
@@ -110,8 +201,7 @@ public final class Compiler {
                 head.open("link", "rel", "icon", "href", blank, "type", "image/svg+xml");
               }
             });
-    writing
-        .pictures
+    pictures
         .find(page.values().get(PageSettings.SHARE_PICTURE))
         .ifPresent(share -> {
           head.open(
@@ -134,103 +224,31 @@ public final class Compiler {
             "anonymous");
       }
     }
-    head.open("link", "rel", "stylesheet", "href", cssPath);
+    head.raw(linked).raw("\">");
     scripts.forEach(script -> head.raw("<script src=\"" + script + "\" defer></script>"));
     head.close("head");
+  }
+
+  private SectionFiles section(Section section) {
+    var given =
+        new SectionFiles.Given(
+            section,
+            document.site(),
+            document.page().values().get(PageSettings.LANGUAGE),
+            document.page().values().get(PageSettings.DIRECTION),
+            Document.walk(section)
+                .filter(Piece.class::isInstance)
+                .map(Piece.class::cast)
+                .flatMap(piece -> Stream.of(outline.title(piece), outline.items(piece)))
+                .toList());
+    SectionFiles before = known.get(section);
+    return before != null && before.given().same(given)
+        ? before
+        : new SectionOutput(document, shipped, outline, given).write();
   }
 
   private String siteName() {
     String name = document.site().values().get(SiteSettings.NAME);
     return name.isEmpty() ? "Untitled" : name;
-  }
-
-  private void section(Section section) {
-    String id = "#g-" + section.id();
-    String tone = Css.word(section.values().get(SectionSettings.TONE));
-    Optional<Shipped.Picture> ground =
-        writing.pictures.find(section.values().get(SectionSettings.GROUND));
-    writing.out.open(
-        "section",
-        "class",
-        "g-section g-" + tone + (ground.isPresent() ? " g-grounded" : ""),
-        "id",
-        "g-" + section.id(),
-        "data-section",
-        section.id(),
-        "aria-label",
-        section.values().get(SectionSettings.NAME));
-    ground.ifPresent(picture ->
-        writing.image(
-            picture,
-            "",
-            widths -> widths.ground(section, Pictures.size(picture)),
-            "class",
-            "g-ground",
-            "fetchpriority",
-            "high"));
-    writing.css.put(
-        id,
-        "padding-block",
-        band ->
-            value(section, SectionSettings.SPACE_ABOVE, band).css()
-                + " "
-                + value(section, SectionSettings.SPACE_BELOW, band).css());
-    writing.css.put(id + ">.g-block", "inline-size", band -> content(section, band));
-    for (Block block : section.blocks()) {
-      int start = writing.out.length();
-      wrapped(block);
-      written.put(block.id(), writing.out.from(start));
-      if (block instanceof Piece piece) {
-        // Only a piece that stands in a section by itself may leave its measure.
-        writing.css.put(
-            id + ">.g-block[data-block=" + block.id() + "]",
-            "inline-size",
-            band ->
-                value(piece, PieceSettings.EXTENT, band) == Extent.EDGE
-                    ? "100%"
-                    : content(section, band));
-      }
-    }
-    writing.out.close("section");
-  }
-
-  private <T> T value(Node node, giostra.core.band.Setting<T> setting, Band band) {
-    return writing.value(node, setting, band);
-  }
-
-  private String content(Section section, Band band) {
-    if (value(section, SectionSettings.EXTENT, band) == Extent.EDGE) {
-      return "100%";
-    }
-    String padding = value(section, SectionSettings.PADDING, band).css();
-    String measure = value(document.site(), SiteSettings.MEASURE, band).css();
-    return String.format(Locale.ROOT, "max(0px,min(100%% - 2*%s,%s))", padding, measure);
-  }
-
-  private void wrapped(Block block) {
-    if (block instanceof Piece piece && piece.values().get(PieceSettings.HIDDEN)) {
-      return;
-    }
-    String anchor =
-        block instanceof Piece piece
-            ? piece.values().get(giostra.core.page.MarkSettings.ANCHOR)
-            : "";
-    writing.out.open("div", "class", "g-block", "id", anchor, "data-block", block.id());
-    blocks.write(block);
-    writing.out.close("div");
-    if (block instanceof Piece piece) {
-      shown(piece);
-    }
-  }
-
-  private void shown(Piece piece) {
-    boolean everywhere =
-        document.bands().all().stream().allMatch(band -> value(piece, PieceSettings.SHOWN, band));
-    if (!everywhere) {
-      writing.css.put(
-          ".g-block[data-block=" + piece.id() + "]",
-          "display",
-          band -> value(piece, PieceSettings.SHOWN, band) ? "block" : "none");
-    }
   }
 }

@@ -48,8 +48,13 @@ final class Icons {
         });
   }
 
-  /** The sprite; empty where no icon of the set is used. */
-  String sprite() {
+  /** What was used, by name. */
+  Map<String, IconSprite.Symbol> used() {
+    return used;
+  }
+
+  /** A sprite; empty where no icon of the set is used. */
+  static String sprite(Map<String, IconSprite.Symbol> used) {
     if (used.isEmpty()) {
       return "";
     }

@@ -26,6 +26,12 @@ public record Origins(Set<String> frames, Set<String> media, Set<String> images)
     this(new TreeSet<>(), new TreeSet<>(), new TreeSet<>());
   }
 
+  void addAll(Origins others) {
+    frames.addAll(others.frames);
+    media.addAll(others.media);
+    images.addAll(others.images);
+  }
+
   void frame(String origin) {
     frames.add(origin);
   }

@@ -381,7 +381,7 @@ final class TabsOutput {
       }
       for (HeadRows rows : HeadRows.of(writing.document, piece, b, writing.pictures.sizes())) {
         if (rows.ends().size() > 1) {
-          writing.containerCss.append(
+          writing.within.add(
               String.format(
                   Locale.ROOT,
                   "@media %s{@container (%spx <= inline-size < %spx){%s{--g-divide:none}}}",

@@ -232,7 +232,7 @@ final class TrackCss {
   private void containerCss() {
     for (TrackBand b : bands) {
       if (marks(b) && b.marks() == Marks.DOTS) {
-        writing.containerCss.append(
+        writing.within.add(
             String.format(
                 Locale.ROOT,
                 "@media %s{@container (inline-size < %spx){%s .g-dots{display:none}%s .g-tally{display:block}}}",

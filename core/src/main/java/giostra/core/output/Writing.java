@@ -37,8 +37,8 @@ import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 
 /**
- * A page while it is written: where markup and rules go, what is asked of the files beside it, and
- * the parts that all kinds share.
+ * A section while it is written: where markup and rules go, what is asked of the files beside it,
+ * and the parts that all kinds share.
  */
 final class Writing {
   final Document document;
@@ -65,7 +65,7 @@ final class Writing {
   final Set<String> parts = new TreeSet<>();
 
   /** Rules that depend on the width of a piece, not on that of the screen. */
-  final StringBuilder containerCss = new StringBuilder();
+  final List<String> within = new ArrayList<>();
 
   /** Most items on one track, for the rules that give items their places. */
   int mostItems;
@@ -75,7 +75,7 @@ final class Writing {
   /**
    * @param blocks writes a block where it stands; panels hold blocks
    */
-  Writing(Document document, Shipped shipped, Consumer<Block> blocks) {
+  Writing(Document document, Shipped shipped, Outline outline, Consumer<Block> blocks) {
     this.document = document;
     this.labels = Labels.in(document.page().values().get(PageSettings.LANGUAGE));
     this.css = new BandCss(document.bands());
@@ -87,7 +87,7 @@ final class Writing {
             shipped.media().sprite(document.site().values().get(SiteSettings.ICONS)));
     this.hosts = shipped.hosts();
     this.blocks = blocks;
-    this.outline = Outline.of(document);
+    this.outline = outline;
   }
 
   <T> T value(Node node, Setting<T> setting, Band band) {

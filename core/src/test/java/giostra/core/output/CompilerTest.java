@@ -2,12 +2,25 @@ package giostra.core.output;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import giostra.core.band.Values;
+import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
+import giostra.core.page.Item;
+import giostra.core.page.Node;
+import giostra.core.page.Piece;
+import giostra.core.page.Section;
+import giostra.core.page.Site;
 import giostra.core.testing.RandomDocuments;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.jsoup.parser.ParseErrorList;
@@ -21,9 +34,166 @@ class CompilerTest {
   @Test
   void theSameDocumentGivesTheSameBytes() {
     for (long seed = 0; seed < 40; seed++) {
-      assertThat(Compiler.compile(RandomDocuments.document(seed), SHIPPED))
-          .isEqualTo(Compiler.compile(RandomDocuments.document(seed), SHIPPED));
+      assertThat(files(Compiler.compile(RandomDocuments.document(seed), SHIPPED)))
+          .isEqualTo(files(Compiler.compile(RandomDocuments.document(seed), SHIPPED)));
     }
+  }
+
+  private static List<Object> files(Compiled page) {
+    return List.of(
+        page.html(),
+        page.css(),
+        page.cssPath(),
+        List.copyOf(page.pictures()),
+        page.blocks(),
+        page.scripts(),
+        page.missing(),
+        page.origins());
+  }
+
+  /** Several pages in one, so that there is something that an edit does not touch. */
+  private static Document several(long seed) {
+    Document first = RandomDocuments.document(seed);
+    var sections = new ArrayList<Section>(first.page().sections());
+    sections.add(
+        new Section(
+            "between",
+            Values.NONE,
+            List.of(
+                new Block.Heading(
+                    "between-heading",
+                    Values.NONE.with(BlockSettings.HEADING_TEXT, Values.ALL, "Between")))));
+    for (long more = seed + 1000; sections.size() < 8; more++) {
+      for (Section section : RandomDocuments.document(more).page().sections()) {
+        String end = "-" + more;
+        sections.add((Section) renamed(section, end));
+      }
+    }
+    return new Document(first.site(), first.page().holding(sections));
+  }
+
+  private static Node renamed(Node node, String end) {
+    return node.type()
+        .make(
+            node.id() + end,
+            node.values()
+                .mapBands(bands -> {
+                  bands.keySet().retainAll(List.of(Values.ALL));
+                  return bands;
+                }),
+            node.children().stream().map(child -> renamed(child, end)).toList());
+  }
+
+  @Test
+  void whatIsTakenOverFromBeforeIsWhatWouldBeWrittenAnew() {
+    var random = new Random(20261127);
+    int blocksAlone = 0;
+    int patched = 0;
+    for (long seed = 0; seed < 40; seed++) {
+      Document document = several(seed);
+      Compiled before = Compiler.compile(document, SHIPPED);
+      for (int turn = 0; turn < 12; turn++) {
+        document = Edits.apply(document, drawn(document, random)).document();
+        findsEachNode(document);
+        Compiled after = Compiler.compile(document, SHIPPED, before);
+        Compiled anew = Compiler.compile(document, SHIPPED);
+        assertThat(files(after)).as("seed %d, turn %d", seed, turn).isEqualTo(files(anew));
+        Optional<Map<String, String>> blocks = after.blocksSince(before);
+        assertThat(blocks).isEqualTo(anew.blocksSince(before));
+        if (blocks.isPresent()) {
+          blocksAlone++;
+          var all = new LinkedHashMap<String, String>(before.blocks());
+          all.putAll(blocks.get());
+          assertThat(all).isEqualTo(after.blocks());
+        }
+        if (before.sheet().comparable(after.sheet())) {
+          patched++;
+          assertThat(patched(before.sheet(), before.sheet().patchesTo(after.sheet())))
+              .isEqualTo(rules(after.sheet()));
+        }
+        before = after;
+      }
+    }
+    assertThat(blocksAlone).isGreaterThan(100);
+    assertThat(patched).isGreaterThan(300);
+  }
+
+  /** Documents share where nodes stand; each still has its own. */
+  private static void findsEachNode(Document document) {
+    assertThat(document.nodes()).allMatch(node -> document.find(node.id()).orElseThrow() == node);
+    assertThat(Document.walk(document.page()))
+        .allMatch(node -> document.path(node.id()).getLast() == node)
+        .allMatch(node -> document.path(node.id()).getFirst() == document.page());
+  }
+
+  private static List<Edit> drawn(Document document, Random random) {
+    List<Node> nodes = document.nodes().filter(node -> !(node instanceof Site)).toList();
+    Node node = nodes.get(random.nextInt(nodes.size()));
+    List<Section> sections = document.page().sections();
+    Section section = sections.get(random.nextInt(sections.size()));
+    return switch (random.nextInt(8)) {
+      case 0 ->
+          List.of(
+              new Edit.SetValue(
+                  "between-heading", "level", "", Integer.toString(1 + random.nextInt(6))));
+      case 1 -> List.of(new Edit.MoveNode(section.id(), "page", random.nextInt(sections.size())));
+      case 2 ->
+          sections.size() > 3 && !section.id().equals("between")
+              ? List.of(new Edit.RemoveNode(section.id()))
+              : List.of(new Edit.SetValue("page", "language", "", "it"));
+      case 3 ->
+          List.of(
+              new Edit.SetValue(
+                  Site.ID,
+                  "measure",
+                  document.bands().lead().id(),
+                  700 + random.nextInt(400) + "px"));
+      case 4 ->
+          List.of(
+              new Edit.SetValue(
+                  section.id(),
+                  "padding",
+                  document.bands().lead().id(),
+                  random.nextInt(60) + "px"));
+      case 5 -> List.of(new Edit.SetValue("page", "title", "", "Title " + random.nextInt()));
+      default ->
+          node instanceof Item
+              ? List.of(new Edit.SetValue(node.id(), "heading", "", "Heading " + random.nextInt()))
+              : node instanceof Piece
+                  ? List.of(
+                      new Edit.SetValue(
+                          node.id(),
+                          "spaceAbove",
+                          document.bands().lead().id(),
+                          random.nextInt(90) + "px"))
+                  : List.of();
+    };
+  }
+
+  /** The rules at a sheet's top, those of groups in lists of their own. */
+  private static List<Object> rules(Sheet sheet) {
+    var top = new ArrayList<Object>(Collections.nCopies(sheet.count(), "fixed"));
+    for (Sheet.Group group : sheet.groups()) {
+      if (group.condition().isEmpty()) {
+        top.addAll(group.rules());
+      } else {
+        top.add(new ArrayList<>(group.rules()));
+      }
+    }
+    assertThat(top).hasSize(sheet.rules());
+    return top;
+  }
+
+  /** As a stage changes its sheet: one change after the other. */
+  @SuppressWarnings("unchecked")
+  private static List<Object> patched(Sheet sheet, List<Sheet.Patch> patches) {
+    List<Object> top = rules(sheet);
+    for (Sheet.Patch patch : patches) {
+      List<Object> list = patch.group() < 0 ? top : (List<Object>) top.get(patch.group());
+      list.subList(patch.at(), patch.at() + patch.remove()).clear();
+      list.addAll(patch.at(), patch.insert());
+    }
+    return top;
   }
 
   @Test

@@ -31,14 +31,15 @@ public class PageFiles {
   private final Map<String, byte[]> byPath = new LinkedHashMap<>();
   private final List<Shipped.Font> fonts = new ArrayList<>();
   private final Map<String, String> scripts = new LinkedHashMap<>();
-  private final IconSet icons;
+  private final Shipped.IconSet icons;
   private final String blank;
   private final List<ClipHost> hosts;
   private final Map<String, byte[]> benchScripts = new LinkedHashMap<>();
 
   PageFiles(JsonMapper mapper, IconSet icons, Settings settings) {
     this.hosts = settings.clipHosts();
-    this.icons = icons;
+    // One, so that what was compiled with it can be told to have been compiled with the same.
+    this.icons = icons::draw;
     for (String name : SCRIPTS) {
       byte[] bytes = ShippedFiles.load(name + ".js");
       String path = name + "." + short16(bytes) + ".js";
@@ -70,7 +71,7 @@ public class PageFiles {
 
   /** What the compiler is told of them. */
   public Shipped shipped(Shipped.Media media) {
-    return new Shipped(scripts, fonts, media, icons::draw, hosts, blank);
+    return new Shipped(scripts, fonts, media, icons, hosts, blank);
   }
 
   /** The bytes at a path relative to a page, or null. */

@@ -23,6 +23,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.ByteArrayResource;
 import org.springframework.core.io.Resource;
 import org.springframework.stereotype.Service;
@@ -346,7 +347,30 @@ public class MediaService {
     return new Lookup(found, blobs);
   }
 
-  private record Lookup(Map<String, MediaEntity> byId, BlobStore blobs) implements Shipped.Media {
+  /** Equal to another one when what they find is: all that is told of each medium. */
+  private static final class Lookup implements Shipped.Media {
+    private final Map<String, MediaEntity> byId;
+    private final BlobStore blobs;
+    private final Map<String, Media> told;
+
+    Lookup(Map<String, MediaEntity> byId, BlobStore blobs) {
+      this.byId = byId;
+      this.blobs = blobs;
+      this.told =
+          byId.values().stream()
+              .collect(Collectors.toMap(row -> row.id, row -> MediaService.media(row, 0)));
+    }
+
+    @Override
+    public boolean equals(@Nullable Object other) {
+      return other instanceof Lookup that && told.equals(that.told);
+    }
+
+    @Override
+    public int hashCode() {
+      return told.hashCode();
+    }
+
     @Override
     public Optional<Shipped.Picture> find(String id) {
       return Optional.ofNullable(byId.get(id))

@@ -9,7 +9,6 @@ import giostra.core.page.Document;
 import giostra.server.host.PageFiles;
 import giostra.server.media.MediaService;
 import giostra.server.stock.StockService;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -70,8 +69,14 @@ public class Stage {
 
   /** Compiles a page of a site. */
   public Compiled compile(String siteId, Document document) {
-    Shipped shipped = files.shipped(media.lookup(siteId));
-    Compiled compiled = Compiler.compile(stock.expanded(siteId, document), shipped);
+    return noted(Compiler.compile(stock.expanded(siteId, document), shipped(siteId)));
+  }
+
+  private Shipped shipped(String siteId) {
+    return files.shipped(media.lookup(siteId));
+  }
+
+  private Compiled noted(Compiled compiled) {
     sheets.put(compiled.cssPath(), compiled.css());
     return compiled;
   }
@@ -84,38 +89,25 @@ public class Stage {
   /** From one document to the next. */
   public Swap between(String siteId, Document before, Document after) {
     Compiled old = lately(siteId, before);
-    Compiled now = compile(siteId, after);
+    Compiled now = noted(Compiler.compile(stock.expanded(siteId, after), shipped(siteId), old));
     known.put(after, now);
-    List<RulePatch> rules = RulePatch.between(old.css(), now.css());
-    int count = RulePatch.rules(old.css()).size();
-    if (!shell(old).equals(shell(now))) {
-      return new Swap(now.html(), null, now.cssPath(), old.cssPath(), rules, count);
-    }
-    var changed = new LinkedHashMap<String, String>();
-    now.blocks()
-        .forEach((id, html) -> {
-          if (!html.equals(old.blocks().get(id))) {
-            changed.put(id, html);
-          }
-        });
-    return new Swap(null, changed, now.cssPath(), old.cssPath(), rules, count);
+    List<RulePatch> rules = RulePatch.between(old.sheet(), now.sheet());
+    return now.blocksSince(old)
+        .map(changed -> swap(null, changed, old, now, rules))
+        .orElseGet(() -> swap(now.html(), null, old, now, rules));
+  }
+
+  private static Swap swap(
+      @Nullable String html,
+      @Nullable Map<String, String> blocks,
+      Compiled old,
+      Compiled now,
+      @Nullable List<RulePatch> rules) {
+    return new Swap(html, blocks, now.cssPath(), old.cssPath(), rules, old.sheet().rules());
   }
 
   private Compiled lately(String siteId, Document document) {
     Compiled compiled = known.getIfPresent(document);
     return compiled == null ? compile(siteId, document) : compiled;
-  }
-
-  /** A page without its blocks and the name of its sheet. */
-  private static String shell(Compiled page) {
-    var shell = new StringBuilder();
-    int at = 0;
-    for (String block : page.blocks().values()) {
-      int start = page.html().indexOf(block, at);
-      shell.append(page.html(), at, start).append('\u0000');
-      at = start + block.length();
-    }
-    String rest = shell.append(page.html().substring(at)).toString();
-    return String.join(",", page.blocks().keySet()) + rest.replace(page.cssPath(), "");
   }
 }
