@@ -10,7 +10,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Page;
 import giostra.core.page.Site;
 import giostra.server.web.Gone;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
@@ -18,20 +18,27 @@ import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
- * Documents of revisions, a page's with its site's. Those that were read or written last are
- * remembered: a revision never changes, so what is kept is never wrong, and all of it can go at any
- * time.
+ * Documents of revisions, a page's with its site's. The newest of each page is remembered: a
+ * revision never changes, so what is kept is never wrong, and all of it can go at any time.
  */
 @Component
 class Documents {
-  /** Nodes of the documents that are remembered, together; what they share counts each time. */
-  private static final long MOST_NODES = 150_000;
+  /** Nodes of the documents that are remembered, together. */
+  private static final long MOST_NODES = 200_000;
+
+  /** A revision of a page, with one of its site. */
+  private record Revision(String page, int number, int siteNumber) {}
+
+  /** A revision with what was read of it. */
+  private record Newest(Revision revision, DocumentJson.Kept kept) {}
 
   private final HistoryRows rows;
-  private final Cache<String, DocumentJson.Kept> byRevision =
+
+  /** By page: what was read or written last of it, which is nearly always what is asked for. */
+  private final Cache<String, Newest> newest =
       Caffeine.newBuilder()
           .maximumWeight(MOST_NODES)
-          .weigher((String _, DocumentJson.Kept kept) -> kept.document().size())
+          .weigher((String _, Newest each) -> each.kept().document().size())
           .build();
 
   Documents(HistoryRows rows) {
@@ -49,35 +56,35 @@ class Documents {
   }
 
   private DocumentJson.Kept read(PageRows.PageLine page) {
-    return at(page.siteId(), page.id(), page.head(), page.siteHead());
+    var head = new Revision(page.id(), page.head(), page.siteHead());
+    Newest known = newest.getIfPresent(page.id());
+    if (known != null && known.revision().equals(head)) {
+      return known.kept();
+    }
+    DocumentJson.Kept made = made().get(head);
+    if (made != null) {
+      return made;
+    }
+    DocumentJson.Kept kept = at(page.siteId(), head);
+    newest.put(page.id(), new Newest(head, kept));
+    return kept;
   }
 
   /** A page as it was, on its site as it was then. */
   Document at(PageRows.PageLine page, int number) {
     int site = revision(page.id(), number).siteNumber;
-    return at(page.siteId(), page.id(), number, site).document();
+    return at(page.siteId(), new Revision(page.id(), number, site)).document();
   }
 
-  private DocumentJson.Kept at(String siteId, String pageId, int number, int siteNumber) {
-    String key = key(pageId, number, siteNumber);
-    DocumentJson.Kept known = made().get(key);
-    if (known == null) {
-      known = byRevision.getIfPresent(key);
-    }
-    if (known != null) {
-      return known;
-    }
-    RevisionEntity page = revision(pageId, number);
+  private DocumentJson.Kept at(String siteId, Revision wanted) {
+    RevisionEntity page = revision(wanted.page(), wanted.number());
     SiteRevisionEntity site =
-        rows.site(siteId, siteNumber)
-            .orElseThrow(() -> new Gone("revision of site " + siteId, "" + siteNumber));
-    var kept =
-        DocumentJson.kept(
-            Upgrade.site(DocumentJson.parse(site.document), site.version),
-            Upgrade.node(DocumentJson.parse(page.document), page.version),
-            DocumentJson.VERSION);
-    byRevision.put(key, kept);
-    return kept;
+        rows.site(siteId, wanted.siteNumber())
+            .orElseThrow(() -> new Gone("revision of site " + siteId, "" + wanted.siteNumber()));
+    return DocumentJson.kept(
+        Upgrade.site(DocumentJson.parse(site.document), site.version),
+        Upgrade.node(DocumentJson.parse(page.document), page.version),
+        DocumentJson.VERSION);
   }
 
   /** What the pages of a site share, at a revision. */
@@ -101,26 +108,26 @@ class Documents {
    * good. What is rolled back never was.
    */
   void keep(String pageId, int number, int siteNumber, Document document) {
-    Map<String, DocumentJson.Kept> made = made();
+    Map<Revision, DocumentJson.Kept> made = made();
     if (made.isEmpty()) {
       var own = new Made();
       own.resume();
       TransactionSynchronizationManager.registerSynchronization(own);
       made = own.documents;
     }
-    made.put(key(pageId, number, siteNumber), new DocumentJson.Kept(document, List.of()));
+    made.put(new Revision(pageId, number, siteNumber), new DocumentJson.Kept(document, List.of()));
   }
 
   /** The documents that the transaction has made which runs on this thread. */
   @SuppressWarnings("unchecked")
-  private Map<String, DocumentJson.Kept> made() {
+  private Map<Revision, DocumentJson.Kept> made() {
     Object made = TransactionSynchronizationManager.getResource(this);
-    return made == null ? Map.of() : (Map<String, DocumentJson.Kept>) made;
+    return made == null ? Map.of() : (Map<Revision, DocumentJson.Kept>) made;
   }
 
   /** Documents of a transaction, bound to its thread while it runs there. */
   private final class Made implements TransactionSynchronization {
-    private final Map<String, DocumentJson.Kept> documents = new HashMap<>();
+    private final Map<Revision, DocumentJson.Kept> documents = new LinkedHashMap<>();
 
     @Override
     public void resume() {
@@ -134,16 +141,13 @@ class Documents {
 
     @Override
     public void afterCommit() {
-      byRevision.putAll(documents);
+      documents.forEach(
+          (revision, kept) -> newest.put(revision.page(), new Newest(revision, kept)));
     }
 
     @Override
     public void afterCompletion(int status) {
       suspend();
     }
-  }
-
-  private static String key(String pageId, int number, int siteNumber) {
-    return pageId + "/" + number + "/" + siteNumber;
   }
 }

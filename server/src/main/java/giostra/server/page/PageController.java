@@ -186,8 +186,7 @@ class PageController {
 
   private Bodies.ChangeReply reply(PageService.Change change) {
     PageService.Head after = change.after();
-    return new Bodies.ChangeReply(
-        reply(after), stage.between(after.siteId(), change.before(), after.document()));
+    return new Bodies.ChangeReply(reply(after), stage.between(change.before(), after));
   }
 
   private static Bodies.PageReply reply(PageService.Head head) {

@@ -62,7 +62,7 @@ class PreviewController {
       return previews.page(pages.place(id).siteId(), was, Assumption.of(assume));
     }
     PageService.Head head = pages.head(id);
-    return previews.page(head.siteId(), head.document(), Assumption.of(assume));
+    return previews.page(head, Assumption.of(assume));
   }
 
   @GetMapping("/api/pages/{id}/preview/{file:.+}")

@@ -26,9 +26,19 @@ public class Previews {
     this.port = port;
   }
 
-  /** A page of a site, under assumptions. */
+  /** A page as it stands, under assumptions. */
+  ResponseEntity<byte[]> page(PageService.Head head, Set<Assumption> assumed) {
+    return assumed.isEmpty()
+        ? page(stage.compile(head), assumed)
+        : page(head.siteId(), head.document(), assumed);
+  }
+
+  /** A document of a site, under assumptions. */
   public ResponseEntity<byte[]> page(String siteId, Document document, Set<Assumption> assumed) {
-    Compiled compiled = stage.compile(siteId, Assumption.document(document, assumed));
+    return page(stage.compile(siteId, Assumption.document(document, assumed)), assumed);
+  }
+
+  private ResponseEntity<byte[]> page(Compiled compiled, Set<Assumption> assumed) {
     String html = Assumption.html(compiled.html(), assumed);
     String words = String.join(",", assumed.stream().map(Assumption::word).toList());
     if (!assumed.isEmpty()) {

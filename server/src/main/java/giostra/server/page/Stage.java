@@ -9,6 +9,7 @@ import giostra.core.page.Document;
 import giostra.server.host.PageFiles;
 import giostra.server.media.MediaService;
 import giostra.server.stock.StockService;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -17,11 +18,13 @@ import org.springframework.stereotype.Component;
 /** Compiles pages for the stage, and says what of a compiled page changed. */
 @Component
 public class Stage {
-  /** Characters of the sheets that are remembered, together. */
+  /** Characters of the sheets that are remembered, together, and for how long each is. */
   private static final long MOST_SHEETS = 16_000_000;
 
+  private static final Duration SHEETS_KEPT = Duration.ofMinutes(5);
+
   /** Characters of the pages that are remembered, together. */
-  private static final long MOST_PAGES = 24_000_000;
+  private static final long MOST_PAGES = 32_000_000;
 
   private final MediaService media;
   private final StockService stock;
@@ -30,16 +33,27 @@ public class Stage {
   /** Sheets that stages may still ask for, by path; a convenience only, any of them can go. */
   private final Cache<String, String> sheets =
       Caffeine.newBuilder()
+          .expireAfterAccess(SHEETS_KEPT)
           .maximumWeight(MOST_SHEETS)
           .weigher((String _, String css) -> css.length())
           .build();
 
-  /** What was compiled last, told by the document itself and not by what is in it. */
-  private final Cache<Document, Compiled> known =
+  /** What was compiled last of a page. */
+  private record Newest(Document document, Compiled compiled) {
+    /** Its markup is there twice, in one piece and in many. */
+    int weight() {
+      return 2 * compiled.html().length() + 2 * compiled.css().length();
+    }
+  }
+
+  /**
+   * By page. What is compiled next takes over from it what has not changed, so none of it is ever
+   * wrong, and any of it can go.
+   */
+  private final Cache<String, Newest> newest =
       Caffeine.newBuilder()
-          .weakKeys()
           .maximumWeight(MOST_PAGES)
-          .weigher((Document _, Compiled page) -> 2 * page.html().length() + page.css().length())
+          .weigher((String _, Newest each) -> each.weight())
           .build();
 
   Stage(MediaService media, StockService stock, PageFiles files) {
@@ -67,9 +81,24 @@ public class Stage {
       @Nullable List<RulePatch> rules,
       int count) {}
 
-  /** Compiles a page of a site. */
+  /** Compiles a document that is none of a page as it stands: what was, what is assumed. */
   public Compiled compile(String siteId, Document document) {
     return noted(Compiler.compile(stock.expanded(siteId, document), shipped(siteId)));
+  }
+
+  /** Compiles a page as it stands. */
+  public Compiled compile(PageService.Head head) {
+    Newest known = newest.getIfPresent(head.id());
+    Compiled compiled = next(head.siteId(), head.document(), known);
+    newest.put(head.id(), new Newest(head.document(), compiled));
+    return compiled;
+  }
+
+  private Compiled next(String siteId, Document document, @Nullable Newest known) {
+    return known == null
+        ? compile(siteId, document)
+        : noted(
+            Compiler.compile(stock.expanded(siteId, document), shipped(siteId), known.compiled()));
   }
 
   private Shipped shipped(String siteId) {
@@ -86,11 +115,16 @@ public class Stage {
     return sheets.getIfPresent(path);
   }
 
-  /** From one document to the next. */
-  public Swap between(String siteId, Document before, Document after) {
-    Compiled old = lately(siteId, before);
-    Compiled now = noted(Compiler.compile(stock.expanded(siteId, after), shipped(siteId), old));
-    known.put(after, now);
+  /** From one document of a page to the newest. */
+  public Swap between(Document before, PageService.Head after) {
+    Newest known = newest.getIfPresent(after.id());
+    // Told by the document itself, not by what is in it.
+    Compiled old =
+        known != null && known.document() == before
+            ? known.compiled()
+            : next(after.siteId(), before, known);
+    Compiled now = next(after.siteId(), after.document(), new Newest(before, old));
+    newest.put(after.id(), new Newest(after.document(), now));
     List<RulePatch> rules = RulePatch.between(old.sheet(), now.sheet());
     return now.blocksSince(old)
         .map(changed -> swap(null, changed, old, now, rules))
@@ -104,10 +138,5 @@ public class Stage {
       Compiled now,
       @Nullable List<RulePatch> rules) {
     return new Swap(html, blocks, now.cssPath(), old.cssPath(), rules, old.sheet().rules());
-  }
-
-  private Compiled lately(String siteId, Document document) {
-    Compiled compiled = known.getIfPresent(document);
-    return compiled == null ? compile(siteId, document) : compiled;
   }
 }

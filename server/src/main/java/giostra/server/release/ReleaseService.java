@@ -92,7 +92,7 @@ public class ReleaseService {
   public Release publish(String pageId) {
     PageService.Head head = pages.head(pageId);
     int known = newest(pageId);
-    Compiled page = stage.compile(head.siteId(), head.document());
+    Compiled page = stage.compile(head);
     var kept = new ArrayList<ReleaseFileEntity>();
     files(head, page)
         .forEach((path, bytes) -> {
@@ -214,8 +214,7 @@ public class ReleaseService {
     try (var zip = new ZipOutputStream(out)) {
       if (live == null) {
         PageService.Head head = pages.head(pageId);
-        for (Map.Entry<String, byte[]> file :
-            files(head, stage.compile(head.siteId(), head.document())).entrySet()) {
+        for (Map.Entry<String, byte[]> file : files(head, stage.compile(head)).entrySet()) {
           put(zip, file.getKey(), file.getValue(), clock.instant());
         }
       } else {
