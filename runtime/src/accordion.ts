@@ -79,8 +79,16 @@ export function accordion(root: HTMLElement): Handle {
   for (const query of plan.always) matchMedia(query).addEventListener('change', always, { signal });
   if (plan.always.length > 0) always();
   if (plan.tallest.length > 0) {
-    addEventListener('resize', tallest, { signal });
-    tallest();
+    // Hidden at first, in a tab say, it has no width yet. Of its height it is itself the cause.
+    let wide = -1;
+    const seen = new ResizeObserver(() => {
+      if (root.offsetWidth !== wide) {
+        wide = root.offsetWidth;
+        tallest();
+      }
+    });
+    seen.observe(root);
+    signal.addEventListener('abort', () => seen.disconnect());
   }
 
   root.addEventListener(

@@ -101,7 +101,8 @@ function Opened({ first, catalogue }: OpenedProps) {
     setScrollbar,
   };
   const [opened, setOpened] = useState<'find' | 'keys' | 'history'>();
-  useKeys(bench, setOpened);
+  const [whole, setWhole] = useState(false);
+  useKeys(bench, setOpened, whole, setWhole);
   const [work, room] = useSize<HTMLDivElement>();
   return (
     <BenchContext value={bench}>
@@ -117,7 +118,7 @@ function Opened({ first, catalogue }: OpenedProps) {
                   <Ruler length={room.width} />
                   <div className="flex min-h-0 flex-1 flex-col">
                     <div className="flex min-h-0 flex-col" style={{ flex: `${share} 1 0` }}>
-                      <Stage />
+                      <Stage whole={whole} onWhole={setWhole} />
                     </div>
                     <Splitter share={share} onShare={setShare} />
                     <div className="work" style={{ flex: `${1 - share} 1 0` }}>

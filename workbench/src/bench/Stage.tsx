@@ -1,7 +1,8 @@
-import { ExternalLink, RotateCcw } from 'lucide-react';
+import { ExternalLink, Maximize2, Minimize2, RotateCcw } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { useBench } from './context';
 import { find } from './document';
+import { useKept } from './useKept';
 import { useSize } from './useSize';
 
 /** What the script of the stage tells the bench. */
@@ -12,9 +13,21 @@ interface Told {
   readonly ids?: readonly string[];
 }
 
-/** The compiled page in a frame, shrunk when it is wider than the room for it. */
-export function Stage() {
+interface StageProps {
+  /** Whether it has the whole window. */
+  readonly whole: boolean;
+  onWhole(whole: boolean): void;
+}
+
+/**
+ * The compiled page in a frame that is a screen of its own: as wide as the ruler says, as high as is
+ * said here, and shrunk when it is wider than the room for it. What is a share of the screen is then
+ * what it is on the live page.
+ */
+export function Stage({ whole, onWhole }: StageProps) {
   const { session, page, catalogue, chosen, choose, width, setScrollbar } = useBench();
+  const [high, setHigh] = useKept('screen', catalogue.screenHeight);
+  const scroller = useRef<HTMLDivElement>(null);
   const origin = catalogue.stage;
   const [box, room] = useSize<HTMLDivElement>();
   const frame = useRef<HTMLIFrameElement>(null);
@@ -67,23 +80,37 @@ export function Stage() {
   }, [wanted, origin]);
 
   const scale = room.width > 0 ? Math.min(1, room.width / width) : 1;
+  // What is shown stands in the middle of the screen.
+  const hidden = Math.max(0, high * scale - room.height);
+  useEffect(() => {
+    scroller.current?.scrollTo({ top: hidden / 2 });
+  }, [hidden, wanted]);
   return (
-    <div ref={box} className="stage-ground relative min-h-0 flex-1 overflow-hidden">
-      <iframe
-        ref={frame}
-        title={`The page at ${width} px`}
-        src={src}
-        className="absolute top-0 origin-top-left border-0 bg-white"
-        style={{
-          width,
-          height: room.height / scale,
-          left: Math.max(0, (room.width - width * scale) / 2),
-          transform: `scale(${scale})`,
-        }}
-      />
+    <div
+      ref={box}
+      className={`stage-ground min-h-0 flex-1 overflow-hidden ${whole ? 'stage-whole' : 'relative'}`}
+    >
+      <div ref={scroller} className="stage-scroll" tabIndex={hidden > 0 ? 0 : undefined}>
+        <div style={{ height: high * scale }}>
+          <iframe
+            ref={frame}
+            title={`The page at ${width} px`}
+            src={src}
+            className="absolute top-0 origin-top-left border-0 bg-white"
+            style={{
+              width,
+              height: high,
+              left: Math.max(0, (room.width - width * scale) / 2),
+              transform: `scale(${scale})`,
+            }}
+          />
+        </div>
+      </div>
       <div className="stage-note">
-        <span>
-          {width} px{scale < 1 ? `, shown at ${Math.round(scale * 100)} %` : ''}
+        <span className="flex items-center gap-1">
+          {width} ×
+          <ScreenHeight high={high} onHigh={setHigh} />
+          {scale < 1 && `shown at ${Math.round(scale * 100)} %`}
         </span>
         <Assume assumed={assumed} onAssume={setAssumed} />
         <button
@@ -96,12 +123,66 @@ export function Stage() {
         >
           <RotateCcw size={13} aria-hidden /> Play again
         </button>
+        <button
+          type="button"
+          className="stage-again"
+          aria-pressed={whole}
+          title={whole ? 'Back to the bench (Escape)' : 'The stage in the whole window (W)'}
+          onClick={() => onWhole(!whole)}
+        >
+          {whole ? <Minimize2 size={13} aria-hidden /> : <Maximize2 size={13} aria-hidden />}
+          <span className="sr-only">The stage in the whole window</span>
+        </button>
         <a href={src} target="_blank" rel="noreferrer" title="Open the stage in a tab of its own">
           <ExternalLink size={14} aria-hidden />
           <span className="sr-only">Open the stage in a tab of its own</span>
         </a>
       </div>
     </div>
+  );
+}
+
+const LOWEST = 240;
+const HIGHEST = 2400;
+
+interface HeightProps {
+  readonly high: number;
+  onHigh(high: number): void;
+}
+
+/** How high the screen is, typed; what cannot be stays where it was typed, with the reason. */
+function ScreenHeight({ high, onHigh }: HeightProps) {
+  const [typed, setTyped] = useState<string>();
+  const value = typed ?? String(high);
+  const px = Number(value);
+  const fits = Number.isInteger(px) && px >= LOWEST && px <= HIGHEST;
+  const take = () => {
+    if (fits) {
+      onHigh(px);
+      setTyped(undefined);
+    }
+  };
+  return (
+    <>
+      <input
+        className="stage-high"
+        aria-label="Height of the screen in px"
+        aria-describedby="stage-high-note"
+        inputMode="numeric"
+        value={value}
+        aria-invalid={fits ? undefined : true}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={take}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') take();
+          else if (event.key === 'Escape' && typed !== undefined) {
+            event.stopPropagation();
+            setTyped(undefined);
+          }
+        }}
+      />
+      <span id="stage-high-note">px{fits ? '' : `; it must be ${LOWEST} to ${HIGHEST} px`}</span>
+    </>
   );
 }
 

@@ -1,4 +1,4 @@
-import type { Doing, Job } from './session';
+import type { Doing, Job } from './job';
 
 const PREFIX = 'giostra.kept';
 

@@ -8,6 +8,7 @@ import {
   type Swap,
 } from '../api/client';
 import { valueAt, withValue } from './document';
+import type { Doing, Job } from './job';
 import { Keep } from './keep';
 
 /** How things stand between what is on the screen and what the server has. */
@@ -38,15 +39,6 @@ export interface Snapshot {
   readonly save: SaveState;
   /** By path; the value stays where it was typed. */
   readonly refused: Readonly<Record<string, Refusal>>;
-}
-
-/** What is done on the server: edits as one step, or a step back or forward. */
-export type Doing = readonly EditBody[] | 'undo' | 'redo';
-
-/** What waits to be done, in order. Its key is its own: sent twice, it happens once. */
-export interface Job {
-  readonly key: string;
-  readonly doing: Doing;
 }
 
 /** Where a value stands, as one word. */

@@ -8,7 +8,12 @@ const typing = (target: EventTarget | null) =>
   target instanceof Element && target.closest('input, textarea, select, dialog') !== null;
 
 /** The keys that work wherever one is on the bench. */
-export function useKeys(bench: Bench, open: (what: 'find' | 'keys' | 'history') => void) {
+export function useKeys(
+  bench: Bench,
+  open: (what: 'find' | 'keys' | 'history') => void,
+  whole: boolean,
+  setWhole: (whole: boolean) => void,
+) {
   const latest = useRef(bench);
   latest.current = bench;
   useEffect(() => {
@@ -18,17 +23,16 @@ export function useKeys(bench: Bench, open: (what: 'find' | 'keys' | 'history') 
       const command = event.ctrlKey || event.metaKey;
       const key = event.key.toLowerCase();
       const inText = typing(event.target);
+      const inGrid = event.target instanceof Element && event.target.closest('[role=grid]');
       if (command && key === 'k') open('find');
       else if (inText) return;
       else if (command && key === 'z') (event.shiftKey ? session.redo : session.undo)();
       else if (command && key === 'y') session.redo();
       else if (command || event.altKey) return;
       else if (event.key === '?') open('keys');
-      else if (
-        key === 'h' &&
-        !(event.target instanceof Element && event.target.closest('[role=grid]'))
-      )
-        open('history');
+      else if (key === 'h' && !inGrid) open('history');
+      else if (key === 'w' && !inGrid) setWhole(!whole);
+      else if (key === 'escape' && whole) setWhole(false);
       else if (event.key === '[' || event.key === ']') {
         const columns = columnsOf(page);
         const at = columns.findIndex((band) => band.id === bandAt(columns, width)?.id);
@@ -45,5 +49,5 @@ export function useKeys(bench: Bench, open: (what: 'find' | 'keys' | 'history') 
     };
     addEventListener('keydown', press);
     return () => removeEventListener('keydown', press);
-  }, [open]);
+  }, [open, whole, setWhole]);
 }

@@ -5,6 +5,7 @@ const keys: readonly (readonly [string, string])[] = [
   ['[ and ]', 'the stage to the narrower or the wider band'],
   ['Ctrl K', 'find a setting, a piece or a page'],
   ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
+  ['W', 'the stage in the whole window, and back'],
   ['H', 'what the page was, revision by revision'],
   ['Arrow keys', 'from cell to cell, row to row; on the ruler, px by px (with Shift, ten)'],
   ['Any letter or digit', 'sets the cell; Enter takes it, Escape leaves it'],

@@ -1,6 +1,6 @@
 import type { KeyboardEvent } from 'react';
 import { useRef } from 'react';
-import type { GridCell } from './Grid';
+import type { GridCell } from './cell';
 
 interface Props {
   readonly cell: GridCell;

@@ -1,6 +1,6 @@
 import type { SettingReply } from '../api/client';
 import type { Sort } from '../media/format';
-import type { CellKind } from './Grid';
+import type { CellKind } from './cell';
 
 /** What of the library a setting names, if anything. */
 export const sortOf = (setting: SettingReply): Sort | undefined =>

@@ -3,9 +3,9 @@ import type { NodeBody, Starter } from '../api/client';
 import { columnsOf, isPiece, useBench } from '../bench/context';
 import { fresh, nameOf, newId, wordOf } from '../bench/document';
 import { Dialog, useClose } from '../ui/Dialog';
+import type { Gap } from './gap';
 import { icons } from './icons';
 import { Moving } from './Moving';
-import type { Gap } from './PageMap';
 import { linkTo, useStock } from './stock';
 
 /** What can be put into a gap. Between two sections it gets a section of its own. */

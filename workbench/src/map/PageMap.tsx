@@ -16,6 +16,7 @@ import { find, fresh, nameOf, pathTo, siteNode } from '../bench/document';
 import { Tool } from '../ui/Tool';
 import { Chooser } from './Chooser';
 import { copied, pasted, placeFor } from './clipboard';
+import type { Gap } from './gap';
 import { icons } from './icons';
 import { Keep } from './Keep';
 import { useSnags } from './snags';
@@ -26,12 +27,6 @@ const Found = createContext<ReadonlyMap<string, string[]>>(new Map());
 
 /** Items of a piece that are named in the map. */
 const MOST = 12;
-
-/** Where something is put in: among whose children, and at which place. */
-export interface Gap {
-  readonly parent: NodeBody;
-  readonly index: number;
-}
 
 /** Sections, blocks and pieces in page order; a plus in each gap. */
 export function PageMap() {

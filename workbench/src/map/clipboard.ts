@@ -1,6 +1,6 @@
 import type { Catalogue, DocumentBody, NodeBody } from '../api/client';
 import { type Found, find, fresh } from '../bench/document';
-import type { Gap } from './PageMap';
+import type { Gap } from './gap';
 
 /** A node as text that can be pasted on any page of any installation. */
 export const copied = (node: NodeBody) => JSON.stringify({ giostra: 1, node }, null, 1);

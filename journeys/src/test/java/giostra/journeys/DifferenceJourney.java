@@ -146,8 +146,8 @@ class DifferenceJourney {
           "counters.repeat",
           "item.action",
           "item.actionOn",
-          "item.showFrom",
-          "item.showUntil",
+          "item.seasonBegins",
+          "item.seasonEnds",
           "item.showQuery");
 
   /** Which pairs look alike, by their place in the list; what is only of the bench is not asked. */

@@ -11,6 +11,8 @@ import giostra.core.page.CounterSettings.Curve;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
+import giostra.core.page.NodeType;
+import giostra.core.page.Piece;
 import giostra.core.tempo.Easing;
 import giostra.core.tempo.NumberStyle;
 import giostra.server.testing.Api;
@@ -136,7 +138,7 @@ class KindsJourney {
     assertThat(
             (Boolean)
                 page.evaluate(
-                    "() => document.activeElement === document.querySelector('#g-question-refund summary')"))
+                    "() => document.activeElement === document.querySelector('#g-question-rain summary')"))
         .isTrue();
     page.keyboard().press("Shift+Tab");
     assertThat(
@@ -285,6 +287,30 @@ class KindsJourney {
     assertThat(((Number) said.get(1)).intValue()).as("values it showed").isGreaterThan(5);
     assertThat(figure.locator(".g-final")).hasText("48,000");
     assertThat(figure.locator(".g-run")).hasText("");
+  }
+
+  @Test
+  void answersAsHighAsTheTallestAreSoInATabThatWasHiddenAtFirst(Api api, Page page) {
+    Document plain = Subjects.page("tabs", List.of("tabs"));
+    var inner = (Piece) Subjects.block(NodeType.ACCORDION, "inner");
+    var edits =
+        List.<Edit>of(
+            new Edit.AddNode("tabs-2", 0, inner),
+            new Edit.SetValue("inner", "panelHeight", "desktop", "tallest"),
+            new Edit.SetValue("inner-3", "text", "", "Many words of it. ".repeat(60)));
+    page.navigate(api.publish(api.newPage(Edits.apply(plain, edits).document())));
+    page.waitForSelector("[data-piece=inner][data-live]");
+    page.locator("#g-tabs-2-tab").click();
+    page.locator("#g-inner-1 > summary").click();
+    Locator panel = page.locator("#g-inner-1 > .g-panel");
+    assertThat(panel).isVisible();
+    page.waitForFunction(
+        "() => document.querySelector('#g-inner-1 > .g-panel').getBoundingClientRect().height > 90");
+    double brief = panel.boundingBox().height;
+    page.locator("#g-inner-3 > summary").click();
+    page.waitForTimeout(600);
+    double full = page.locator("#g-inner-3 > .g-panel").boundingBox().height;
+    assertThat(brief).isBetween(full - 1, full + 1);
   }
 
   @Test

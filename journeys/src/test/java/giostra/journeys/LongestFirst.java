@@ -28,6 +28,7 @@ public final class LongestFirst implements ClassOrderer {
           "SurvivalJourney",
           "ShelfJourney",
           "AssumptionJourney",
+          "StageJourney",
           "PatternJourney",
           "ContentJourney",
           "LibraryJourney",

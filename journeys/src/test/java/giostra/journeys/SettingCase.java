@@ -76,8 +76,8 @@ record SettingCase(
         of("stride", "view", "all('.g-dot').filter((d) => d.offsetParent).length", "3"),
         of("endless", "on", "document.querySelector('.g-prev').ariaDisabled", "false"),
         of(
-            "equalHeights",
-            "off",
+            "heights",
+            "own",
             "new Set(all('.g-item').map((i) => Math.round(i.offsetHeight))).size > 1",
             "true"),
         of("arrows", "none", "all('.g-prev').length", "0"),

@@ -60,7 +60,7 @@ final class Varied {
           Map.entry("inner", new Range(60, 100, true)),
           Map.entry("pictureShare", new Range(30, 60, true)),
           Map.entry("pictureWidth", new Range(25, 100, true)),
-          Map.entry("contentWidth", new Range(300, 900, false)),
+          Map.entry("wordsMeasure", new Range(300, 900, false)),
           Map.entry("headsWidth", new Range(90, 200, false)),
           Map.entry("numberSize", new Range(24, 72, false)),
           Map.entry("leastHeight", new Range(80, 300, false)),

@@ -34,7 +34,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public final class DocumentJson {
   /** The version of the format, in {@code giostra}. */
-  public static final int VERSION = 2;
+  public static final int VERSION = 3;
 
   private static final JsonMapper MAPPER = JsonMapper.builder().build();
   private static final JsonNodeFactory MAKE = JsonNodeFactory.instance;

@@ -3,8 +3,11 @@ package giostra.core.format;
 import giostra.core.band.Kind;
 import giostra.core.band.Refused;
 import giostra.core.band.Setting;
+import giostra.core.page.CounterSettings;
 import giostra.core.page.NodeType;
+import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -24,7 +27,20 @@ public final class Upgrade {
   }
 
   /** The first leads from version 1 to 2. */
-  private static final List<Step> STEPS = List.of(Upgrade::spacesAsThemselves);
+  private static final List<Step> STEPS =
+      List.of(Upgrade::spacesAsThemselves, Upgrade::namesOfOurOwn);
+
+  /** What settings are called since version 3, by what they were called before. */
+  private static final Map<String, String> RENAMED =
+      Map.of(
+          "showFrom",
+          "seasonBegins",
+          "showUntil",
+          "seasonEnds",
+          "contentWidth",
+          "wordsMeasure",
+          "equalHeights",
+          "heights");
 
   private Upgrade() {}
 
@@ -72,6 +88,9 @@ public final class Upgrade {
     ArrayNode copy = (ArrayNode) json.deepCopy();
     for (JsonNode edit : copy) {
       all(edit.path("content"), from);
+      if (from < 3 && edit instanceof ObjectNode own) {
+        renamed(own);
+      }
       if (edit.path("document") instanceof ObjectNode document) {
         ((ObjectNode) edit).set("document", document(document, from));
       }
@@ -119,6 +138,46 @@ public final class Upgrade {
         if (markup && values.path(setting.id()) instanceof StringNode text) {
           values.put(setting.id(), text.asString().replace("&nbsp;", "\u00A0"));
         }
+      }
+    }
+  }
+
+  /** Version 3: settings with names of their own; counters that said nothing ran two seconds. */
+  private static void namesOfOurOwn(ObjectNode node, NodeType type) {
+    if (!(node.path("values") instanceof ObjectNode values)) {
+      return;
+    }
+    RENAMED.forEach((before, now) -> {
+      JsonNode value = values.remove(before);
+      if (value != null) {
+        values.set(now, now.equals("heights") ? heights(value) : value);
+      }
+    });
+    if (type == NodeType.COUNTERS && !values.has(CounterSettings.DURATION.id())) {
+      values.set(
+          CounterSettings.DURATION.id(),
+          StringNode.valueOf(
+              String.valueOf(CounterSettings.DURATION.write(Duration.ofMillis(2000)))));
+    }
+  }
+
+  /** On or off, in itself or by band: all as high as the tallest, or each for itself. */
+  private static JsonNode heights(JsonNode before) {
+    if (before instanceof ObjectNode byBand) {
+      ObjectNode now = byBand.objectNode();
+      byBand.properties().forEach(each -> now.set(each.getKey(), heights(each.getValue())));
+      return now;
+    }
+    return before.isBoolean() ? StringNode.valueOf(before.booleanValue() ? "all" : "own") : before;
+  }
+
+  /** An edit that sets a value of a setting with another name. */
+  private static void renamed(ObjectNode edit) {
+    String now = RENAMED.get(edit.path("setting").asString(""));
+    if (now != null) {
+      edit.put("setting", now);
+      if (now.equals("heights")) {
+        edit.set("value", heights(edit.path("value")));
       }
     }
   }

@@ -267,7 +267,7 @@ final class PanelFlows {
       case TALLEST ->
           folds
               ? panel(piece, item)
-              : Flow.tallest(piece.onShow().stream().map(each -> panel(piece, each)).toList());
+              : Flow.tallest(blocks.shown(piece).stream().map(each -> panel(piece, each)).toList());
     };
   }
 
@@ -278,7 +278,8 @@ final class PanelFlows {
       case FIXED -> Flow.fixed(blocks.value(piece, PanelSettings.PANEL_FIXED).constantPx());
       case OWN -> panel((Piece) piece, item);
       case TALLEST ->
-          Flow.tallest(piece.onShow().stream().map(each -> panel((Piece) piece, each)).toList());
+          Flow.tallest(
+              blocks.shown(piece).stream().map(each -> panel((Piece) piece, each)).toList());
     };
   }
 

@@ -229,7 +229,7 @@ final class TrackFlows {
         .forEach(part -> parts.add(new Spaced(0.7 * REM, part)));
     items.buttons(piece, item).ifPresent(part -> parts.add(new Spaced((0.7 + 0.5) * REM, part)));
     double padding = blocks.value(piece, SliderSettings.PADDING).constantPx();
-    Length content = blocks.value(piece, SliderSettings.CONTENT_WIDTH);
+    Length content = blocks.value(piece, SliderSettings.WORDS_MEASURE);
     Flow stand = Flow.stack(parts).narrowed(Line.of(content)).padded(padding);
     Height height = blocks.value(piece, SliderSettings.HEIGHT);
     Flow least = (width, screen) -> height.px(width, screen.height());

@@ -118,7 +118,7 @@ public record TrackLayout(List<TrackBand> bands) {
               all ? Axis.ACROSS : value(TrackSettings.AXIS),
               slides ? slideHeight() : value(TrackSettings.TRACK_HEIGHT),
               slides ? Side.START : value(TrackSettings.FEW),
-              slides || value(TrackSettings.EQUAL_HEIGHTS),
+              slides || value(TrackSettings.HEIGHTS) == TrackSettings.Heights.ALL,
               extent,
               value(PieceSettings.WIDTH),
               value(PieceSettings.ALIGN),

@@ -67,6 +67,9 @@ public enum Assumption {
   /** A sheet with the conditions written as met. */
   public static String css(String css, Set<Assumption> all) {
     String out = css;
+    if (all.contains(TOUCH)) {
+      out = out.replace("@media (hover:hover) and (pointer:fine)", "@media not all");
+    }
     if (all.contains(REDUCED_MOTION)) {
       out = out.replace("@media (prefers-reduced-motion:reduce)", "@media all");
     }

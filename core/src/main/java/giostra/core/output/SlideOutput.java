@@ -223,7 +223,7 @@ final class SlideOutput {
         id + " .g-copybox",
         "inline-size",
         piece,
-        SliderSettings.CONTENT_WIDTH,
+        SliderSettings.WORDS_MEASURE,
         w -> "min(100%," + w.css() + ")");
   }
 

@@ -192,8 +192,8 @@ final class Writing {
         attributes.addAll(List.of("data-" + pair.substring(0, at), pair.substring(at + 1)));
       }
     }
-    attributes.addAll(List.of("data-show-from", values.get(ConditionSettings.SHOW_FROM)));
-    attributes.addAll(List.of("data-show-until", values.get(ConditionSettings.SHOW_UNTIL)));
+    attributes.addAll(List.of("data-show-from", values.get(ConditionSettings.SEASON_BEGINS)));
+    attributes.addAll(List.of("data-show-until", values.get(ConditionSettings.SEASON_ENDS)));
     attributes.addAll(List.of("data-show-query", values.get(ConditionSettings.SHOW_QUERY)));
   }
 

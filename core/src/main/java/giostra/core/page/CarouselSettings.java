@@ -117,7 +117,7 @@ public final class CarouselSettings {
               TrackSettings.PEEK_SIDES,
               TrackSettings.STRIDE,
               TrackSettings.ENDLESS,
-              TrackSettings.EQUAL_HEIGHTS,
+              TrackSettings.HEIGHTS,
               PORTRAIT,
               PICTURE_SHAPE,
               PICTURE_WIDTH,

@@ -11,16 +11,16 @@ import java.util.List;
 public final class ConditionSettings {
   private static final String WHEN = "\\d{4}-\\d{2}-\\d{2}(T\\d{2}:\\d{2})?";
 
-  public static final Setting<String> SHOW_FROM =
+  public static final Setting<String> SEASON_BEGINS =
       Setting.once(
-          "showFrom",
-          "Shows from",
+          "seasonBegins",
+          "Season begins",
           new Kind.Token(WHEN, "a date such as 2026-12-01, or with a time, 2026-12-01T18:00"),
           "");
-  public static final Setting<String> SHOW_UNTIL =
+  public static final Setting<String> SEASON_ENDS =
       Setting.once(
-          "showUntil",
-          "Shows until",
+          "seasonEnds",
+          "Season ends",
           new Kind.Token(WHEN, "a date such as 2026-12-24 (that day included), or with a time"),
           "");
   public static final Setting<String> SHOW_QUERY =
@@ -33,7 +33,7 @@ public final class ConditionSettings {
           "");
 
   /** All of them. */
-  public static final List<Setting<?>> ALL = List.of(SHOW_FROM, SHOW_UNTIL, SHOW_QUERY);
+  public static final List<Setting<?>> ALL = List.of(SEASON_BEGINS, SEASON_ENDS, SHOW_QUERY);
 
   private ConditionSettings() {}
 }

@@ -46,7 +46,7 @@ public final class CounterSettings {
   public static final Setting<Pace> PACE =
       Setting.once("pace", "Paced by", new Kind.Pick<>(Pace.class), Pace.TIME);
   public static final Setting<Duration> DURATION =
-      Setting.once("duration", "Duration", Kind.Time.ms(100, 30_000), Duration.ofMillis(2000));
+      Setting.once("duration", "Duration", Kind.Time.ms(100, 30_000), Duration.ofMillis(1600));
   public static final Setting<Curve> CURVE =
       Setting.once("curve", "Curve", new Kind.Pick<>(Curve.class), Curve.EASE_OUT);
   public static final Setting<Double> STEP =

@@ -28,7 +28,7 @@ public final class GridSettings {
   public static final Setting<LastRow> LAST_ROW =
       Setting.byBand("lastRow", "Last row", new Kind.Pick<>(LastRow.class), LastRow.START);
   public static final Setting<Heights> HEIGHTS =
-      Setting.byBand("heights", "Equal heights", new Kind.Pick<>(Heights.class), Heights.ROW);
+      Setting.byBand("heights", "Heights", new Kind.Pick<>(Heights.class), Heights.ROW);
   public static final Setting<Boolean> DIVIDERS =
       Setting.byBand("dividers", "Dividers", new Kind.Toggle(), false);
   public static final Setting<Boolean> ROW_DIVIDERS =

@@ -65,8 +65,8 @@ public final class SliderSettings {
   public static final Setting<Height> HEIGHT =
       Setting.byBand(
           "height", "Height", new Kind.Tall(120, 1600), new Height.Fixed(Length.px(520)));
-  public static final Setting<Length> CONTENT_WIDTH =
-      Setting.byBand("contentWidth", "Content width", new Kind.Size(120, 2560), Length.px(520));
+  public static final Setting<Length> WORDS_MEASURE =
+      Setting.byBand("wordsMeasure", "Words’ measure", new Kind.Size(120, 2560), Length.px(520));
   public static final Setting<Length> PADDING =
       Setting.byBand("padding", "Padding", new Kind.Size(0, 200, false), Length.px(48));
   public static final Setting<Place> PLACE =
@@ -89,7 +89,7 @@ public final class SliderSettings {
               PICTURE_USE,
               PICTURE_SIDE,
               PICTURE_SHARE,
-              CONTENT_WIDTH,
+              WORDS_MEASURE,
               PLACE,
               PADDING,
               TrackSettings.GAP,

@@ -19,6 +19,16 @@ import java.util.function.IntFunction;
 public final class Starters {
   private Starters() {}
 
+  /** Questions that are asked nearly everywhere, with answers to write over. */
+  private static final List<String> QUESTIONS =
+      List.of("When are you open?", "How do I get there?", "What if it rains?");
+
+  private static final List<String> ANSWERS =
+      List.of(
+          "Every day but Monday, from ten to six.",
+          "By tram to the last stop, then five minutes on foot.",
+          "Then we are indoors, and your ticket holds.");
+
   /**
    * One starting arrangement.
    *
@@ -188,7 +198,7 @@ public final class Starters {
             "button",
             "Button",
             "A link that asks to be pressed.",
-            new Block.Button("button", text(BlockSettings.LABEL, "Read more"))),
+            new Block.Button("button", text(BlockSettings.LABEL, "See how"))),
         starter(
             "columns",
             "Columns",
@@ -237,7 +247,7 @@ public final class Starters {
     return headed("Slide " + number, "A line or two about it.")
         .with(ItemSettings.KICKER, Values.ALL, "What kind of thing")
         .with(ItemSettings.GROUND, Values.ALL, grounds[(number - 1) % 3])
-        .with(ItemSettings.BUTTON, Values.ALL, "Read more")
+        .with(ItemSettings.BUTTON, Values.ALL, "See how")
         .with(ItemSettings.BUTTON_LINK.address(), Values.ALL, "#");
   }
 
@@ -247,7 +257,8 @@ public final class Starters {
   }
 
   private static Values question(int number) {
-    return headed("Question " + number + "?", "The answer, in a sentence or two.");
+    int at = (number - 1) % QUESTIONS.size();
+    return headed(QUESTIONS.get(at), ANSWERS.get(at));
   }
 
   private static Values categorised(int number) {

@@ -46,6 +46,12 @@ public final class TrackSettings {
     ALL
   }
 
+  /** What decides how high items are: the tallest of all, or each for itself. */
+  public enum Heights {
+    ALL,
+    OWN
+  }
+
   public static final Setting<Form> FORM =
       Setting.byBand("form", "Form", new Kind.Pick<>(Form.class), Form.TRACK);
   public static final Setting<Integer> IN_VIEW =
@@ -68,8 +74,8 @@ public final class TrackSettings {
       Setting.byBand("few", "Few items stand", new Kind.Pick<>(Side.class), Side.START);
   public static final Setting<Boolean> STRETCH_FEW =
       Setting.byBand("stretchFew", "Stretch few items", new Kind.Toggle(), false);
-  public static final Setting<Boolean> EQUAL_HEIGHTS =
-      Setting.byBand("equalHeights", "Equal heights", new Kind.Toggle(), true);
+  public static final Setting<Heights> HEIGHTS =
+      Setting.byBand("heights", "Heights", new Kind.Pick<>(Heights.class), Heights.ALL);
   public static final Setting<Arrows> ARROWS =
       Setting.byBand("arrows", "Arrows", new Kind.Pick<>(Arrows.class), Arrows.BELOW);
   public static final Setting<Length> ARROW_DISTANCE =

@@ -107,11 +107,9 @@ final class TrackEffects {
           TrackSettings.AXIS,
           "A track that runs across is as high as its items.");
     }
-    if (!across && asked.set(TrackSettings.EQUAL_HEIGHTS)) {
+    if (!across && asked.set(TrackSettings.HEIGHTS)) {
       asked.say(
-          TrackSettings.EQUAL_HEIGHTS,
-          TrackSettings.AXIS,
-          "Down a track all items are equally high.");
+          TrackSettings.HEIGHTS, TrackSettings.AXIS, "Down a track all items are equally high.");
     }
   }
 

@@ -10,8 +10,8 @@ import org.junit.jupiter.api.Test;
 /** Dividers and rows as the trade draws them; common practice, no source. */
 class GridTest {
   @Test
-  void fourInFourColumnsHaveThreeDividers() {
-    assertThat(new Grid(4, 4).dividers()).containsExactly(0, 1, 2);
+  void fiveInFiveColumnsHaveFourDividers() {
+    assertThat(new Grid(5, 5).dividers()).containsExactly(0, 1, 2, 3);
   }
 
   @Test

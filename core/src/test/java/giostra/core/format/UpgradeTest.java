@@ -3,15 +3,23 @@ package giostra.core.format;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import giostra.core.band.Length;
 import giostra.core.page.BlockSettings;
+import giostra.core.page.ConditionSettings;
+import giostra.core.page.CounterSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
+import giostra.core.page.Edits;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.PageSettings;
+import giostra.core.page.SliderSettings;
+import giostra.core.page.TrackSettings;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -56,12 +64,53 @@ class UpgradeTest {
   }
 
   @Test
+  void settingsOfVersion2HaveTheirNewNamesAndMeanWhatTheyMeant() throws IOException {
+    Document document = DocumentJson.read(stored(2));
+    assertThat(document.node("cards").values().set())
+        .isEqualTo(
+            Map.of(
+                "heights",
+                Map.of("desktop", TrackSettings.Heights.OWN, "phone", TrackSettings.Heights.ALL),
+                "seasonBegins",
+                Map.of("", "2026-12-01")));
+    assertThat(document.node("card").values().get(ConditionSettings.SEASON_ENDS))
+        .isEqualTo("2026-12-24");
+    assertThat(document.node("slides").values().own(SliderSettings.WORDS_MEASURE, "desktop"))
+        .isEqualTo(Length.px(400));
+    assertThat(document.node("slow").values().get(CounterSettings.DURATION))
+        .as("what ran two seconds goes on doing so")
+        .isEqualTo(Duration.ofSeconds(2));
+    assertThat(document.node("quick").values().get(CounterSettings.DURATION))
+        .isEqualTo(Duration.ofMillis(700));
+    assertThat(DocumentJson.read(DocumentJson.text(document))).isEqualTo(document);
+  }
+
+  @Test
+  void editsOfVersion2AreTakenBackUnderTheNewNames() throws IOException {
+    Document document = DocumentJson.read(stored(2));
+    var edits =
+        DocumentJson.parse(
+            """
+            [{"type":"SetValue","node":"cards","setting":"equalHeights","band":"desktop","value":true},
+             {"type":"SetValue","node":"cards","setting":"equalHeights","band":"phone","value":null},
+             {"type":"SetValue","node":"card","setting":"showUntil","band":"","value":"2027-01-06"}]
+            """);
+    List<Edit> read = EditJson.read(Upgrade.edits(edits, 2), document.bands());
+    Document after = Edits.apply(document, read).document();
+    assertThat(after.node("cards").values().set().get("heights"))
+        .isEqualTo(Map.of("desktop", TrackSettings.Heights.ALL));
+    assertThat(after.node("card").values().get(ConditionSettings.SEASON_ENDS))
+        .isEqualTo("2027-01-06");
+  }
+
+  @Test
   void aVersionThatIsNoneIsRefused() throws IOException {
     JsonNode one = stored(1);
-    assertThatThrownBy(() -> Upgrade.document(one, 3))
-        .hasMessage("version is 3; it must be 1 to 2");
-    String newer = one.toString().replace("\"giostra\":1", "\"giostra\":3");
-    assertThatThrownBy(() -> DocumentJson.read(newer)).hasMessageContaining("version is 3");
+    int none = DocumentJson.VERSION + 1;
+    assertThatThrownBy(() -> Upgrade.document(one, none))
+        .hasMessage("version is %d; it must be 1 to %d".formatted(none, DocumentJson.VERSION));
+    String newer = one.toString().replace("\"giostra\":1", "\"giostra\":" + none);
+    assertThatThrownBy(() -> DocumentJson.read(newer)).hasMessageContaining("version is " + none);
   }
 
   @Test

@@ -23,6 +23,7 @@ import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Page;
 import giostra.core.page.PanelSettings;
+import giostra.core.page.PanelSettings.PanelHeight;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.Section;
@@ -81,6 +82,29 @@ class HeightsTest {
 
   private static Item item(String id, Object... settingAndValue) {
     return new Item(id, words(settingAndValue));
+  }
+
+  @Test
+  void theTallestPanelIsOneOfThoseThatShowInTheBand() {
+    Values tallest =
+        Values.NONE
+            .with(PanelSettings.PANEL_HEIGHT, "desktop", PanelHeight.TALLEST)
+            .with(AccordionSettings.OPEN_FIRST, Values.ALL, AccordionSettings.OpenFirst.FIRST);
+    Item brief = item("brief", ItemSettings.HEADING, "A", ItemSettings.TEXT, "Short.");
+    Item full =
+        new Item(
+            "full",
+            words(ItemSettings.HEADING, "B", ItemSettings.TEXT, "Many words. ".repeat(200))
+                .with(ItemSettings.SHOWN, "phone", false));
+    // What an accordion takes up in a panel: one answer open, as high as the highest.
+    Piece both = around(new Piece.Accordion("questions", tallest, List.of(brief, full)));
+    Piece one = around(new Piece.Accordion("questions", tallest, List.of(brief)));
+    assertThat(height(both, Part.PANEL, 1280)).isGreaterThan(height(one, Part.PANEL, 1280) + 200);
+    assertThat(height(both, Part.PANEL, 400)).isEqualTo(height(one, Part.PANEL, 400), HAIR);
+  }
+
+  private static Piece around(Piece inner) {
+    return new Piece.Tabs("tabs", Values.NONE, List.of(new Item("tab", words(), List.of(inner))));
   }
 
   private static Piece.Carousel cards(Values values, Item... items) {

@@ -83,7 +83,7 @@ final class Pages {
   static String scene() {
     String rooms =
         java.util.stream.Stream.of("Gate", "Fern gully", "Water hall")
-            .map("<p><button>%s</button></p>"::formatted)
+            .map(room -> "<p><button>" + room + "</button></p>")
             .collect(Collectors.joining());
     return page("A plan of the garden", "", "", "<main><h1>A plan</h1>" + rooms + "</main>");
   }

@@ -4,7 +4,6 @@ import giostra.core.media.ClipHost;
 import giostra.core.output.Hash;
 import giostra.core.output.Shipped;
 import giostra.server.Settings;
-import giostra.server.icon.IconSet;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -36,10 +35,9 @@ public class PageFiles {
   private final List<ClipHost> hosts;
   private final Map<String, byte[]> benchScripts = new LinkedHashMap<>();
 
-  PageFiles(JsonMapper mapper, IconSet icons, Settings settings) {
+  PageFiles(JsonMapper mapper, Shipped.IconSet icons, Settings settings) {
     this.hosts = settings.clipHosts();
-    // One, so that what was compiled with it can be told to have been compiled with the same.
-    this.icons = icons::draw;
+    this.icons = icons;
     for (String name : SCRIPTS) {
       byte[] bytes = ShippedFiles.load(name + ".js");
       String path = name + "." + short16(bytes) + ".js";

@@ -21,7 +21,7 @@ class IconController {
   @GetMapping(path = "/api/icons/starter.svg", produces = "image/svg+xml")
   ResponseEntity<String> starter() {
     var drawings = new LinkedHashMap<String, String>();
-    Compiler.ownIcons().forEach(name -> icons.draw(name).ifPresent(d -> drawings.put(name, d)));
+    Compiler.ownIcons().forEach(name -> icons.find(name).ifPresent(d -> drawings.put(name, d)));
     return ResponseEntity.ok()
         .header("Content-Disposition", "attachment; filename=\"icons.svg\"")
         .body(IconSprite.starter(drawings));

@@ -1,6 +1,7 @@
 package giostra.server.icon;
 
 import giostra.core.band.Require;
+import giostra.core.output.Shipped;
 import giostra.server.host.ShippedFiles;
 import java.util.List;
 import java.util.Locale;
@@ -14,7 +15,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** One set of icons, each drawn in a box of 24 by 24. */
 @Component
-public class IconSet {
+public class IconSet implements Shipped.IconSet {
   private static final int PAGE = 96;
 
   private final SortedMap<String, Icon> icons = new TreeMap<>();
@@ -39,7 +40,8 @@ public class IconSet {
   }
 
   /** What an icon of that name draws. */
-  public Optional<String> draw(String name) {
+  @Override
+  public Optional<String> find(String name) {
     return Optional.ofNullable(icons.get(name)).map(Icon::draw);
   }
 
@@ -51,10 +53,10 @@ public class IconSet {
    */
   public record Found(int all, int pages, List<Icon> icons) {}
 
-  /** One page of what {@link #find} finds, counted from 1. */
+  /** One page of what {@link #search} finds, counted from 1. */
   public Found page(String words, int page) {
     Require.within(1, 1000, "page", page);
-    List<Icon> found = find(words);
+    List<Icon> found = search(words);
     return new Found(
         found.size(),
         (found.size() + PAGE - 1) / PAGE,
@@ -62,7 +64,7 @@ public class IconSet {
   }
 
   /** Icons whose name or tags hold all the words, those named so first. */
-  public List<Icon> find(String words) {
+  public List<Icon> search(String words) {
     List<String> wanted =
         Stream.of(words.toLowerCase(Locale.ROOT).split("[\\s-]+"))
             .filter(word -> !word.isEmpty())

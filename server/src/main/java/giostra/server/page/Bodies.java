@@ -92,9 +92,6 @@ final class Bodies {
       @Nullable String title,
       @Schema(implementation = DocumentBody.class) @Nullable JsonNode document) {}
 
-  @Schema(name = "NewSite")
-  record NewSite(String name) {}
-
   /**
    * What a page becomes again.
    *
@@ -110,32 +107,6 @@ final class Bodies {
       @Schema(implementation = DocumentBody.class) JsonNode document,
       List<giostra.core.page.SiteDifference> site,
       List<String> gone) {}
-
-  /**
-   * A page on the shelf.
-   *
-   * @param said what is wrong with it; empty when nothing is
-   * @param broken whether it cannot be opened
-   */
-  @Schema(name = "ShelfPage")
-  record ShelfPage(
-      String id,
-      String title,
-      String slug,
-      int revision,
-      int pieces,
-      int snags,
-      @Nullable Integer liveNumber,
-      boolean newerThanLive,
-      String said,
-      boolean broken) {}
-
-  /** A site on the shelf; {@code said} is what is wrong with it, empty when nothing is. */
-  @Schema(name = "ShelfSite")
-  record ShelfSite(String id, String name, List<ShelfPage> pages, String said) {}
-
-  @Schema(name = "ShelfReply")
-  record ShelfReply(String stage, List<ShelfSite> sites) {}
 
   /**
    * A setting as the bench shows it.
@@ -203,6 +174,7 @@ final class Bodies {
    * @param always settings that every item of every kind has
    * @param rare settings that are asked for so rarely that forms fold them away
    * @param panels kinds whose items have panels, which hold blocks
+   * @param screenHeight px that a screen is taken to be high where nobody says otherwise
    */
   @Schema(name = "CatalogueReply")
   record CatalogueReply(
@@ -212,5 +184,6 @@ final class Bodies {
       List<String> rare,
       List<String> panels,
       List<StarterReply> starters,
-      String stage) {}
+      String stage,
+      double screenHeight) {}
 }

@@ -2,6 +2,7 @@ package giostra.server.page;
 
 import giostra.core.band.Kind;
 import giostra.core.band.Setting;
+import giostra.core.fit.Screen;
 import giostra.core.format.DocumentJson;
 import giostra.core.page.CarouselSettings.Card;
 import giostra.core.page.ClipSettings;
@@ -39,7 +40,8 @@ final class Catalogue {
             .map(s ->
                 new Bodies.StarterReply(s.id(), s.label(), s.says(), DocumentJson.write(s.node())))
             .toList(),
-        stage);
+        stage,
+        Screen.USUAL_HEIGHT);
   }
 
   /** What the items of a kind are made of; for a carousel by card. */

@@ -10,7 +10,7 @@ import org.springframework.stereotype.Component;
 
 /** What is found on the pages that are worked on; remembers the last sweep of each of some. */
 @Component
-class Findings {
+public class Findings {
   /** Pieces of the pages whose sweeps are remembered, together. */
   private static final long MOST_PIECES = 4_000;
 
@@ -28,7 +28,7 @@ class Findings {
   }
 
   /** Everything that is found on a page, on a screen whose scrollbar overlays it. */
-  List<Snag> of(PageService.Head head) {
+  public List<Snag> of(PageService.Head head) {
     Sweep sweep = sweeps.get(head.id(), _ -> new Sweep());
     synchronized (sweep) {
       List<Snag> found = sweep.of(pages.shown(head), media.sizes(head.siteId()), 0);

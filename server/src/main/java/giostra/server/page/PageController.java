@@ -5,17 +5,12 @@ import giostra.core.format.EditJson;
 import giostra.core.page.Conversion;
 import giostra.core.page.Document;
 import giostra.core.page.NodeType;
-import giostra.core.page.PageSettings;
 import giostra.server.host.StagePort;
-import giostra.server.release.ReleaseService;
-import giostra.server.site.SiteRows;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -28,85 +23,21 @@ import tools.jackson.databind.JsonNode;
 
 @RestController
 class PageController {
-  private static final Logger LOG = LoggerFactory.getLogger(PageController.class);
-
   private final PageService pages;
   private final Revisions revisions;
   private final Stage stage;
   private final StagePort port;
-  private final ReleaseService releases;
-  private final Findings findings;
 
-  PageController(
-      PageService pages,
-      Revisions revisions,
-      Stage stage,
-      StagePort port,
-      ReleaseService releases,
-      Findings findings) {
+  PageController(PageService pages, Revisions revisions, Stage stage, StagePort port) {
     this.pages = pages;
     this.revisions = revisions;
     this.stage = stage;
     this.port = port;
-    this.releases = releases;
-    this.findings = findings;
-  }
-
-  @GetMapping("/api/shelf")
-  Bodies.ShelfReply shelf() {
-    return new Bodies.ShelfReply(port.stage(), pages.sites().stream().map(this::onShelf).toList());
-  }
-
-  /** One site or page that is broken takes no other off the shelf. */
-  private Bodies.ShelfSite onShelf(SiteRows.SiteLine site) {
-    try {
-      return new Bodies.ShelfSite(
-          site.id(), site.name(), pages.shelf(site.id()).stream().map(this::onShelf).toList(), "");
-    } catch (RuntimeException e) {
-      LOG.warn("site {} cannot be shown", site.id(), e);
-      return new Bodies.ShelfSite(site.id(), site.name(), List.of(), "This site cannot be read.");
-    }
-  }
-
-  private Bodies.ShelfPage onShelf(PageService.Shown shown) {
-    PageService.Head head = shown.head();
-    if (head == null) {
-      return new Bodies.ShelfPage(
-          shown.id(), shown.slug(), shown.slug(), 0, 0, 0, null, false, shown.said(), true);
-    }
-    ReleaseService.Line live = releases.live(head.id()).orElse(null);
-    String said = shown.said();
-    int snags = 0;
-    try {
-      snags = findings.of(head).size();
-    } catch (RuntimeException e) {
-      LOG.warn("page {} cannot be looked through", head.id(), e);
-      said = "This page cannot be looked through for snags.";
-    }
-    return new Bodies.ShelfPage(
-        head.id(),
-        head.document().page().values().get(PageSettings.TITLE),
-        head.slug(),
-        head.revision(),
-        head.document().pieces().size(),
-        snags,
-        live == null ? null : live.number(),
-        live != null
-            && (live.revision() < head.revision() || live.siteRevision() < head.siteRevision()),
-        said,
-        false);
   }
 
   @GetMapping("/api/catalogue")
   Bodies.CatalogueReply catalogue() {
     return Catalogue.reply(port.stage());
-  }
-
-  @PostMapping("/api/sites")
-  @ResponseStatus(HttpStatus.CREATED)
-  Bodies.ShelfSite addSite(@RequestBody Bodies.NewSite body) {
-    var site = pages.addSite(body.name());
-    return new Bodies.ShelfSite(site.id(), site.name(), List.of(), "");
   }
 
   @PostMapping("/api/sites/{siteId}/pages")

@@ -1,6 +1,7 @@
 package giostra.server.page;
 
 import giostra.core.band.Bands;
+import giostra.core.band.Refused;
 import giostra.core.band.Require;
 import giostra.core.band.Viewport;
 import giostra.core.fit.Screen;
@@ -45,12 +46,26 @@ class ReadingController {
    * @param grids of flip boxes and counters
    * @param tabs of tabs
    * @param heights of the parts of all items
+   * @param noRoom pieces that cannot be laid out at this width, each with the reason
    */
   record Readings(
       List<TrackReading> tracks,
       List<GridReading> grids,
       List<TabsReading> tabs,
-      List<HeightReading> heights) {}
+      List<HeightReading> heights,
+      List<NoRoom> noRoom) {
+    Readings() {
+      this(
+          new ArrayList<>(),
+          new ArrayList<>(),
+          new ArrayList<>(),
+          new ArrayList<>(),
+          new ArrayList<>());
+    }
+  }
+
+  /** A piece that has no room for what it is set to show. */
+  record NoRoom(String piece, String why) {}
 
   /** A part of an item. */
   record HeightReading(String piece, String item, String part, double width, double height) {}
@@ -68,19 +83,24 @@ class ReadingController {
     PageService.Head head = pages.head(id);
     Document document = pages.shown(head);
     PictureSizes pictures = media.sizes(head.siteId());
-    var all =
-        new Readings(new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+    var all = new Readings();
     for (Piece piece : document.pieces()) {
       Heights heights = Heights.of(document, piece, pictures, scrollbar, height);
-      heights.at(width).stream()
-          .map(h -> new HeightReading(piece.id(), h.item(), word(h.part()), h.width(), h.height()))
-          .forEach(all.heights()::add);
-      switch (piece) {
-        case Piece.Tracked track -> all.tracks().add(TrackReading.of(document, track, viewport));
-        case Piece.FlipBoxes _, Piece.Counters _, Piece.Video _ ->
-            all.grids().add(GridReading.of(document, piece, viewport));
-        case Piece.Tabs tabs -> all.tabs().add(TabsReading.of(document, tabs, heights, viewport));
-        case Piece.Accordion _ -> {}
+      try {
+        heights.at(width).stream()
+            .map(
+                h -> new HeightReading(piece.id(), h.item(), word(h.part()), h.width(), h.height()))
+            .forEach(all.heights()::add);
+        switch (piece) {
+          case Piece.Tracked track -> all.tracks().add(TrackReading.of(document, track, viewport));
+          case Piece.FlipBoxes _, Piece.Counters _, Piece.Video _ ->
+              all.grids().add(GridReading.of(document, piece, viewport));
+          case Piece.Tabs tabs -> all.tabs().add(TabsReading.of(document, tabs, heights, viewport));
+          case Piece.Accordion _ -> {}
+        }
+      } catch (Refused noRoom) {
+        // One piece without room takes no other's figures along.
+        all.noRoom().add(new NoRoom(piece.id(), String.valueOf(noRoom.getMessage())));
       }
     }
     return all;

@@ -20,13 +20,18 @@ import org.springframework.web.bind.annotation.RestController;
 class ShelfController {
   private final ShelfService shelf;
   private final PageShelf whole;
+  private final Overview overview;
   private final PageService pages;
 
-  ShelfController(ShelfService shelf, PageShelf whole, PageService pages) {
+  ShelfController(ShelfService shelf, PageShelf whole, Overview overview, PageService pages) {
     this.whole = whole;
+    this.overview = overview;
     this.shelf = shelf;
     this.pages = pages;
   }
+
+  /** A site that is to be made. */
+  record NewSite(String name) {}
 
   /** What a page is called, and the last part of its address. */
   record PageName(String title, String slug) {}
@@ -47,6 +52,18 @@ class ShelfController {
 
   /** What was made. */
   record MadeReply(String id) {}
+
+  @GetMapping("/api/shelf")
+  ShelfReply shelf() {
+    return overview.all();
+  }
+
+  @PostMapping("/api/sites")
+  @ResponseStatus(HttpStatus.CREATED)
+  ShelfReply.ShelfSite addSite(@RequestBody NewSite body) {
+    var site = pages.addSite(body.name());
+    return new ShelfReply.ShelfSite(site.id(), site.name(), List.of(), "");
+  }
 
   @PutMapping("/api/pages/{id}/name")
   @ResponseStatus(HttpStatus.NO_CONTENT)

@@ -181,6 +181,27 @@ class PageApiTest {
   }
 
   @Test
+  void aPieceWithoutRoomTakesNoOthersFiguresAlong(Api api) {
+    String page = api.newPage(api.document(Api.DEMO));
+    var before = api.get("/api/pages/" + page + "/readings?width=320").json();
+    assertThat(before.path("noRoom")).isEmpty();
+    assertThat(
+            api.edit(
+                    page,
+                    0,
+                    new Edit.SetValue("words", "inView", "phone", 12),
+                    new Edit.SetValue("words", "gap", "phone", "120px"))
+                .status())
+        .isEqualTo(200);
+    var after = api.get("/api/pages/" + page + "/readings?width=320").json();
+    assertThat(after.path("noRoom")).hasSize(1);
+    assertThat(after.path("noRoom").path(0).path("piece").asString()).isEqualTo("words");
+    assertThat(after.path("noRoom").path(0).path("why").asString()).contains("Phone");
+    assertThat(after.path("tracks")).hasSize(before.path("tracks").size() - 1);
+    assertThat(after.path("grids")).isEqualTo(before.path("grids"));
+  }
+
+  @Test
   void categoriesAreChangedByEditsThatTheServerWorksOut(Api api) {
     String page = api.newPage(api.document(Api.DEMO));
     String categories = "/api/pages/" + page + "/categories";

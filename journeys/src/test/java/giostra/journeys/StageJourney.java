@@ -1,0 +1,120 @@
+package giostra.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Frame;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Edits;
+import giostra.core.testing.Runs;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * The stage is a screen of its own: what lies where on it is what lies where on the live page, in a
+ * window of that width and height. Reference: Debian's Chromium.
+ */
+@ExtendWith({Giostra.class, Chromium.class})
+class StageJourney {
+  private static final int WIDTHS = Runs.of(4, 12);
+  private static final List<Integer> HEIGHTS =
+      Runs.deep() ? List.of(480, 800, 1100, 1600) : List.of(480, 1100);
+
+  /** Where each piece and each item stands, and how large it is, in px. */
+  private static final String BOXES =
+      """
+      async () => {
+        await Promise.all([...document.fonts].map((face) => face.load()));
+        const still = new CSSStyleSheet();
+        still.replaceSync('*, ::details-content { transition: none !important; animation: none !important }');
+        document.adoptedStyleSheets = [still];
+        scrollTo({ top: 0, behavior: 'instant' });
+        await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
+        return Object.fromEntries([...document.querySelectorAll('[data-piece], [data-item]')].map((each) => {
+          const box = each.getBoundingClientRect();
+          return [each.dataset.item ?? each.dataset.piece,
+            [box.left, box.top, box.width, box.height].map((px) => Math.round(px * 10) / 10).join(' ')];
+        }));
+      }
+      """;
+
+  /** The demo, which has all kinds, with heights that are shares of the screen. */
+  private static Document document(Api api) {
+    return Edits.apply(
+            api.document(Api.DEMO),
+            List.of(
+                new Edit.SetValue("openings", "height", "desktop", "70svh"),
+                new Edit.SetValue("openings", "height", "tablet", "55%"),
+                new Edit.SetValue("openings", "height", "phone", "90svh")))
+        .document();
+  }
+
+  @Test
+  void theStageIsTheLivePageInAWindowOfItsSize(Api api, Chromium.Open chromium) {
+    String id = api.newPage(api.copyOfDemo(), document(api));
+    String live = api.publish(id);
+    Page bench = chromium.page(1280, 900);
+    Page window = chromium.page(new Browser.NewContextOptions());
+    int compared = 0;
+    for (int high : HEIGHTS) {
+      for (int at = 0; at < WIDTHS; at++) {
+        int wide = 320 + at * (1600 / WIDTHS);
+        bench.navigate(api.at("/"));
+        bench.evaluate(
+            "([wide, high]) => { localStorage.setItem('giostra.width', wide); localStorage.setItem('giostra.screen', high) }",
+            List.of(wide, high));
+        Frame stage = Bench.open(bench, api, id, "arrange", "openings").stage();
+        stage.waitForFunction(
+            "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
+        window.setViewportSize(wide, high);
+        window.navigate(live);
+        window.waitForFunction(
+            "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
+        JsonNode staged = Js.ask(stage, BOXES, null);
+        JsonNode real = Js.ask(window.mainFrame(), BOXES, null);
+        assertThat(staged).as("at %d x %d", wide, high).isEqualTo(real);
+        compared += real.size();
+      }
+    }
+    assertThat(compared).isGreaterThan(WIDTHS * HEIGHTS.size() * 40);
+  }
+
+  @Test
+  void theScreensHeightIsTypedAndTheStageTakesTheWholeWindow(Api api, Chromium.Open chromium) {
+    Page page = chromium.page(1280, 800);
+    Bench bench = Bench.open(page, api, Api.DEMO, "arrange", "openings");
+    bench.stage();
+    Locator high = page.getByLabel("Height of the screen in px");
+    assertThat(high).hasValue("800");
+    assertThat(high(bench)).isEqualTo(800);
+    high.fill("12");
+    high.press("Enter");
+    assertThat(high).hasAttribute("aria-invalid", "true");
+    assertThat(page.locator(".stage-note")).containsText("it must be 240 to 2400 px");
+    assertThat(high(bench)).isEqualTo(800);
+    high.fill("1024");
+    high.press("Enter");
+    assertThat(page.locator(".stage-note")).not().containsText("it must be");
+    assertThat(high(bench)).isEqualTo(1024);
+    page.locator(".map-row[data-node=openings]").click();
+    page.keyboard().press("w");
+    Locator ground = page.locator(".stage-ground");
+    assertThat(ground.boundingBox().height).isEqualTo(800);
+    assertThat(ground.boundingBox().width).isEqualTo(1280);
+    page.keyboard().press("Escape");
+    assertThat(ground.boundingBox().height).isLessThan(600);
+    assertThat(high(bench)).isEqualTo(1024);
+  }
+
+  private static int high(Bench bench) {
+    return ((Number) bench.stage().evaluate("() => innerHeight")).intValue();
+  }
+}
