@@ -299,7 +299,7 @@ class KindsJourney {
             new Edit.SetValue("inner", "panelHeight", "desktop", "tallest"),
             new Edit.SetValue("inner-3", "text", "", "Many words of it. ".repeat(60)));
     page.navigate(api.publish(api.newPage(Edits.apply(plain, edits).document())));
-    page.waitForSelector("[data-piece=inner][data-live]");
+    page.waitForFunction("() => document.querySelector('[data-piece=inner][data-live]')");
     page.locator("#g-tabs-2-tab").click();
     page.locator("#g-inner-1 > summary").click();
     Locator panel = page.locator("#g-inner-1 > .g-panel");

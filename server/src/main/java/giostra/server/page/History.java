@@ -58,6 +58,7 @@ class History {
   private final HistoryRows rows;
   private final Documents documents;
   private final StockService stock;
+  private final Texts texts;
   private final EntityManager entities;
   private final Clock clock;
 
@@ -67,6 +68,7 @@ class History {
       HistoryRows rows,
       Documents documents,
       StockService stock,
+      Texts texts,
       EntityManager entities,
       Clock clock) {
     this.sites = sites;
@@ -74,6 +76,7 @@ class History {
     this.rows = rows;
     this.documents = documents;
     this.stock = stock;
+    this.texts = texts;
     this.entities = entities;
     this.clock = clock;
   }
@@ -345,7 +348,7 @@ class History {
       Set<Path> paths) {
     row.change = number;
     row.version = DocumentJson.VERSION;
-    row.document = DocumentJson.write(content).toString();
+    row.document = texts.text(content);
     if (row.document.length() > MOST_TEXT) {
       throw new Refused(
           "The page", row.document.length() + " characters long", "of at most " + MOST_TEXT);

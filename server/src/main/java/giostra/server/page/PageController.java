@@ -27,12 +27,14 @@ class PageController {
   private final Revisions revisions;
   private final Stage stage;
   private final StagePort port;
+  private final Texts texts;
 
-  PageController(PageService pages, Revisions revisions, Stage stage, StagePort port) {
+  PageController(PageService pages, Revisions revisions, Stage stage, StagePort port, Texts texts) {
     this.pages = pages;
     this.revisions = revisions;
     this.stage = stage;
     this.port = port;
+    this.texts = texts;
   }
 
   @GetMapping("/api/catalogue")
@@ -57,7 +59,7 @@ class PageController {
       responseCode = "200",
       content = @Content(schema = @Schema(implementation = Bodies.DocumentBody.class)))
   JsonNode document(@PathVariable String id) {
-    return DocumentJson.write(pages.head(id).document());
+    return texts.json(pages.head(id).document());
   }
 
   @PostMapping("/api/pages/{id}/edits")
@@ -120,7 +122,7 @@ class PageController {
     return new Bodies.ChangeReply(reply(after), stage.between(change.before(), after));
   }
 
-  private static Bodies.PageReply reply(PageService.Head head) {
+  private Bodies.PageReply reply(PageService.Head head) {
     return new Bodies.PageReply(
         head.id(),
         head.siteId(),
@@ -129,6 +131,6 @@ class PageController {
         head.siteRevision(),
         head.canUndo(),
         head.canRedo(),
-        DocumentJson.write(head.document()));
+        texts.json(head.document()));
   }
 }
