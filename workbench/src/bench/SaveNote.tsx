@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { type ReactNode, useEffect, useId, useRef } from 'react';
 import type { EditBody } from '../api/client';
 import { settingsOf, useBench } from './context';
 import { find, nameOf, valueAt } from './document';
@@ -45,39 +45,66 @@ export function SaveNote() {
   );
 }
 
-/** The server failed at a change again and again: whoever made it says what becomes of it. */
-function Failed({ kept, why }: { readonly kept: number; readonly why: string }) {
-  const { session } = useBench();
+interface QuestionProps {
+  readonly title: string;
+  readonly children: ReactNode;
+  /** Two ways to answer it; the second one is nearer at hand. */
+  readonly answers: readonly (readonly [string, () => void])[];
+}
+
+/** A question that has to be answered before anything goes on: Escape does not. */
+function Question({ title, children, answers }: QuestionProps) {
   const dialog = useRef<HTMLDialogElement>(null);
+  const id = useId();
   useEffect(() => dialog.current?.showModal(), []);
   return (
     <dialog
       ref={dialog}
       className="modal"
-      aria-labelledby="failed-title"
+      aria-labelledby={id}
       onCancel={(event) => event.preventDefault()}
     >
       <div className="modal-box flex flex-col gap-3">
-        <h2 id="failed-title" className="font-serif text-xl">
-          The server could not take a change
+        <h2 id={id} className="font-serif text-xl">
+          {title}
         </h2>
-        <p>{why}</p>
-        <p>
-          It was tried three times.{' '}
-          {kept === 1
-            ? 'The change is kept in this browser.'
-            : `It and ${kept - 1} more are kept in this browser.`}
-        </p>
+        {children}
         <div className="flex justify-end gap-2">
-          <button type="button" className="btn btn-ghost" onClick={() => session.again(true)}>
-            Let this change go
-          </button>
-          <button type="button" className="btn btn-primary" onClick={() => session.again(false)}>
-            Try again
-          </button>
+          {answers.map(([says, answer], at) => (
+            <button
+              key={says}
+              type="button"
+              className={`btn ${at === 0 ? 'btn-ghost' : 'btn-primary'}`}
+              onClick={answer}
+            >
+              {says}
+            </button>
+          ))}
         </div>
       </div>
     </dialog>
+  );
+}
+
+/** The server failed at a change again and again: whoever made it says what becomes of it. */
+function Failed({ kept, why }: { readonly kept: number; readonly why: string }) {
+  const { session } = useBench();
+  return (
+    <Question
+      title="The server could not take a change"
+      answers={[
+        ['Let this change go', () => session.again(true)],
+        ['Try again', () => session.again(false)],
+      ]}
+    >
+      <p>{why}</p>
+      <p>
+        It was tried three times.{' '}
+        {kept === 1
+          ? 'The change is kept in this browser.'
+          : `It and ${kept - 1} more are kept in this browser.`}
+      </p>
+    </Question>
   );
 }
 
@@ -90,8 +117,6 @@ interface ConflictProps {
 /** Two windows changed the same thing: both values stand here, and one is chosen. */
 function Conflict({ edits, newer, why }: ConflictProps) {
   const { session, catalogue } = useBench();
-  const dialog = useRef<HTMLDialogElement>(null);
-  useEffect(() => dialog.current?.showModal(), []);
   const words = (value: unknown) =>
     value === undefined || value === null || value === '' ? 'nothing' : String(value);
   const rows = edits.flatMap((edit) => {
@@ -106,37 +131,25 @@ function Conflict({ edits, newer, why }: ConflictProps) {
     };
   });
   return (
-    <dialog
-      ref={dialog}
-      className="modal"
-      aria-labelledby="conflict-title"
-      onCancel={(event) => event.preventDefault()}
+    <Question
+      title="Changed in two windows"
+      answers={[
+        ['Take the other', () => session.resolve(false)],
+        ['Keep mine', () => session.resolve(true)],
+      ]}
     >
-      <div className="modal-box flex flex-col gap-3">
-        <h2 id="conflict-title" className="font-serif text-xl">
-          Changed in two windows
-        </h2>
-        {rows.length === 0 && <p>{why}</p>}
-        {rows.map((row) => (
-          <dl key={row.key} className="conflict-row">
-            <dt>{row.what}</dt>
-            <dd>
-              <span className="faint">here</span> {row.mine}
-            </dd>
-            <dd>
-              <span className="faint">there</span> {row.theirs}
-            </dd>
-          </dl>
-        ))}
-        <div className="flex justify-end gap-2">
-          <button type="button" className="btn btn-ghost" onClick={() => session.resolve(false)}>
-            Take the other
-          </button>
-          <button type="button" className="btn btn-primary" onClick={() => session.resolve(true)}>
-            Keep mine
-          </button>
-        </div>
-      </div>
-    </dialog>
+      {rows.length === 0 && <p>{why}</p>}
+      {rows.map((row) => (
+        <dl key={row.key} className="conflict-row">
+          <dt>{row.what}</dt>
+          <dd>
+            <span className="faint">here</span> {row.mine}
+          </dd>
+          <dd>
+            <span className="faint">there</span> {row.theirs}
+          </dd>
+        </dl>
+      ))}
+    </Question>
   );
 }

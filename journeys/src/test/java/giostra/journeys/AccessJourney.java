@@ -51,6 +51,10 @@ class AccessJourney {
     assertThat(both(page, "iframe")).isEmpty();
   }
 
+  /** Sites of other journeys, in between: what is wrong with one is wrong with each. */
+  private static final String MANY =
+      "section[aria-label]:nth-of-type(n+4):not(:nth-last-of-type(-n+4))";
+
   @Test
   void axeFindsNothingOnTheShelf(Api api, Page page) {
     // Two sites of one name can be told apart as well.
@@ -60,12 +64,12 @@ class AccessJourney {
     page.waitForSelector("h2");
     page.getByText("Rename").nth(1).click();
     page.waitForSelector("dialog[open]");
-    assertThat(both(page, "iframe")).as("a dialog").isEmpty();
+    assertThat(both(page, "iframe", MANY)).as("a dialog").isEmpty();
     page.keyboard().press("Escape");
     api.post("/api/pages/" + api.newPage(Subject.document()) + "/away", null);
     page.reload();
     page.waitForSelector(".away");
-    assertThat(both(page, "iframe")).isEmpty();
+    assertThat(both(page, "iframe", MANY)).isEmpty();
     Bench.open(page, api, Api.DEMO, "fill", "words");
     page.keyboard().press("h");
     page.waitForSelector("dialog[open] iframe");

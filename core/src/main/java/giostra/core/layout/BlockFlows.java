@@ -134,9 +134,11 @@ final class BlockFlows {
     }
     int count = inside.size();
     Line free = Line.SAME.minus(Line.of(gap).times(count - 1));
+    // Shares are those of places as they are seen.
+    List<Integer> seen = BlockSettings.seen(value(columns, BlockSettings.ORDER), count);
     var shares = new ArrayList<Line>();
     for (int i = 0; i < count; i++) {
-      shares.add(free.times((double) ratio.of(i) / ratio.sum(count)));
+      shares.add(free.times((double) ratio.of(seen.indexOf(i)) / ratio.sum(count)));
     }
     return Flow.beside(inside, shares);
   }

@@ -9,7 +9,6 @@ import giostra.core.fit.Piecewise;
 import giostra.core.page.AccordionSettings;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
-import giostra.core.page.Column;
 import giostra.core.page.Document;
 import giostra.core.page.Node;
 import giostra.core.page.PanelSettings;
@@ -133,7 +132,9 @@ public final class Containers {
     }
     Length gap = Resolution.value(document, columns, BlockSettings.GAP, band);
     int count = columns.columns().size();
-    int at = columns.columns().indexOf((Column) child);
+    // Shares are those of places as they are seen.
+    String order = Resolution.value(document, columns, BlockSettings.ORDER, band);
+    int at = BlockSettings.seen(order, count).indexOf(Document.placeIn(columns, child));
     Line share =
         Line.SAME
             .minus(Line.of(gap).times(count - 1))

@@ -381,16 +381,17 @@ final class TabsOutput {
       }
       for (HeadRows rows : HeadRows.of(writing.document, piece, b, writing.pictures.sizes())) {
         if (rows.ends().size() > 1) {
-          writing.within.add(
-              String.format(
-                  Locale.ROOT,
-                  "@media %s{@container (%spx <= inline-size < %spx){%s{--g-divide:none}}}",
-                  b.band().query(),
-                  Require.number(rows.from()),
-                  Require.number(rows.below()),
-                  rows.ends().stream()
-                      .map(end -> head + ":nth-child(" + (b.on().get(end) + 1) + ")")
-                      .collect(Collectors.joining(","))));
+          String ends =
+              rows.ends().stream()
+                  .map(end -> head + ":nth-child(" + (b.on().get(end) + 1) + ")")
+                  .collect(Collectors.joining(","));
+          writing.within(
+              b.band(),
+              Require.number(rows.from())
+                  + "px <= inline-size < "
+                  + Require.number(rows.below())
+                  + "px",
+              ends + "{--g-divide:none}");
         }
       }
       writing.css.put(id, "container-type", _ -> "inline-size");

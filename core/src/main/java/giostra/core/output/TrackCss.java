@@ -11,7 +11,6 @@ import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.Function;
@@ -232,14 +231,10 @@ final class TrackCss {
   private void containerCss() {
     for (TrackBand b : bands) {
       if (marks(b) && b.marks() == Marks.DOTS) {
-        writing.within.add(
-            String.format(
-                Locale.ROOT,
-                "@media %s{@container (inline-size < %spx){%s .g-dots{display:none}%s .g-tally{display:block}}}",
-                b.band().query(),
-                Require.number(b.dotsNeed()),
-                id,
-                id));
+        writing.within(
+            b.band(),
+            "inline-size < " + Require.number(b.dotsNeed()) + "px",
+            id + " .g-dots{display:none}" + id + " .g-tally{display:block}");
       }
     }
   }

@@ -100,6 +100,11 @@ final class Writing {
     css.put(selector, property, band -> as.apply(value(node, setting, band)));
   }
 
+  /** Rules that hold in a band where a piece itself is so wide. */
+  void within(Band band, String wide, String rules) {
+    within.add("@media " + band.query() + "{@container (" + wide + "){" + rules + "}}");
+  }
+
   /** Writes what a panel holds. */
   void panel(Item item) {
     item.blocks().forEach(blocks);

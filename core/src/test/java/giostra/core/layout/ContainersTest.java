@@ -5,7 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import giostra.core.band.Band;
 import giostra.core.format.DocumentJson;
 import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Edits;
 import giostra.core.page.SectionSettings.Extent;
+import java.util.List;
+import org.assertj.core.data.Offset;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -36,6 +40,20 @@ class ContainersTest {
   @CsvSource({"1280, 524", "800, 324", "390, 310"})
   void aColumnInAPanelHasItsShareOfThePanel(double width, double room) {
     assertThat(room(page(""), width)).isEqualTo(room);
+  }
+
+  @ParameterizedTest
+  // 1048 between two columns of 2:1: the one that is seen second has a third of it.
+  @CsvSource({"1 2, 698.667", "2 1, 349.333"})
+  void sharesAreThoseOfPlacesAsTheyAreSeen(String order, double room) {
+    Document columns =
+        Edits.apply(
+                page(""),
+                List.of(
+                    new Edit.SetValue("c", "ratio", "desktop", "2:1"),
+                    new Edit.SetValue("c", "order", "desktop", order)))
+            .document();
+    assertThat(room(columns, 1280)).isCloseTo(room, Offset.offset(0.001));
   }
 
   @ParameterizedTest

@@ -2,6 +2,8 @@ package giostra.server.page;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import giostra.core.layout.PictureSizes;
+import giostra.core.page.Linking;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Sweep;
 import giostra.server.media.MediaService;
@@ -22,6 +24,11 @@ public class Findings {
           .weigher((String _, Sweep sweep) -> 1 + sweep.pieces())
           .build();
 
+  /** All that the findings of a page depend on which links to nothing. */
+  private record Seen(String page, int revision, int siteRevision, PictureSizes pictures) {}
+
+  private final Cache<Seen, Integer> counts = Caffeine.newBuilder().maximumSize(10_000).build();
+
   Findings(PageService pages, MediaService media) {
     this.pages = pages;
     this.media = media;
@@ -36,5 +43,18 @@ public class Findings {
       sweeps.put(head.id(), sweep);
       return found;
     }
+  }
+
+  /** How many there are on a page; of one that has not changed since it is known. */
+  public int count(PageService.Head head) {
+    if (head.document().nodes().anyMatch(Linking::linked)) {
+      return of(head).size();
+    }
+    var seen =
+        new Seen(head.id(), head.revision(), head.siteRevision(), media.sizes(head.siteId()));
+    Integer known = counts.getIfPresent(seen);
+    int count = known == null ? of(head).size() : known;
+    counts.put(seen, count);
+    return count;
   }
 }

@@ -54,7 +54,7 @@ class Overview {
     String said = shown.said();
     int snags = 0;
     try {
-      snags = findings.of(head).size();
+      snags = findings.count(head);
     } catch (RuntimeException e) {
       LOG.warn("page {} cannot be looked through", head.id(), e);
       said = "This page cannot be looked through for snags.";
