@@ -314,44 +314,6 @@ class KindsJourney {
   }
 
   @Test
-  void aSlideOfARatioGrowsWithWhatItHolds(Api api, Chromium.Open chromium) {
-    Document plain = Subjects.page("slider", List.of("slides"));
-    var edits =
-        List.<Edit>of(
-            new Edit.SetValue("slides", "height", "desktop", "16:9"),
-            new Edit.SetValue("slides-1", "text", "", "Many words of it. ".repeat(30)));
-    String id = api.newPage(Edits.apply(plain, edits).document());
-    Page page = chromium.page(390, 800);
-    page.navigate(api.publish(id));
-    page.waitForSelector("[data-piece=slides][data-live]");
-    double shown = Js.number(page, "() => document.querySelector('.g-slide').offsetHeight", null);
-    double cut =
-        Js.number(
-            page,
-            "() => { const e = document.querySelector('.g-slide'); return e.scrollHeight - e.clientHeight }",
-            null);
-    assertThat(cut).as("px of it that are cut off").isLessThanOrEqualTo(1);
-    double read =
-        api.get("/api/pages/" + id + "/readings?width=390")
-            .json()
-            .path("heights")
-            .valueStream()
-            .filter(each -> each.path("item").asString().equals("slides-1"))
-            .mapToDouble(each -> each.path("height").asDouble())
-            .max()
-            .orElseThrow();
-    assertThat(shown).isBetween(read - 1, read + 1);
-    // With little in it, it is as high as the ratio says.
-    page.setViewportSize(1280, 800);
-    assertThat(
-            Js.number(
-                page,
-                "() => { const e = document.querySelector('.g-slide'); return e.offsetWidth / e.offsetHeight }",
-                null))
-        .isBetween(1.77, 1.79);
-  }
-
-  @Test
   void countsStartAtTheirShareOnceOrEachTimeTheyAreSeen(Api api, Chromium.Open chromium) {
     Document plain = Subjects.page("counters", List.of("once", "again", "late"));
     var edits = new ArrayList<Edit>();

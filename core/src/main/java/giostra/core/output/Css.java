@@ -41,14 +41,10 @@ final class Css {
     return side == Side.CENTER ? "center" : "flex-" + word(side);
   }
 
-  /**
-   * The least height that a height asks for. A box of a ratio is as high as its content where that
-   * is higher. Source: CSS Sizing 4, "Automatic Content-based Minimum Sizes".
-   */
+  /** The least height that a height asks for. */
   static String least(Height height) {
     return switch (height) {
-      case Height.Auto _ -> "0px";
-      case Height.Ratio _ -> "auto";
+      case Height.Auto _, Height.Ratio _ -> "0px";
       case Height.Fixed(var length) -> length.css();
       case Height.Screen(var percent) -> Require.number(percent) + "svh";
     };
