@@ -168,6 +168,9 @@ function show(target: Element | null) {
   const room = window.innerHeight;
   const above = box.height < room - 40 ? (room - box.height) / 2 : Math.min(96, room / 5);
   window.scrollTo({ top: window.scrollY + box.top - above, behavior: 'instant' });
+  // Where it is on this screen, of which the bench may show a part only.
+  const { top, height } = target.getBoundingClientRect();
+  say({ type: 'shown', top, height });
 }
 
 /** Tells the bench how wide a classic scrollbar is here. */

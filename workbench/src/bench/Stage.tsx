@@ -7,8 +7,11 @@ import { useSize } from './useSize';
 
 /** What the script of the stage tells the bench. */
 interface Told {
-  readonly type: 'ready' | 'swapped' | 'clicked' | 'opened';
+  readonly type: 'ready' | 'swapped' | 'clicked' | 'opened' | 'shown';
   readonly scrollbar?: number;
+  /** Of what is shown, in px of its screen. */
+  readonly top?: number;
+  readonly height?: number;
   /** The nodes that were clicked, the innermost first; those of a linked piece are elsewhere. */
   readonly ids?: readonly string[];
 }
@@ -28,6 +31,7 @@ export function Stage({ whole, onWhole }: StageProps) {
   const { session, page, catalogue, chosen, choose, width, setScrollbar } = useBench();
   const [high, setHigh] = useKept('screen', catalogue.screenHeight);
   const scroller = useRef<HTMLDivElement>(null);
+  const [seen, setSeen] = useState({ top: 0, height: 0 });
   const origin = catalogue.stage;
   const [box, room] = useSize<HTMLDivElement>();
   const frame = useRef<HTMLIFrameElement>(null);
@@ -50,6 +54,8 @@ export function Stage({ whole, onWhole }: StageProps) {
           say({ type: 'show', id: shown.current });
           say({ type: 'mark', id: shown.current });
         }
+      } else if (told.type === 'shown') {
+        setSeen({ top: told.top ?? 0, height: told.height ?? 0 });
       } else if (told.type === 'clicked' || told.type === 'opened') {
         const { document } = latest.current;
         const hit = told.ids?.find((id) => find(document, id));
@@ -80,11 +86,12 @@ export function Stage({ whole, onWhole }: StageProps) {
   }, [wanted, origin]);
 
   const scale = room.width > 0 ? Math.min(1, room.width / width) : 1;
-  // What is shown stands in the middle of the screen.
   const hidden = Math.max(0, high * scale - room.height);
+  // What is shown stands in the middle of the room, or from its start where it is higher.
   useEffect(() => {
-    scroller.current?.scrollTo({ top: hidden / 2 });
-  }, [hidden, wanted]);
+    const spare = room.height - seen.height * scale;
+    scroller.current?.scrollTo({ top: seen.top * scale - Math.max(24, spare / 2) });
+  }, [seen, scale, room.height]);
   return (
     <div
       ref={box}
@@ -107,10 +114,10 @@ export function Stage({ whole, onWhole }: StageProps) {
         </div>
       </div>
       <div className="stage-note">
-        <span className="flex items-center gap-1">
+        <span>
           {width} ×
           <ScreenHeight high={high} onHigh={setHigh} />
-          {scale < 1 && `shown at ${Math.round(scale * 100)} %`}
+          {scale < 1 && `, shown at ${Math.round(scale * 100)} %`}
         </span>
         <Assume assumed={assumed} onAssume={setAssumed} />
         <button
