@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.FilePayload;
 import giostra.core.band.Values;
 import giostra.core.format.DocumentJson;
@@ -97,7 +98,9 @@ class ArchiveJourney {
       shelf
           .locator("input[type=file]")
           .setInputFiles(new FilePayload("site.zip", "application/zip", archive));
-      assertThat(shelf.locator("h2")).hasCount(1);
+      // Every picture of it is decoded on the way in.
+      assertThat(shelf.locator("h2"))
+          .hasCount(1, new LocatorAssertions.HasCountOptions().setTimeout(90_000));
       assertThat(hashes(there, site)).isEqualTo(hashes(api, site));
       assertThat(pages(there, site)).isEqualTo(slugs);
       for (String slug : slugs) {
