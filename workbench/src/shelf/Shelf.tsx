@@ -130,10 +130,29 @@ function PageCard({ page, stage }: { readonly page: Page; readonly stage: string
   );
 }
 
+/** After so long in view a page is drawn, in ms: a shelf that is scrolled past draws none. */
+const LOOKED_AT = 200;
+
 /** The page as it is, at 1280 px, made small. */
 function Thumbnail({ src }: { readonly src: string }) {
   const box = useRef<HTMLDivElement>(null);
   const [scale, setScale] = useState(0);
+  const [drawn, setDrawn] = useState(false);
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const observer = new IntersectionObserver(
+      ([entry]) => {
+        clearTimeout(timer);
+        if (entry?.isIntersecting) timer = setTimeout(() => setDrawn(true), LOOKED_AT);
+      },
+      { rootMargin: '100px' },
+    );
+    if (box.current && !drawn) observer.observe(box.current);
+    return () => {
+      observer.disconnect();
+      clearTimeout(timer);
+    };
+  }, [drawn]);
   useEffect(() => {
     const observer = new ResizeObserver(
       ([entry]) => entry && setScale(entry.contentRect.width / 1280),
@@ -146,14 +165,13 @@ function Thumbnail({ src }: { readonly src: string }) {
       ref={box}
       className="relative aspect-[16/10] overflow-hidden border-b border-base-300 bg-base-300"
     >
-      {scale > 0 && (
+      {scale > 0 && drawn && (
         <iframe
           src={src}
           title="The page itself"
           aria-hidden="true"
           tabIndex={-1}
           inert
-          loading="lazy"
           className="pointer-events-none absolute left-0 top-0 origin-top-left border-0"
           style={{ width: 1280, height: 800, transform: `scale(${scale})` }}
         />
