@@ -76,9 +76,11 @@ function Opened({ first, catalogue }: OpenedProps) {
   const choose = useCallback(
     (id: string, to?: Step, setting?: string) => {
       const query = new URLSearchParams({ at: id, ...(setting ? { setting } : {}) });
-      navigate(`/pages/${first.id}/${to ?? step}?${query}`, { replace: to === undefined });
+      // What was gone to just now is in the address before it is on the screen.
+      const here = STEPS.find((each) => location.pathname.endsWith(`/${each}`)) ?? 'arrange';
+      navigate(`/pages/${first.id}/${to ?? here}?${query}`, { replace: to === undefined });
     },
-    [navigate, first.id, step],
+    [navigate, first.id],
   );
   const title = text(doc.page, 'title');
   useEffect(() => {

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { api, ask } from '../api/client';
 import { Brand } from '../Brand';
 import { ThemeButton } from '../ThemeButton';
-import { STEPS, stepName, useBench } from './context';
+import { chosenNow, STEPS, stepName, useBench } from './context';
 import { siteNode, text } from './document';
 import { SaveNote } from './SaveNote';
 
@@ -19,7 +19,7 @@ export function TopBar({ onOpen }: { onOpen(what: 'find' | 'keys' | 'history'): 
       ask(api.POST('/api/pages/{id}/releases', { params: { path: { id: page.id } } })),
     onSuccess: async () => {
       await queries.invalidateQueries({ queryKey: ['releases', page.id] });
-      choose(chosen.node.id, 'ship');
+      choose(chosenNow(chosen.node.id), 'ship');
     },
   });
   return (
@@ -48,7 +48,7 @@ export function TopBar({ onOpen }: { onOpen(what: 'find' | 'keys' | 'history'): 
             type="button"
             className="verb"
             aria-current={each === step ? 'page' : undefined}
-            onClick={() => choose(chosen.node.id, each)}
+            onClick={() => choose(chosenNow(chosen.node.id), each)}
           >
             {stepName[each]}
           </button>

@@ -68,3 +68,7 @@ export function columnsOf(page: PageReply): readonly Column[] {
 
 export const bandAt = (columns: readonly Column[], width: number) =>
   columns.findLast((band) => width >= band.from) ?? columns[0];
+
+/** What is chosen: a choice made just now is in the address before it is on the screen. */
+export const chosenNow = (rendered: string) =>
+  new URLSearchParams(location.search).get('at') || rendered;

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { type Bench, bandAt, columnsOf, type Step } from './context';
+import { type Bench, bandAt, chosenNow, columnsOf, type Step } from './context';
 
 /** The number of each step; those of steps still to come are left free. */
 export const stepKeys: Readonly<Record<string, Step>> = { 1: 'fill', 2: 'arrange', 6: 'ship' };
@@ -43,7 +43,7 @@ export function useKeys(
         const busy = event.target instanceof Element && event.target.closest('[role=grid], .ruler');
         const step = busy ? undefined : stepKeys[event.key];
         if (!step) return;
-        choose(chosen.node.id, step);
+        choose(chosenNow(chosen.node.id), step);
       }
       event.preventDefault();
     };

@@ -27,6 +27,10 @@ import tools.jackson.databind.JsonNode;
 public final class Chromium implements ParameterResolver, AfterEachCallback, AfterAllCallback {
   private static final ExtensionContext.Namespace NAMESPACE =
       ExtensionContext.Namespace.create(Chromium.class);
+
+  /** What is waited for comes or does not, in ms; how long it takes is for benchmarks. */
+  private static final double PATIENCE = 30_000;
+
   private static final List<String> FLAGS =
       List.of(
           "--no-sandbox",
@@ -49,7 +53,7 @@ public final class Chromium implements ParameterResolver, AfterEachCallback, Aft
     private final List<String> errors = new ArrayList<>();
 
     Open() {
-      PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
+      PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
     }
 
     private Browser browser(boolean scrollbars) {
@@ -73,7 +77,7 @@ public final class Chromium implements ParameterResolver, AfterEachCallback, Aft
     /** A page of a window of its own, with classic scrollbars or with none. */
     Page page(Browser.NewContextOptions options, boolean scrollbars) {
       BrowserContext context = browser(scrollbars).newContext(options);
-      context.setDefaultTimeout(15_000);
+      context.setDefaultTimeout(PATIENCE);
       contexts.add(context);
       return watched(context.newPage());
     }
@@ -98,7 +102,7 @@ public final class Chromium implements ParameterResolver, AfterEachCallback, Aft
           name,
           _ -> {
             BrowserContext context = browser(false).newContext(options);
-            context.setDefaultTimeout(15_000);
+            context.setDefaultTimeout(PATIENCE);
             return watched(context.newPage());
           });
     }
