@@ -98,9 +98,9 @@ class ArchiveJourney {
       shelf
           .locator("input[type=file]")
           .setInputFiles(new FilePayload("site.zip", "application/zip", archive));
-      // Every picture of it is decoded on the way in.
+      // Every picture is decoded on the way in: in a deep run all that Velluta has.
       assertThat(shelf.locator("h2"))
-          .hasCount(1, new LocatorAssertions.HasCountOptions().setTimeout(90_000));
+          .hasCount(1, new LocatorAssertions.HasCountOptions().setTimeout(Runs.of(15_000, 90_000)));
       assertThat(hashes(there, site)).isEqualTo(hashes(api, site));
       assertThat(pages(there, site)).isEqualTo(slugs);
       for (String slug : slugs) {

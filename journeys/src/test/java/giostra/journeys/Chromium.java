@@ -28,8 +28,8 @@ public final class Chromium implements ParameterResolver, AfterEachCallback, Aft
   private static final ExtensionContext.Namespace NAMESPACE =
       ExtensionContext.Namespace.create(Chromium.class);
 
-  /** What is waited for comes or does not, in ms; how long it takes is for benchmarks. */
-  private static final double PATIENCE = 30_000;
+  /** For so long what is to come is waited for, in ms. */
+  private static final double PATIENCE = 15_000;
 
   private static final List<String> FLAGS =
       List.of(
