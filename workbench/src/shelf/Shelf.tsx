@@ -296,7 +296,7 @@ function NewSite({ first }: { readonly first: boolean }) {
   });
   return (
     <form
-      className="flex items-end gap-3"
+      className="flex flex-wrap items-end gap-3"
       onSubmit={(event) => {
         event.preventDefault();
         add.mutate();
