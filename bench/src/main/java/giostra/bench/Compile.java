@@ -1,10 +1,10 @@
 package giostra.bench;
 
-import giostra.core.band.Values;
 import giostra.core.fit.Face;
 import giostra.core.fit.TextFit;
 import giostra.core.format.DocumentJson;
 import giostra.core.layout.PictureSizes;
+import giostra.core.look.Values;
 import giostra.core.output.Compiled;
 import giostra.core.output.Compiler;
 import giostra.core.output.Shipped;

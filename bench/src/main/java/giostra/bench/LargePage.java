@@ -1,7 +1,7 @@
 package giostra.bench;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;

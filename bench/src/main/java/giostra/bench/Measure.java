@@ -1,7 +1,7 @@
 package giostra.bench;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.output.Compiler;
 import giostra.core.output.Shipped;
 import giostra.core.page.Block;

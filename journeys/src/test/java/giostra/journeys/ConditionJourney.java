@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ReducedMotion;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.page.ConditionSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;

@@ -6,7 +6,7 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Page;
 import giostra.core.band.Bands;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings.Side;
 import giostra.core.page.Document;

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
-import giostra.core.band.Refused;
 import giostra.core.band.Viewport;
 import giostra.core.layout.TrackLayout;
 import giostra.core.layout.TrackReading;
@@ -12,6 +11,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Piece;
 import giostra.core.testing.RandomDocuments;
 import giostra.core.testing.Runs;
+import giostra.core.value.Refused;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;

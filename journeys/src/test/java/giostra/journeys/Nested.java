@@ -1,8 +1,7 @@
 package giostra.journeys;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Length;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.page.AccordionSettings;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
@@ -19,6 +18,7 @@ import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
 import giostra.core.page.TabsSettings;
+import giostra.core.value.Length;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -91,7 +91,7 @@ final class Nested {
         (Block) ((Piece) Subjects.block(kind, id + "-p")).with(values(kind, "Inner " + id));
     return new Block.Columns(
         id,
-        Values.NONE.with(BlockSettings.RATIO, "phone", giostra.core.band.Shares.STACK),
+        Values.NONE.with(BlockSettings.RATIO, "phone", giostra.core.value.Shares.STACK),
         List.of(
             new Column(id + "-a", Values.NONE, List.of(Subjects.block(NodeType.TEXT, id + "-t"))),
             new Column(id + "-b", Values.NONE, List.of(piece))));

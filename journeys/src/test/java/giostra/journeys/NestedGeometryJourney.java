@@ -79,7 +79,7 @@ class NestedGeometryJourney {
         try {
           yield Optional.of(
               TrackReading.of(document, track, new Viewport(width, 800, scrollbar, 1)).item());
-        } catch (giostra.core.band.Refused noRoom) {
+        } catch (giostra.core.value.Refused noRoom) {
           yield Optional.empty();
         }
       }

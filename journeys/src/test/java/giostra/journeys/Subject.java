@@ -1,8 +1,7 @@
 package giostra.journeys;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Length;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.Column;
@@ -16,6 +15,7 @@ import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
+import giostra.core.value.Length;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;

@@ -1,9 +1,7 @@
 package giostra.journeys;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Length;
-import giostra.core.band.Setting;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.ClipSettings;
@@ -17,6 +15,8 @@ import giostra.core.page.PageSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
+import giostra.core.value.Length;
+import giostra.core.value.Setting;
 import java.util.List;
 import java.util.stream.IntStream;
 

@@ -1,5 +1,7 @@
 package giostra.core.band;
 
+import giostra.core.value.Refused;
+import giostra.core.value.Require;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;

@@ -1,5 +1,7 @@
 package giostra.core.band;
 
+import giostra.core.value.Require;
+
 /**
  * What a page is shown in. Media queries see {@link #width}; the layout has {@link #layoutWidth}.
  * Source: Media Queries 4, "width" ("including the size of a rendered scroll bar (if any)").

@@ -1,8 +1,8 @@
 package giostra.core.fit;
 
-import giostra.core.band.Aspect;
-import giostra.core.band.Focus;
-import giostra.core.band.Require;
+import giostra.core.value.Aspect;
+import giostra.core.value.Focus;
+import giostra.core.value.Require;
 
 /**
  * A picture in a box. Source: CSS Images 3, "Sizing Objects: the object-fit property" and

@@ -1,6 +1,6 @@
 package giostra.core.fit;
 
-import giostra.core.band.Refused;
+import giostra.core.value.Refused;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

@@ -1,6 +1,6 @@
 package giostra.core.fit;
 
-import giostra.core.band.Aspect;
+import giostra.core.value.Aspect;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -1,6 +1,6 @@
 package giostra.core.fit;
 
-import giostra.core.band.Length;
+import giostra.core.value.Length;
 
 /**
  * A straight line: {@code slope * x + constant}.

@@ -1,6 +1,6 @@
 package giostra.core.fit;
 
-import giostra.core.band.Require;
+import giostra.core.value.Require;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoublePredicate;

@@ -1,6 +1,6 @@
 package giostra.core.fit;
 
-import giostra.core.band.RichText;
+import giostra.core.value.RichText;
 import java.util.regex.Pattern;
 
 /** Texts cut after so many words, with an ellipsis. Words are what white space parts. */

@@ -1,6 +1,6 @@
 package giostra.core.fit;
 
-import giostra.core.band.Require;
+import giostra.core.value.Require;
 
 /** How many items to show for a comfortable item width. */
 public final class Suggestion {

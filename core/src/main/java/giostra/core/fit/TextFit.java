@@ -2,7 +2,7 @@ package giostra.core.fit;
 
 import com.ibm.icu.text.BreakIterator;
 import com.ibm.icu.util.ULocale;
-import giostra.core.band.Require;
+import giostra.core.value.Require;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

@@ -1,7 +1,7 @@
 package giostra.core.fit;
 
-import giostra.core.band.Refused;
-import giostra.core.band.Require;
+import giostra.core.value.Refused;
+import giostra.core.value.Require;
 
 /**
  * A track in one band at one width: items of one size along an axis, some of them in view.

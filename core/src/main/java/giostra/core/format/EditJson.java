@@ -1,10 +1,10 @@
 package giostra.core.format;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Refused;
 import giostra.core.page.Edit;
 import giostra.core.page.Node;
 import giostra.core.page.Page;
+import giostra.core.value.Refused;
 import java.util.ArrayList;
 import java.util.List;
 import tools.jackson.databind.JsonNode;

@@ -1,8 +1,8 @@
 package giostra.core.format;
 
-import giostra.core.band.Kind;
-import giostra.core.band.Setting;
 import giostra.core.page.NodeType;
+import giostra.core.value.Kind;
+import giostra.core.value.Setting;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;

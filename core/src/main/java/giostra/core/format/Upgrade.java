@@ -1,10 +1,10 @@
 package giostra.core.format;
 
-import giostra.core.band.Kind;
-import giostra.core.band.Refused;
-import giostra.core.band.Setting;
 import giostra.core.page.CounterSettings;
 import giostra.core.page.NodeType;
+import giostra.core.value.Kind;
+import giostra.core.value.Refused;
+import giostra.core.value.Setting;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;

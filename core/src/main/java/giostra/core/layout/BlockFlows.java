@@ -1,9 +1,6 @@
 package giostra.core.layout;
 
 import giostra.core.band.Band;
-import giostra.core.band.Length;
-import giostra.core.band.Setting;
-import giostra.core.band.Shares;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Line;
 import giostra.core.layout.TextStyle.Text;
@@ -21,6 +18,9 @@ import giostra.core.page.Node;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
+import giostra.core.value.Length;
+import giostra.core.value.Setting;
+import giostra.core.value.Shares;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

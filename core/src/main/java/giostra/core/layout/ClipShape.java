@@ -1,9 +1,9 @@
 package giostra.core.layout;
 
-import giostra.core.band.Aspect;
 import giostra.core.page.ClipSettings;
 import giostra.core.page.Item;
 import giostra.core.page.VideoSettings;
+import giostra.core.value.Aspect;
 import java.util.Optional;
 
 /** The shape of the place of a clip: what is asked for, or that of the clip, if it is known. */

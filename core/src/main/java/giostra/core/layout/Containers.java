@@ -2,8 +2,6 @@ package giostra.core.layout;
 
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
-import giostra.core.band.Length;
-import giostra.core.band.Shares;
 import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
 import giostra.core.page.AccordionSettings;
@@ -18,6 +16,8 @@ import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.SectionSettings.Extent;
 import giostra.core.page.SiteSettings;
+import giostra.core.value.Length;
+import giostra.core.value.Shares;
 import java.util.List;
 
 /**

@@ -1,6 +1,5 @@
 package giostra.core.layout;
 
-import giostra.core.band.RichText;
 import giostra.core.fit.Face;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Flow.Spaced;
@@ -9,6 +8,7 @@ import giostra.core.fit.Screen;
 import giostra.core.fit.Shortened;
 import giostra.core.fit.TextFit;
 import giostra.core.fit.TextFit.Run;
+import giostra.core.value.RichText;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

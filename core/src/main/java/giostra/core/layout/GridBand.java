@@ -1,7 +1,6 @@
 package giostra.core.layout;
 
 import giostra.core.band.Band;
-import giostra.core.band.Length;
 import giostra.core.fit.Grid;
 import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
@@ -10,6 +9,7 @@ import giostra.core.page.GridSettings;
 import giostra.core.page.GridSettings.LastRow;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
+import giostra.core.value.Length;
 import java.util.List;
 import java.util.stream.IntStream;
 

@@ -1,13 +1,13 @@
 package giostra.core.layout;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Length;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Screen;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
 import giostra.core.page.TabsSettings;
+import giostra.core.value.Length;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -1,6 +1,5 @@
 package giostra.core.layout;
 
-import giostra.core.band.Length;
 import giostra.core.fit.Flow;
 import giostra.core.layout.TextStyle.Text;
 import giostra.core.page.CounterSettings;
@@ -11,6 +10,7 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.VideoSettings;
+import giostra.core.value.Length;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

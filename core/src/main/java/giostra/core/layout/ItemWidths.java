@@ -1,9 +1,6 @@
 package giostra.core.layout;
 
 import giostra.core.band.Band;
-import giostra.core.band.Height;
-import giostra.core.band.Length;
-import giostra.core.band.Setting;
 import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
 import giostra.core.fit.Screen;
@@ -16,6 +13,9 @@ import giostra.core.page.TabsSettings;
 import giostra.core.page.TabsSettings.HeadsRow;
 import giostra.core.page.TabsSettings.HeadsSide;
 import giostra.core.page.TrackSettings;
+import giostra.core.value.Height;
+import giostra.core.value.Length;
+import giostra.core.value.Setting;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,6 +1,5 @@
 package giostra.core.layout;
 
-import giostra.core.band.Length;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Flow.Spaced;
 import giostra.core.fit.Line;
@@ -20,6 +19,7 @@ import giostra.core.page.TabsSettings;
 import giostra.core.page.TabsSettings.HeadsRow;
 import giostra.core.page.TabsSettings.HeadsSide;
 import giostra.core.page.TabsSettings.Overflow;
+import giostra.core.value.Length;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

@@ -1,6 +1,6 @@
 package giostra.core.layout;
 
-import giostra.core.band.Aspect;
+import giostra.core.value.Aspect;
 import java.util.Optional;
 
 /** Where the sizes of pictures are looked up; one that is not found takes no room. */

@@ -1,9 +1,6 @@
 package giostra.core.layout;
 
-import giostra.core.band.Aspect;
 import giostra.core.band.Band;
-import giostra.core.band.Length;
-import giostra.core.band.Setting;
 import giostra.core.fit.Crop;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Line;
@@ -26,6 +23,9 @@ import giostra.core.page.SectionSettings.Extent;
 import giostra.core.page.SliderSettings;
 import giostra.core.page.SliderSettings.PictureSide;
 import giostra.core.page.SliderSettings.PictureUse;
+import giostra.core.value.Aspect;
+import giostra.core.value.Length;
+import giostra.core.value.Setting;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

@@ -1,7 +1,6 @@
 package giostra.core.layout;
 
 import giostra.core.band.Band;
-import giostra.core.band.Setting;
 import giostra.core.look.Cascade;
 import giostra.core.look.Cascade.Voice;
 import giostra.core.look.Layer;
@@ -11,6 +10,7 @@ import giostra.core.page.Node;
 import giostra.core.page.PlayerParts;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
+import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

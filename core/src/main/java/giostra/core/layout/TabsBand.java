@@ -1,7 +1,6 @@
 package giostra.core.layout;
 
 import giostra.core.band.Band;
-import giostra.core.band.Length;
 import giostra.core.fit.Grid;
 import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
@@ -12,6 +11,7 @@ import giostra.core.page.TabsSettings;
 import giostra.core.page.TabsSettings.Form;
 import giostra.core.page.TabsSettings.HeadsRow;
 import giostra.core.page.TabsSettings.HeadsSide;
+import giostra.core.value.Length;
 import java.util.List;
 import java.util.stream.IntStream;
 

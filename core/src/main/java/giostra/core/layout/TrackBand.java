@@ -1,7 +1,6 @@
 package giostra.core.layout;
 
 import giostra.core.band.Band;
-import giostra.core.band.Length;
 import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
 import giostra.core.fit.Stops;
@@ -11,6 +10,7 @@ import giostra.core.page.SectionSettings.Extent;
 import giostra.core.page.TrackSettings.Arrows;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
+import giostra.core.value.Length;
 import java.util.List;
 
 /**
@@ -124,7 +124,7 @@ public record TrackBand(
   /**
    * The track at a viewport width in px.
    *
-   * @throws giostra.core.band.Refused naming the band when gaps and peek leave no room
+   * @throws giostra.core.value.Refused naming the band when gaps and peek leave no room
    */
   public Track track(double viewportPx) {
     double size = inner.at(viewportPx);
@@ -138,7 +138,7 @@ public record TrackBand(
           Math.max(1, sides),
           stride,
           loops);
-    } catch (giostra.core.band.Refused e) {
+    } catch (giostra.core.value.Refused e) {
       throw e.at(band.name());
     }
   }

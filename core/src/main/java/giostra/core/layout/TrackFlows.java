@@ -1,8 +1,5 @@
 package giostra.core.layout;
 
-import giostra.core.band.Aspect;
-import giostra.core.band.Height;
-import giostra.core.band.Length;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Flow.Spaced;
 import giostra.core.fit.Line;
@@ -22,6 +19,9 @@ import giostra.core.page.SliderSettings.PictureUse;
 import giostra.core.page.TrackSettings.Arrows;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
+import giostra.core.value.Aspect;
+import giostra.core.value.Height;
+import giostra.core.value.Length;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

@@ -1,9 +1,6 @@
 package giostra.core.layout;
 
 import giostra.core.band.Band;
-import giostra.core.band.Height;
-import giostra.core.band.Length;
-import giostra.core.band.Setting;
 import giostra.core.band.Viewport;
 import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
@@ -19,6 +16,9 @@ import giostra.core.page.TrackSettings;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Form;
 import giostra.core.page.TrackSettings.Sides;
+import giostra.core.value.Height;
+import giostra.core.value.Length;
+import giostra.core.value.Setting;
 import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;

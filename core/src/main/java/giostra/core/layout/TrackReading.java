@@ -38,7 +38,7 @@ public record TrackReading(
   /**
    * Reads a track.
    *
-   * @throws giostra.core.band.Refused naming the band when there is no room for items
+   * @throws giostra.core.value.Refused naming the band when there is no room for items
    */
   public static TrackReading of(Document document, Piece.Tracked piece, Viewport viewport) {
     TrackBand band = TrackLayout.of(document, piece, viewport.scrollbar()).at(viewport.width());

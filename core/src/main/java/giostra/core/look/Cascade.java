@@ -2,8 +2,7 @@ package giostra.core.look;
 
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
-import giostra.core.band.Setting;
-import giostra.core.band.Values;
+import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;

@@ -1,6 +1,6 @@
 package giostra.core.media;
 
-import giostra.core.band.Refused;
+import giostra.core.value.Refused;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;

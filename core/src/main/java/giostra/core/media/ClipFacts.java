@@ -1,6 +1,6 @@
 package giostra.core.media;
 
-import giostra.core.band.Refused;
+import giostra.core.value.Refused;
 import java.nio.BufferUnderflowException;
 import java.util.List;
 

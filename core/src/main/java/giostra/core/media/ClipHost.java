@@ -1,6 +1,6 @@
 package giostra.core.media;
 
-import giostra.core.band.Require;
+import giostra.core.value.Require;
 import java.net.URI;
 import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;

@@ -1,7 +1,7 @@
 package giostra.core.media;
 
-import giostra.core.band.OwnIcon;
-import giostra.core.band.Refused;
+import giostra.core.value.OwnIcon;
+import giostra.core.value.Refused;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;

@@ -1,6 +1,6 @@
 package giostra.core.media;
 
-import giostra.core.band.Refused;
+import giostra.core.value.Refused;
 import java.util.Locale;
 import java.util.Set;
 import java.util.regex.Pattern;

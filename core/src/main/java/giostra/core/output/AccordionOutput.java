@@ -1,7 +1,6 @@
 package giostra.core.output;
 
 import giostra.core.band.Band;
-import giostra.core.band.RichText;
 import giostra.core.format.FaqPage;
 import giostra.core.page.AccordionSettings;
 import giostra.core.page.AccordionSettings.Marker;
@@ -15,6 +14,7 @@ import giostra.core.page.PanelSettings.PanelHeight;
 import giostra.core.page.PanelSettings.Trigger;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
+import giostra.core.value.RichText;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;

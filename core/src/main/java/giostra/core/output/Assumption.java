@@ -1,10 +1,10 @@
 package giostra.core.output;
 
-import giostra.core.band.Refused;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.PageSettings;
+import giostra.core.value.Refused;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;

@@ -1,14 +1,14 @@
 package giostra.core.output;
 
-import giostra.core.band.Aspect;
-import giostra.core.band.Focus;
-import giostra.core.band.Shares;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.BlockSettings.Shape;
 import giostra.core.page.Column;
 import giostra.core.page.LinkSettings.Link;
 import giostra.core.page.Piece;
+import giostra.core.value.Aspect;
+import giostra.core.value.Focus;
+import giostra.core.value.Shares;
 import java.util.ArrayList;
 import java.util.function.Consumer;
 

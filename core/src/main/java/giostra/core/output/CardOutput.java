@@ -1,8 +1,5 @@
 package giostra.core.output;
 
-import giostra.core.band.Aspect;
-import giostra.core.band.Length;
-import giostra.core.band.Require;
 import giostra.core.page.CarouselSettings;
 import giostra.core.page.CarouselSettings.Card;
 import giostra.core.page.CarouselSettings.Frame;
@@ -13,6 +10,9 @@ import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
+import giostra.core.value.Aspect;
+import giostra.core.value.Length;
+import giostra.core.value.Require;
 
 /** Writes a card of a carousel: a quotation with its speaker, or a picture with its text. */
 final class CardOutput {

@@ -1,9 +1,9 @@
 package giostra.core.output;
 
-import giostra.core.band.Height;
-import giostra.core.band.Length;
-import giostra.core.band.Require;
 import giostra.core.page.BlockSettings.Side;
+import giostra.core.value.Height;
+import giostra.core.value.Length;
+import giostra.core.value.Require;
 import java.util.Locale;
 
 /** Values of the document in the words of CSS. */

@@ -1,6 +1,5 @@
 package giostra.core.output;
 
-import giostra.core.band.Setting;
 import giostra.core.page.Fields;
 import giostra.core.page.FlipSettings;
 import giostra.core.page.Item;
@@ -8,6 +7,7 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.PanelSettings.Trigger;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
+import giostra.core.value.Setting;
 import java.util.List;
 
 /**

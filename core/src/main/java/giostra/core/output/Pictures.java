@@ -1,11 +1,11 @@
 package giostra.core.output;
 
-import giostra.core.band.Require;
 import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
 import giostra.core.layout.PictureSizes;
 import giostra.core.layout.PictureWidths;
 import giostra.core.page.Document;
+import giostra.core.value.Require;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;

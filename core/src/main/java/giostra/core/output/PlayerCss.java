@@ -1,15 +1,15 @@
 package giostra.core.output;
 
 import giostra.core.band.Band;
-import giostra.core.band.Colour;
-import giostra.core.band.Ground;
-import giostra.core.band.Length;
-import giostra.core.band.Nudge;
 import giostra.core.look.State;
 import giostra.core.page.Piece;
 import giostra.core.page.PlayerParts;
 import giostra.core.page.PlayerParts.Part;
 import giostra.core.page.PlayerParts.Styled;
+import giostra.core.value.Colour;
+import giostra.core.value.Ground;
+import giostra.core.value.Length;
+import giostra.core.value.Nudge;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,7 +1,6 @@
 package giostra.core.output;
 
 import giostra.core.band.Band;
-import giostra.core.band.Setting;
 import giostra.core.layout.Outline;
 import giostra.core.page.Block;
 import giostra.core.page.Document;
@@ -13,6 +12,7 @@ import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.SectionSettings.Extent;
 import giostra.core.page.SiteSettings;
+import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -1,8 +1,8 @@
 package giostra.core.output;
 
-import giostra.core.band.Focus;
 import giostra.core.media.ClipHost;
 import giostra.core.media.IconSprite;
+import giostra.core.value.Focus;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;

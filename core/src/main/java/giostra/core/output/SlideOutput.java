@@ -1,7 +1,6 @@
 package giostra.core.output;
 
 import giostra.core.band.Band;
-import giostra.core.band.Height;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
@@ -18,6 +17,7 @@ import giostra.core.page.SliderSettings.WholeLink;
 import giostra.core.page.TrackSettings;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Form;
+import giostra.core.value.Height;
 import java.util.List;
 
 /** Writes a slide: its ground, a picture under or beside its text, its place, and its links. */

@@ -1,7 +1,6 @@
 package giostra.core.output;
 
 import giostra.core.band.Band;
-import giostra.core.band.Require;
 import giostra.core.fit.Grid;
 import giostra.core.layout.HeadRows;
 import giostra.core.layout.TabsBand;
@@ -19,6 +18,7 @@ import giostra.core.page.TabsSettings.HeadsSide;
 import giostra.core.page.TabsSettings.IconPlace;
 import giostra.core.page.TabsSettings.Mark;
 import giostra.core.page.TabsSettings.Overflow;
+import giostra.core.value.Require;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;

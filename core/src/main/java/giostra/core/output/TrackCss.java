@@ -1,7 +1,6 @@
 package giostra.core.output;
 
 import giostra.core.band.Band;
-import giostra.core.band.Require;
 import giostra.core.layout.TrackBand;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
@@ -9,6 +8,7 @@ import giostra.core.page.SliderSettings;
 import giostra.core.page.TrackSettings.Arrows;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
+import giostra.core.value.Require;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

@@ -1,10 +1,8 @@
 package giostra.core.output;
 
-import giostra.core.band.Focus;
-import giostra.core.band.Require;
-import giostra.core.band.Values;
 import giostra.core.layout.ClipShape;
 import giostra.core.layout.PictureSizes;
+import giostra.core.look.Values;
 import giostra.core.media.Captions;
 import giostra.core.media.ClipHost;
 import giostra.core.page.ClipSettings;
@@ -15,6 +13,8 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.VideoSettings;
+import giostra.core.value.Focus;
+import giostra.core.value.Require;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

@@ -1,16 +1,12 @@
 package giostra.core.output;
 
 import giostra.core.band.Band;
-import giostra.core.band.Focus;
-import giostra.core.band.Nudge;
-import giostra.core.band.RichText;
-import giostra.core.band.Setting;
-import giostra.core.band.Values;
 import giostra.core.fit.Piecewise;
 import giostra.core.fit.Shortened;
 import giostra.core.layout.Outline;
 import giostra.core.layout.PictureWidths;
 import giostra.core.layout.Resolution;
+import giostra.core.look.Values;
 import giostra.core.media.ClipHost;
 import giostra.core.page.Block;
 import giostra.core.page.ConditionSettings;
@@ -25,6 +21,10 @@ import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.SiteSettings;
+import giostra.core.value.Focus;
+import giostra.core.value.Nudge;
+import giostra.core.value.RichText;
+import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

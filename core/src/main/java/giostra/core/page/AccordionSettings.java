@@ -1,8 +1,8 @@
 package giostra.core.page;
 
-import giostra.core.band.Kind;
-import giostra.core.band.Length;
-import giostra.core.band.Setting;
+import giostra.core.value.Kind;
+import giostra.core.value.Length;
+import giostra.core.value.Setting;
 import java.util.List;
 
 /** What can be set on an accordion, beside {@link PanelSettings} and {@link PieceSettings}. */

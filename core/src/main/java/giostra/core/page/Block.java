@@ -1,6 +1,6 @@
 package giostra.core.page;
 
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import java.util.List;
 
 /** Plain content, or a piece: what stands in a section or a column. */

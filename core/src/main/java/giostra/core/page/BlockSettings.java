@@ -1,11 +1,11 @@
 package giostra.core.page;
 
-import giostra.core.band.Aspect;
-import giostra.core.band.Focus;
-import giostra.core.band.Kind;
-import giostra.core.band.Length;
-import giostra.core.band.Setting;
-import giostra.core.band.Shares;
+import giostra.core.value.Aspect;
+import giostra.core.value.Focus;
+import giostra.core.value.Kind;
+import giostra.core.value.Length;
+import giostra.core.value.Setting;
+import giostra.core.value.Shares;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;

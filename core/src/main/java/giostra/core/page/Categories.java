@@ -1,9 +1,9 @@
 package giostra.core.page;
 
-import giostra.core.band.Refused;
-import giostra.core.band.Require;
-import giostra.core.band.Setting;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
+import giostra.core.value.Refused;
+import giostra.core.value.Require;
+import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;

@@ -1,7 +1,7 @@
 package giostra.core.page;
 
-import giostra.core.band.Kind;
-import giostra.core.band.Setting;
+import giostra.core.value.Kind;
+import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -1,7 +1,7 @@
 package giostra.core.page;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Refused;
+import giostra.core.value.Refused;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.HashMap;

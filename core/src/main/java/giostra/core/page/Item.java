@@ -2,7 +2,7 @@ package giostra.core.page;
 
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import java.util.List;
 
 /**

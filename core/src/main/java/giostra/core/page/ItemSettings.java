@@ -1,9 +1,9 @@
 package giostra.core.page;
 
-import giostra.core.band.Focus;
-import giostra.core.band.Kind;
-import giostra.core.band.Nudge;
-import giostra.core.band.Setting;
+import giostra.core.value.Focus;
+import giostra.core.value.Kind;
+import giostra.core.value.Nudge;
+import giostra.core.value.Setting;
 import java.util.List;
 import java.util.stream.Stream;
 

@@ -1,7 +1,7 @@
 package giostra.core.page;
 
-import giostra.core.band.Kind;
-import giostra.core.band.Setting;
+import giostra.core.value.Kind;
+import giostra.core.value.Setting;
 import java.util.List;
 
 /** How the designer's own scripts and styles, and links, find something on a published page. */

@@ -1,9 +1,9 @@
 package giostra.core.page;
 
-import giostra.core.band.Aspect;
 import giostra.core.band.Band;
-import giostra.core.band.Kind;
-import giostra.core.band.Setting;
+import giostra.core.value.Aspect;
+import giostra.core.value.Kind;
+import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -1,6 +1,6 @@
 package giostra.core.page;
 
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import java.util.List;
 
 /**
@@ -28,7 +28,7 @@ public sealed interface Node permits Site, Page, Section, Block, Column, Item {
   /**
    * The same node holding others.
    *
-   * @throws giostra.core.band.Refused when one of them does not belong in it
+   * @throws giostra.core.value.Refused when one of them does not belong in it
    */
   Node holding(List<? extends Node> children);
 }

@@ -1,9 +1,9 @@
 package giostra.core.page;
 
-import giostra.core.band.Kind;
-import giostra.core.band.Refused;
-import giostra.core.band.Setting;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
+import giostra.core.value.Kind;
+import giostra.core.value.Refused;
+import giostra.core.value.Setting;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;

@@ -1,6 +1,6 @@
 package giostra.core.page;
 
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import java.util.List;
 
 /** A page: its head in its values, its sections in reading order. */

@@ -1,7 +1,7 @@
 package giostra.core.page;
 
-import giostra.core.band.Kind;
-import giostra.core.band.Setting;
+import giostra.core.value.Kind;
+import giostra.core.value.Setting;
 import java.util.List;
 
 /** The head of a page. Source of what each is for: HTML, "The document element" and "Metadata". */

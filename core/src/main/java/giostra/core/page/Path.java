@@ -1,6 +1,6 @@
 package giostra.core.page;
 
-import giostra.core.band.Refused;
+import giostra.core.value.Refused;
 
 /**
  * What a change touches. Two changes can stand in either order, and one can be taken back without

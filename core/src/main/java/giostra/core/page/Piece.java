@@ -1,6 +1,6 @@
 package giostra.core.page;
 
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import java.util.List;
 
 /** One of the kinds of moving or folding parts. Each holds items. */

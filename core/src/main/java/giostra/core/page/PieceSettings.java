@@ -1,10 +1,10 @@
 package giostra.core.page;
 
-import giostra.core.band.Kind;
-import giostra.core.band.Length;
-import giostra.core.band.Setting;
 import giostra.core.page.BlockSettings.Side;
 import giostra.core.page.SectionSettings.Extent;
+import giostra.core.value.Kind;
+import giostra.core.value.Length;
+import giostra.core.value.Setting;
 import java.util.List;
 
 /** What can be set on a piece of any kind. */

@@ -1,13 +1,13 @@
 package giostra.core.page;
 
-import giostra.core.band.Colour;
-import giostra.core.band.Ground;
-import giostra.core.band.Kind;
-import giostra.core.band.Length;
-import giostra.core.band.Nudge;
-import giostra.core.band.Setting;
-import giostra.core.band.Values;
 import giostra.core.look.State;
+import giostra.core.look.Values;
+import giostra.core.value.Colour;
+import giostra.core.value.Ground;
+import giostra.core.value.Kind;
+import giostra.core.value.Length;
+import giostra.core.value.Nudge;
+import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;

@@ -1,8 +1,8 @@
 package giostra.core.page;
 
-import giostra.core.band.Refused;
-import giostra.core.band.Setting;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
+import giostra.core.value.Refused;
+import giostra.core.value.Setting;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;

@@ -1,8 +1,8 @@
 package giostra.core.page;
 
-import giostra.core.band.Kind;
-import giostra.core.band.Setting;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
+import giostra.core.value.Kind;
+import giostra.core.value.Setting;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;

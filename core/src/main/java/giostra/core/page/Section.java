@@ -1,6 +1,6 @@
 package giostra.core.page;
 
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import java.util.List;
 
 /** A stretch of a page from edge to edge of the screen, with blocks one under the other. */

@@ -1,8 +1,8 @@
 package giostra.core.page;
 
-import giostra.core.band.Setting;
 import giostra.core.page.PlayerParts.Part;
 import giostra.core.page.PlayerParts.Styled;
+import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -1,7 +1,7 @@
 package giostra.core.page;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import java.util.List;
 
 /** What all pages of a site share: its bands and its widths. Each document carries it. */

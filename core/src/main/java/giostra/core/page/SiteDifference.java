@@ -2,9 +2,9 @@ package giostra.core.page;
 
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
-import giostra.core.band.Require;
-import giostra.core.band.Setting;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
+import giostra.core.value.Require;
+import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;

@@ -1,11 +1,11 @@
 package giostra.core.page;
 
-import giostra.core.band.Aspect;
-import giostra.core.band.Height;
-import giostra.core.band.Kind;
-import giostra.core.band.Length;
-import giostra.core.band.Setting;
 import giostra.core.page.TrackSettings.Arrows;
+import giostra.core.value.Aspect;
+import giostra.core.value.Height;
+import giostra.core.value.Kind;
+import giostra.core.value.Length;
+import giostra.core.value.Setting;
 import java.util.List;
 
 /** What can be set on a slider, beside {@link TrackSettings} and {@link PieceSettings}. */

@@ -1,11 +1,11 @@
 package giostra.core.page;
 
-import giostra.core.band.Height;
-import giostra.core.band.Length;
-import giostra.core.band.Setting;
-import giostra.core.band.Shares;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.page.CarouselSettings.Card;
+import giostra.core.value.Height;
+import giostra.core.value.Length;
+import giostra.core.value.Setting;
+import giostra.core.value.Shares;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

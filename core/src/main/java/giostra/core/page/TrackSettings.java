@@ -1,10 +1,10 @@
 package giostra.core.page;
 
-import giostra.core.band.Kind;
-import giostra.core.band.Length;
-import giostra.core.band.Setting;
-import giostra.core.band.Stride;
 import giostra.core.page.BlockSettings.Side;
+import giostra.core.value.Kind;
+import giostra.core.value.Length;
+import giostra.core.value.Setting;
+import giostra.core.value.Stride;
 
 /** What can be set on a track, that of a carousel or that of a slider. */
 public final class TrackSettings {

@@ -1,10 +1,10 @@
 package giostra.core.snag;
 
 import giostra.core.band.Band;
-import giostra.core.band.Setting;
 import giostra.core.layout.Resolution;
 import giostra.core.page.Document;
 import giostra.core.page.Piece;
+import giostra.core.value.Setting;
 import java.util.List;
 
 /** One piece in one band while its settings are gone through, and what was found so far. */

@@ -2,7 +2,6 @@ package giostra.core.snag;
 
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
-import giostra.core.band.Refused;
 import giostra.core.layout.Heights;
 import giostra.core.layout.ItemWidths;
 import giostra.core.layout.Resolution;
@@ -14,6 +13,7 @@ import giostra.core.page.PanelSettings.PanelHeight;
 import giostra.core.page.Piece;
 import giostra.core.page.TrackSettings;
 import giostra.core.snag.Snag.Rule;
+import giostra.core.value.Refused;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -177,7 +177,7 @@ final class TextSnags {
         .toList();
   }
 
-  private <T> T value(giostra.core.band.Setting<T> setting, Band band) {
+  private <T> T value(giostra.core.value.Setting<T> setting, Band band) {
     return Resolution.value(document, piece, setting, band);
   }
 

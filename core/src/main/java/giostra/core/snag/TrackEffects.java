@@ -1,7 +1,5 @@
 package giostra.core.snag;
 
-import giostra.core.band.Height;
-import giostra.core.band.Setting;
 import giostra.core.layout.TrackBand;
 import giostra.core.layout.TrackLayout;
 import giostra.core.page.Piece;
@@ -12,6 +10,8 @@ import giostra.core.page.TrackSettings.Arrows;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
 import giostra.core.page.TrackSettings.Sides;
+import giostra.core.value.Height;
+import giostra.core.value.Setting;
 import java.util.List;
 import java.util.Locale;
 

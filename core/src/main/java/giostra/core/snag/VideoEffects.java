@@ -1,7 +1,5 @@
 package giostra.core.snag;
 
-import giostra.core.band.Length;
-import giostra.core.band.Setting;
 import giostra.core.look.State;
 import giostra.core.page.ClipSettings;
 import giostra.core.page.ClipSettings.From;
@@ -12,6 +10,8 @@ import giostra.core.page.PlayerParts;
 import giostra.core.page.PlayerParts.Part;
 import giostra.core.page.PlayerParts.Property;
 import giostra.core.page.VideoSettings;
+import giostra.core.value.Length;
+import giostra.core.value.Setting;
 import java.util.List;
 
 /** What of the settings of a video piece cannot take effect. */

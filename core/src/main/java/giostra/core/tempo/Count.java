@@ -1,6 +1,6 @@
 package giostra.core.tempo;
 
-import giostra.core.band.Require;
+import giostra.core.value.Require;
 import java.time.Duration;
 
 /** How a number runs from one value to another. */

@@ -1,7 +1,7 @@
 package giostra.core.tempo;
 
-import giostra.core.band.Require;
 import giostra.core.page.CounterSettings;
+import giostra.core.value.Require;
 import java.util.Locale;
 
 /**

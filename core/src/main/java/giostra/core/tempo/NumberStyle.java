@@ -6,7 +6,7 @@ import com.ibm.icu.number.NumberFormatter;
 import com.ibm.icu.number.NumberFormatter.GroupingStrategy;
 import com.ibm.icu.number.Precision;
 import com.ibm.icu.util.ULocale;
-import giostra.core.band.Require;
+import giostra.core.value.Require;
 import java.math.RoundingMode;
 import java.util.Locale;
 

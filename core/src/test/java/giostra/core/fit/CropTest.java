@@ -2,9 +2,9 @@ package giostra.core.fit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import giostra.core.band.Aspect;
-import giostra.core.band.Focus;
 import giostra.core.fit.Crop.Fit;
+import giostra.core.value.Aspect;
+import giostra.core.value.Focus;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;

@@ -2,9 +2,9 @@ package giostra.core.fit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import giostra.core.band.Aspect;
 import giostra.core.fit.Flow.Box;
 import giostra.core.fit.Flow.Spaced;
+import giostra.core.value.Aspect;
 import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;

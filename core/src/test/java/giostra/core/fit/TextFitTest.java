@@ -2,8 +2,8 @@ package giostra.core.fit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import giostra.core.band.Refused;
 import giostra.core.fit.TextFit.Run;
+import giostra.core.value.Refused;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;

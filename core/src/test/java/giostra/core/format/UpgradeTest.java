@@ -3,7 +3,6 @@ package giostra.core.format;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import giostra.core.band.Length;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.ConditionSettings;
 import giostra.core.page.CounterSettings;
@@ -14,6 +13,7 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.PageSettings;
 import giostra.core.page.SliderSettings;
 import giostra.core.page.TrackSettings;
+import giostra.core.value.Length;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;

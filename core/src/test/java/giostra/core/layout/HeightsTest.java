@@ -3,11 +3,9 @@ package giostra.core.layout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Height;
-import giostra.core.band.Length;
-import giostra.core.band.Values;
 import giostra.core.layout.Heights.Part;
 import giostra.core.layout.Heights.Reading;
+import giostra.core.look.Values;
 import giostra.core.page.AccordionSettings;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
@@ -32,6 +30,8 @@ import giostra.core.page.SliderSettings;
 import giostra.core.page.TabsSettings;
 import giostra.core.page.TabsSettings.HeadsRow;
 import giostra.core.page.TrackSettings;
+import giostra.core.value.Height;
+import giostra.core.value.Length;
 import java.util.List;
 import java.util.Optional;
 import org.assertj.core.data.Offset;
@@ -55,7 +55,7 @@ class HeightsTest {
     for (int i = 0; i < settingAndValue.length; i += 2) {
       values =
           values.withRaw(
-              ((giostra.core.band.Setting<?>) settingAndValue[i]).id(),
+              ((giostra.core.value.Setting<?>) settingAndValue[i]).id(),
               Values.ALL,
               settingAndValue[i + 1]);
     }

@@ -3,7 +3,7 @@ package giostra.core.layout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.output.Compiler;
 import giostra.core.output.Shipped;
 import giostra.core.page.Block;

@@ -3,7 +3,6 @@ package giostra.core.layout;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import giostra.core.band.Refused;
 import giostra.core.band.Viewport;
 import giostra.core.fit.Piecewise;
 import giostra.core.fit.Stops;
@@ -11,6 +10,7 @@ import giostra.core.fit.Track;
 import giostra.core.page.Document;
 import giostra.core.page.Piece;
 import giostra.core.testing.RandomDocuments;
+import giostra.core.value.Refused;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;

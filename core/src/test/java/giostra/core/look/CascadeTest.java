@@ -3,11 +3,10 @@ package giostra.core.look;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Kind;
-import giostra.core.band.Length;
-import giostra.core.band.Setting;
-import giostra.core.band.Values;
 import giostra.core.look.Cascade.Voice;
+import giostra.core.value.Kind;
+import giostra.core.value.Length;
+import giostra.core.value.Setting;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;

@@ -2,8 +2,7 @@ package giostra.core.output;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import giostra.core.band.Focus;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.media.ClipHost;
 import giostra.core.page.ClipSettings;
 import giostra.core.page.ClipSettings.From;
@@ -18,6 +17,7 @@ import giostra.core.page.VideoSettings;
 import giostra.core.snag.NoEffect;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
+import giostra.core.value.Focus;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;

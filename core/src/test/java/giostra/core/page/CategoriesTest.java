@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Refused;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.page.Categories.Category;
+import giostra.core.value.Refused;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Refused;
-import giostra.core.band.Values;
 import giostra.core.format.DocumentJson;
 import giostra.core.format.EditJson;
+import giostra.core.look.Values;
+import giostra.core.value.Refused;
 import java.util.ArrayList;
 import java.util.List;
 import net.jqwik.api.Arbitraries;

@@ -3,12 +3,12 @@ package giostra.core.page;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import giostra.core.band.Length;
-import giostra.core.band.Values;
 import giostra.core.layout.Resolution;
+import giostra.core.look.Values;
 import giostra.core.output.Compiler;
 import giostra.core.output.Shipped;
 import giostra.core.testing.Demo;
+import giostra.core.value.Length;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -2,10 +2,10 @@ package giostra.core.page;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import giostra.core.band.Aspect;
 import giostra.core.band.Bands;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.testing.Demo;
+import giostra.core.value.Aspect;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;

@@ -3,14 +3,14 @@ package giostra.core.page;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import giostra.core.band.Kind;
-import giostra.core.band.Refused;
-import giostra.core.band.Setting;
-import giostra.core.band.Values;
 import giostra.core.format.DocumentJson;
 import giostra.core.format.EditJson;
+import giostra.core.look.Values;
 import giostra.core.testing.RandomDocuments;
 import giostra.core.testing.Runs;
+import giostra.core.value.Kind;
+import giostra.core.value.Refused;
+import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;

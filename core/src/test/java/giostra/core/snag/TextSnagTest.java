@@ -2,8 +2,8 @@ package giostra.core.snag;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import giostra.core.band.Values;
 import giostra.core.layout.PictureSizes;
+import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;

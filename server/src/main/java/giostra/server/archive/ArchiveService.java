@@ -1,12 +1,12 @@
 package giostra.server.archive;
 
-import giostra.core.band.Refused;
 import giostra.core.format.DocumentJson;
 import giostra.core.format.Upgrade;
 import giostra.core.output.Hash;
 import giostra.core.page.Document;
 import giostra.core.page.Node;
 import giostra.core.page.Renamed;
+import giostra.core.value.Refused;
 import giostra.server.content.Sources;
 import giostra.server.media.MediaService;
 import giostra.server.page.PageService;

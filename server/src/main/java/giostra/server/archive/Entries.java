@@ -1,6 +1,6 @@
 package giostra.server.archive;
 
-import giostra.core.band.Refused;
+import giostra.core.value.Refused;
 import java.io.ByteArrayOutputStream;
 import java.io.FilterInputStream;
 import java.io.IOException;

@@ -1,6 +1,6 @@
 package giostra.server.archive;
 
-import giostra.core.band.Refused;
+import giostra.core.value.Refused;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;

@@ -1,10 +1,10 @@
 package giostra.server.content;
 
-import giostra.core.band.Refused;
 import giostra.core.format.content.Csv;
 import giostra.core.format.content.Filled;
 import giostra.core.format.content.JsonRows;
 import giostra.core.format.content.Table;
+import giostra.core.value.Refused;
 import giostra.server.page.PageService;
 import giostra.server.page.Previews;
 import giostra.server.web.Gone;

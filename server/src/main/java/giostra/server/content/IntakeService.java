@@ -1,6 +1,5 @@
 package giostra.server.content;
 
-import giostra.core.band.Refused;
 import giostra.core.format.content.Filled;
 import giostra.core.format.content.Mapping;
 import giostra.core.format.content.Refill;
@@ -12,6 +11,7 @@ import giostra.core.page.Edits;
 import giostra.core.page.Feed;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
+import giostra.core.value.Refused;
 import giostra.server.page.PageService;
 import giostra.server.web.Gone;
 import jakarta.persistence.EntityManager;

@@ -1,12 +1,12 @@
 package giostra.server.content;
 
-import giostra.core.band.Refused;
 import giostra.core.format.content.Refill;
 import giostra.core.page.Edits;
 import giostra.core.page.Feed;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
+import giostra.core.value.Refused;
 import giostra.server.page.PageService;
 import java.util.List;
 import java.util.Locale;

@@ -1,11 +1,11 @@
 package giostra.server.content;
 
-import giostra.core.band.Kind;
 import giostra.core.format.content.Filled;
 import giostra.core.format.content.Source;
 import giostra.core.page.Document;
 import giostra.core.page.Feed;
 import giostra.core.page.Piece;
+import giostra.core.value.Kind;
 import giostra.server.media.BlobStore;
 import giostra.server.media.MediaService;
 import giostra.server.page.PageService;
@@ -56,7 +56,7 @@ public class Sources {
   /**
    * Keeps a file.
    *
-   * @throws giostra.core.band.Refused when it is none with content for items
+   * @throws giostra.core.value.Refused when it is none with content for items
    */
   @Transactional
   public SourceEntity add(String siteId, String name, byte[] bytes) {

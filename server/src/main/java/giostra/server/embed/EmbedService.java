@@ -1,7 +1,7 @@
 package giostra.server.embed;
 
-import giostra.core.band.Refused;
 import giostra.core.media.ClipHost;
+import giostra.core.value.Refused;
 import giostra.server.Settings;
 import giostra.server.embed.HostClient.Trouble;
 import giostra.server.media.MediaService;

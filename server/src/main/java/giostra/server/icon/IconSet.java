@@ -1,7 +1,7 @@
 package giostra.server.icon;
 
-import giostra.core.band.Require;
 import giostra.core.output.Shipped;
+import giostra.core.value.Require;
 import giostra.server.host.ShippedFiles;
 import java.util.List;
 import java.util.Locale;

@@ -1,11 +1,11 @@
 package giostra.server.library;
 
-import giostra.core.band.Aspect;
-import giostra.core.band.Refused;
 import giostra.core.page.Document;
 import giostra.core.page.MediaUse;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Site;
+import giostra.core.value.Aspect;
+import giostra.core.value.Refused;
 import giostra.server.media.MediaService;
 import giostra.server.page.PageService;
 import giostra.server.site.SiteRows;

@@ -1,8 +1,8 @@
 package giostra.server.media;
 
-import giostra.core.band.Refused;
 import giostra.core.media.IconSprite;
 import giostra.core.output.Compiler;
+import giostra.core.value.Refused;
 import java.io.IOException;
 import java.net.URI;
 import java.util.ArrayList;

@@ -42,7 +42,7 @@ class MediaEntity {
 
   boolean decorative;
 
-  /** Two percentages, see {@link giostra.core.band.Focus}. */
+  /** Two percentages, see {@link giostra.core.value.Focus}. */
   String focus = "50% 50%";
 
   /** Words with commas between. */

@@ -1,11 +1,11 @@
 package giostra.server.media;
 
-import giostra.core.band.Kind;
-import giostra.core.band.Refused;
 import giostra.core.media.Captions;
 import giostra.core.media.ClipFacts;
 import giostra.core.media.IconSprite;
 import giostra.core.media.VectorPicture;
+import giostra.core.value.Kind;
+import giostra.core.value.Refused;
 import java.net.URI;
 import java.net.URISyntaxException;
 import java.nio.ByteBuffer;

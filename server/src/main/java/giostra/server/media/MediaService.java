@@ -1,12 +1,12 @@
 package giostra.server.media;
 
-import giostra.core.band.Focus;
-import giostra.core.band.Kind;
-import giostra.core.band.Refused;
 import giostra.core.layout.PictureSizes;
 import giostra.core.media.ClipFacts;
 import giostra.core.media.IconSprite;
 import giostra.core.output.Shipped;
+import giostra.core.value.Focus;
+import giostra.core.value.Kind;
+import giostra.core.value.Refused;
 import giostra.server.site.Ids;
 import giostra.server.site.SiteRows;
 import giostra.server.web.Gone;

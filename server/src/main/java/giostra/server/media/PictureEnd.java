@@ -1,6 +1,6 @@
 package giostra.server.media;
 
-import giostra.core.band.Refused;
+import giostra.core.value.Refused;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;

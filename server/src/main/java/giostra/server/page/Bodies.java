@@ -65,7 +65,7 @@ final class Bodies {
   /** Refuses what cannot be the key of a change. */
   static @Nullable String key(@Nullable String key) {
     if (key != null && !key.matches(KEY)) {
-      throw new giostra.core.band.Refused(
+      throw new giostra.core.value.Refused(
               "key", key, "of 8 to 80 letters, digits and hyphens, another one for each change")
           .at("/key");
     }

@@ -1,7 +1,5 @@
 package giostra.server.page;
 
-import giostra.core.band.Kind;
-import giostra.core.band.Setting;
 import giostra.core.fit.Screen;
 import giostra.core.format.DocumentJson;
 import giostra.core.page.CarouselSettings.Card;
@@ -10,6 +8,8 @@ import giostra.core.page.Fields;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.NodeType;
 import giostra.core.page.Starters;
+import giostra.core.value.Kind;
+import giostra.core.value.Setting;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;

@@ -1,11 +1,11 @@
 package giostra.server.page;
 
-import giostra.core.band.Refused;
 import giostra.core.format.EditJson;
 import giostra.core.page.Categories;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Piece;
+import giostra.core.value.Refused;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;

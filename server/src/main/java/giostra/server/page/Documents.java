@@ -2,13 +2,13 @@ package giostra.server.page;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import giostra.core.band.Refused;
-import giostra.core.band.Values;
 import giostra.core.format.DocumentJson;
 import giostra.core.format.Upgrade;
+import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Page;
 import giostra.core.page.Site;
+import giostra.core.value.Refused;
 import giostra.server.web.Gone;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -1,7 +1,7 @@
 package giostra.server.page;
 
-import giostra.core.band.Refused;
 import giostra.core.format.DocumentJson;
+import giostra.core.value.Refused;
 import giostra.server.web.Gone;
 import java.util.List;
 import org.slf4j.Logger;

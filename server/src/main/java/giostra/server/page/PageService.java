@@ -1,10 +1,9 @@
 package giostra.server.page;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Refused;
-import giostra.core.band.Values;
 import giostra.core.format.DocumentJson;
 import giostra.core.format.EditJson;
+import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
@@ -15,6 +14,7 @@ import giostra.core.page.PageSettings;
 import giostra.core.page.Path;
 import giostra.core.page.Site;
 import giostra.core.page.SiteSettings;
+import giostra.core.value.Refused;
 import giostra.server.site.Ids;
 import giostra.server.site.SiteRows;
 import giostra.server.stock.StockService;

@@ -1,8 +1,6 @@
 package giostra.server.page;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Refused;
-import giostra.core.band.Require;
 import giostra.core.band.Viewport;
 import giostra.core.fit.Screen;
 import giostra.core.layout.GridReading;
@@ -13,6 +11,8 @@ import giostra.core.layout.TrackReading;
 import giostra.core.page.Document;
 import giostra.core.page.Piece;
 import giostra.core.snag.NoEffect;
+import giostra.core.value.Refused;
+import giostra.core.value.Require;
 import giostra.server.media.MediaService;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;

@@ -1,10 +1,6 @@
 package giostra.server.page;
 
 import giostra.core.band.Band;
-import giostra.core.band.Refused;
-import giostra.core.band.Require;
-import giostra.core.band.Setting;
-import giostra.core.band.Values;
 import giostra.core.band.Viewport;
 import giostra.core.fit.Piecewise;
 import giostra.core.format.EditJson;
@@ -15,6 +11,7 @@ import giostra.core.look.Layer;
 import giostra.core.look.Origin;
 import giostra.core.look.Resolved;
 import giostra.core.look.State;
+import giostra.core.look.Values;
 import giostra.core.page.Block;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
@@ -30,6 +27,9 @@ import giostra.core.snag.PlayerContrast;
 import giostra.core.snag.Reordered;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
+import giostra.core.value.Refused;
+import giostra.core.value.Require;
+import giostra.core.value.Setting;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
 import java.util.Arrays;

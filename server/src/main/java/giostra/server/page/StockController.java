@@ -1,9 +1,9 @@
 package giostra.server.page;
 
-import giostra.core.band.Refused;
 import giostra.core.format.EditJson;
 import giostra.core.page.Linking;
 import giostra.core.page.PageSettings;
+import giostra.core.value.Refused;
 import giostra.server.stock.StockService;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;

@@ -1,7 +1,6 @@
 package giostra.server.shelf;
 
-import giostra.core.band.Refused;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Edits;
 import giostra.core.page.Feed;
@@ -13,6 +12,7 @@ import giostra.core.page.Piece;
 import giostra.core.page.Renamed;
 import giostra.core.page.Site;
 import giostra.core.page.SiteSettings;
+import giostra.core.value.Refused;
 import giostra.server.content.IntakeService;
 import giostra.server.content.Sources;
 import giostra.server.media.MediaService;

@@ -1,11 +1,9 @@
 package giostra.server.stock;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Kind;
-import giostra.core.band.Refused;
-import giostra.core.band.Values;
 import giostra.core.format.DocumentJson;
 import giostra.core.format.Upgrade;
+import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Linking;
@@ -14,6 +12,8 @@ import giostra.core.page.Page;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
+import giostra.core.value.Kind;
+import giostra.core.value.Refused;
 import giostra.server.site.Ids;
 import giostra.server.site.SiteRows;
 import giostra.server.web.Gone;

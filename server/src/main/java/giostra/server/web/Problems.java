@@ -1,7 +1,7 @@
 package giostra.server.web;
 
-import giostra.core.band.Refused;
 import giostra.core.format.DocumentJson;
+import giostra.core.value.Refused;
 import jakarta.servlet.http.HttpServletRequest;
 import java.sql.SQLException;
 import java.sql.SQLTransientException;

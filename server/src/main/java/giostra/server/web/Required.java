@@ -1,6 +1,6 @@
 package giostra.server.web;
 
-import giostra.core.band.Refused;
+import giostra.core.value.Refused;
 import java.lang.reflect.AnnotatedParameterizedType;
 import java.lang.reflect.AnnotatedType;
 import java.lang.reflect.InvocationTargetException;

@@ -1,6 +1,6 @@
 package giostra.server.web;
 
-import giostra.core.band.Refused;
+import giostra.core.value.Refused;
 import java.lang.reflect.Type;
 import java.util.Collection;
 import org.springframework.core.MethodParameter;

@@ -3,7 +3,7 @@ package giostra.server.content;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import giostra.core.band.Bands;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Page;

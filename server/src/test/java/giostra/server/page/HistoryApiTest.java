@@ -2,8 +2,8 @@ package giostra.server.page;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import giostra.core.band.Values;
 import giostra.core.format.DocumentJson;
+import giostra.core.look.Values;
 import giostra.core.page.Block;
 import giostra.core.page.Column;
 import giostra.core.page.Document;

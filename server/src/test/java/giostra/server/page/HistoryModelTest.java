@@ -2,15 +2,15 @@ package giostra.server.page;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import giostra.core.band.Refused;
-import giostra.core.band.Values;
 import giostra.core.format.DocumentJson;
+import giostra.core.look.Values;
 import giostra.core.page.Block;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.testing.RandomDocuments;
 import giostra.core.testing.Runs;
+import giostra.core.value.Refused;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayDeque;

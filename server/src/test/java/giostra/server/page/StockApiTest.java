@@ -2,7 +2,7 @@ package giostra.server.page;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.page.AccordionSettings;
 import giostra.core.page.Block;
 import giostra.core.page.Document;
@@ -38,7 +38,7 @@ class StockApiTest {
   private static Piece.Accordion questions() {
     return new Piece.Accordion(
         "asked",
-        NONE.with(AccordionSettings.GAP, "tablet", giostra.core.band.Length.px(5)),
+        NONE.with(AccordionSettings.GAP, "tablet", giostra.core.value.Length.px(5)),
         List.of(question("first", "Where is the gate?"), question("second", "When is dusk?")));
   }
 

@@ -1,6 +1,6 @@
 package giostra.core.format.content;
 
-import giostra.core.band.Refused;
+import giostra.core.value.Refused;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;

@@ -1,12 +1,12 @@
 package giostra.core.format.content;
 
-import giostra.core.band.Kind;
-import giostra.core.band.Refused;
-import giostra.core.band.Setting;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
+import giostra.core.value.Kind;
+import giostra.core.value.Refused;
+import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

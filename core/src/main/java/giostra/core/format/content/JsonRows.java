@@ -1,7 +1,7 @@
 package giostra.core.format.content;
 
-import giostra.core.band.Refused;
 import giostra.core.format.DocumentJson;
+import giostra.core.value.Refused;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;

@@ -1,7 +1,7 @@
 package giostra.core.format.content;
 
-import giostra.core.band.RichText;
 import giostra.core.format.DocumentJson;
+import giostra.core.value.RichText;
 import java.util.ArrayList;
 import java.util.List;
 import org.jsoup.Jsoup;

@@ -1,11 +1,11 @@
 package giostra.core.format.content;
 
-import giostra.core.band.Refused;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.page.Feed;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
+import giostra.core.value.Refused;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;

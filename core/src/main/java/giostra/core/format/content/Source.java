@@ -1,6 +1,6 @@
 package giostra.core.format.content;
 
-import giostra.core.band.Refused;
+import giostra.core.value.Refused;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;

@@ -3,7 +3,7 @@ package giostra.core.format.content;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import giostra.core.band.Refused;
+import giostra.core.value.Refused;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import net.jqwik.api.Arbitraries;

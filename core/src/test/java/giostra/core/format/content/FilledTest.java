@@ -3,12 +3,12 @@ package giostra.core.format.content;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import giostra.core.band.Setting;
-import giostra.core.band.Values;
+import giostra.core.look.Values;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Piece;
 import giostra.core.testing.Demo;
+import giostra.core.value.Setting;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;

@@ -1,4 +1,4 @@
-package giostra.core.band;
+package giostra.core.value;
 
 import java.util.Locale;
 

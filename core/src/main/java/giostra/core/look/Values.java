@@ -1,5 +1,8 @@
-package giostra.core.band;
+package giostra.core.look;
 
+import giostra.core.band.Band;
+import giostra.core.band.Bands;
+import giostra.core.value.Setting;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;

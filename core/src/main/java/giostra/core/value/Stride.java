@@ -1,4 +1,4 @@
-package giostra.core.band;
+package giostra.core.value;
 
 /**
  * How many items one move of a track advances.

@@ -1,4 +1,4 @@
-package giostra.core.band;
+package giostra.core.value;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

@@ -1,4 +1,4 @@
-package giostra.core.band;
+package giostra.core.value;
 
 /**
  * How wide a box is for its height. Source: CSS Sizing 4, "aspect-ratio".

@@ -1,4 +1,4 @@
-package giostra.core.band;
+package giostra.core.value;
 
 /**
  * One thing that can be set: what it is called, what it may be, whether it differs by band.

@@ -1,4 +1,4 @@
-package giostra.core.band;
+package giostra.core.value;
 
 import java.util.Locale;
 
@@ -28,7 +28,7 @@ public final class Require {
   }
 
   /** Refuses text that cannot be kept: with control characters, or with half a character. */
-  static void text(String what, String text, String allowed) {
+  public static void text(String what, String text, String allowed) {
     if (text.chars().anyMatch(c -> c < ' ' && c != '\n' && c != '\t')) {
       throw new Refused(what, "holding a control character", allowed);
     }

@@ -1,4 +1,4 @@
-package giostra.core.band;
+package giostra.core.value;
 
 /**
  * The point of a picture that stays in view however it is cut. Source: CSS Images 3,
