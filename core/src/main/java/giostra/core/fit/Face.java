@@ -1,11 +1,13 @@
 package giostra.core.fit;
 
+import giostra.core.value.Family;
 import giostra.core.value.Refused;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -45,6 +47,19 @@ public final class Face {
           "one of " + String.join(", ", ALL.keySet().stream().sorted().toList()));
     }
     return face;
+  }
+
+  /** The face of a family at the nearest weight that is known; of the text's where none is. */
+  public static Face near(String family, int weight) {
+    return ALL.values().stream()
+        .filter(face -> face.family.equals(family))
+        .min(Comparator.comparingInt(face -> Math.abs(face.weight - weight)))
+        .orElseGet(() -> near(Family.TEXT.face(), weight));
+  }
+
+  /** The name of its family in the files that ship. */
+  public String family() {
+    return family;
   }
 
   /** Whether it has a character. */

@@ -34,7 +34,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public final class DocumentJson {
   /** The version of the format, in {@code giostra}. */
-  public static final int VERSION = 3;
+  public static final int VERSION = 4;
 
   private static final JsonMapper MAPPER = JsonMapper.builder().build();
   private static final JsonNodeFactory MAKE = JsonNodeFactory.instance;
@@ -182,6 +182,9 @@ public final class DocumentJson {
     ObjectNode values = MAKE.objectNode();
     node.values().set().forEach((id, bands) -> values.set(id, value(node, id, bands)));
     json.set("values", values);
+    if (!node.values().styles().set().isEmpty()) {
+      json.set("styles", StylesJson.write(node.type(), node.values().styles()));
+    }
     if (node.type().holdsAny()) {
       ArrayNode children = MAKE.arrayNode();
       node.children().forEach(child -> children.add(write(child)));
@@ -233,10 +236,10 @@ public final class DocumentJson {
       fault("/giostra", "version", json.path("giostra").toString(), "1 to " + VERSION);
     }
     JsonNode siteJson = json.path("site");
-    object(siteJson, "/site", Set.of("bands", "values"));
+    object(siteJson, "/site", Set.of("bands", "values", "styles"));
     Bands bands = bands(siteJson.path("bands"), "/site/bands");
     Set<String> ids = ids(bands);
-    Values siteValues = values(siteJson.path("values"), "/site/values", NodeType.SITE, ids);
+    Values siteValues = values(siteJson, "/site", NodeType.SITE, ids);
     Node page = node(json.path("page"), "/page", ids, 0);
     if (page != null && !(page instanceof Page)) {
       fault("/page/type", "type", page.type().word(), "page");
@@ -293,7 +296,8 @@ public final class DocumentJson {
 
   private @org.jspecify.annotations.Nullable Node node(
       JsonNode json, String at, Set<String> bands, int depth) {
-    if (!object(json, at, Set.of("id", "type", "values", "children")) || depth > DEEPEST) {
+    if (!object(json, at, Set.of("id", "type", "values", "styles", "children"))
+        || depth > DEEPEST) {
       if (depth > DEEPEST) {
         fault(at, "depth", Integer.toString(depth), "at most " + DEEPEST);
       }
@@ -301,7 +305,7 @@ public final class DocumentJson {
     }
     try {
       NodeType type = NodeType.named(json.path("type").asString(""));
-      Values values = values(json.path("values"), at + "/values", type, bands);
+      Values values = values(json, at, type, bands);
       var children = new ArrayList<Node>();
       JsonNode list = json.path("children");
       if (!list.isMissingNode() && !list.isArray()) {
@@ -335,7 +339,12 @@ public final class DocumentJson {
     return type.make(id, values, fitting);
   }
 
-  private Values values(JsonNode json, String at, NodeType type, Set<String> bands) {
+  private Values values(JsonNode node, String at, NodeType type, Set<String> bands) {
+    return settings(node.path("values"), at + "/values", type, bands)
+        .with(new StylesJson(type, bands, faults::add).read(node.path("styles"), at + "/styles"));
+  }
+
+  private Values settings(JsonNode json, String at, NodeType type, Set<String> bands) {
     Values values = Values.NONE;
     if (json.isMissingNode() || !object(json, at, Set.of())) {
       return values;

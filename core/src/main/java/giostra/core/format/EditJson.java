@@ -1,6 +1,9 @@
 package giostra.core.format;
 
 import giostra.core.band.Bands;
+import giostra.core.look.PartId;
+import giostra.core.look.Property;
+import giostra.core.look.StyleKey;
 import giostra.core.page.Edit;
 import giostra.core.page.Node;
 import giostra.core.page.Page;
@@ -63,6 +66,15 @@ public final class EditJson {
               text(json, "setting"),
               json.path("band").asString(""),
               value(json));
+      case "SetStyle" ->
+          new Edit.SetStyle(
+              text(json, "node"),
+              new StyleKey(
+                  new PartId(text(json, "part")),
+                  Property.named(text(json, "property")),
+                  StyleKey.state(text(json, "state"))),
+              text(json, "band"),
+              value(json));
       case "AddNode" ->
           new Edit.AddNode(
               text(json, "parent"),
@@ -87,7 +99,7 @@ public final class EditJson {
           throw new Refused(
               "type of edit",
               type,
-              "one of SetValue, AddNode, RemoveNode, MoveNode, MoveBreakpoint, AddBand, RemoveBand,"
+              "one of SetValue, SetStyle, AddNode, RemoveNode, MoveNode, MoveBreakpoint, AddBand, RemoveBand,"
                   + " SetBands, ReplacePage, Replace");
     };
   }
@@ -146,6 +158,14 @@ public final class EditJson {
     switch (edit) {
       case Edit.SetValue(var node, var setting, var band, var value) -> {
         json.put("node", node).put("setting", setting).put("band", band);
+        json.set("value", value == null ? MAKE.nullNode() : DocumentJson.scalar(value));
+      }
+      case Edit.SetStyle(var node, var key, var band, var value) -> {
+        json.put("node", node)
+            .put("part", key.part().id())
+            .put("property", key.property().id())
+            .put("state", StyleKey.word(key.state()))
+            .put("band", band);
         json.set("value", value == null ? MAKE.nullNode() : DocumentJson.scalar(value));
       }
       case Edit.AddNode(var parent, var index, var node) ->

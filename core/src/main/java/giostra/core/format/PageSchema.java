@@ -1,11 +1,18 @@
 package giostra.core.format;
 
+import giostra.core.anatomy.Anatomy;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.look.State;
+import giostra.core.look.StyleKey;
 import giostra.core.page.NodeType;
 import giostra.core.value.Kind;
 import giostra.core.value.Setting;
+import giostra.core.value.ToneColour;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -18,7 +25,10 @@ import tools.jackson.databind.node.ObjectNode;
 public final class PageSchema {
   private static final JsonNodeFactory MAKE = JsonNodeFactory.instance;
   private static final String BAND_ID = "^[a-z][a-z0-9-]{0,30}$";
-  private static final String COLOUR = "#([0-9a-f]{6}|[0-9a-f]{8})";
+  private static final String COLOUR =
+      "(#([0-9a-f]{6}|[0-9a-f]{8})|"
+          + Arrays.stream(ToneColour.values()).map(Kind.Pick::word).collect(Collectors.joining("|"))
+          + ")";
   private static final String NODE_ID = "^[a-z][a-z0-9-]{0,60}$";
 
   private PageSchema() {}
@@ -37,6 +47,7 @@ public final class PageSchema {
     Arrays.stream(NodeType.values())
         .filter(type -> type != NodeType.SITE)
         .forEach(type -> definitions.set(type.word(), node(type)));
+    Anatomy.EVERY.forEach(part -> definitions.set(part.id().id(), part(part)));
     return schema;
   }
 
@@ -52,6 +63,7 @@ public final class PageSchema {
     bands.set("items", band);
     ((ObjectNode) site.get("properties")).set("bands", bands);
     ((ObjectNode) site.get("properties")).set("values", values(NodeType.SITE));
+    ((ObjectNode) site.get("properties")).set("styles", styles(NodeType.SITE));
     return site;
   }
 
@@ -61,6 +73,9 @@ public final class PageSchema {
     parts.set("id", text(NODE_ID));
     parts.set("type", MAKE.objectNode().put("const", type.word()));
     parts.set("values", values(type));
+    if (!type.parts().isEmpty()) {
+      parts.set("styles", styles(type));
+    }
     if (type.holdsAny()) {
       ObjectNode items = MAKE.objectNode();
       ArrayNode any = items.putArray("anyOf");
@@ -76,15 +91,44 @@ public final class PageSchema {
     for (Setting<?> setting : type.settings()) {
       ObjectNode kind = kind(setting.kind());
       if (setting.byBand()) {
-        ObjectNode byBand = MAKE.objectNode().put("type", "object");
-        byBand.set("propertyNames", text(BAND_ID));
-        byBand.set("additionalProperties", kind);
-        kind = byBand;
+        kind = byBand(kind);
       }
       kind.put("title", setting.label());
       ((ObjectNode) values.get("properties")).set(setting.id(), kind);
     }
     return values;
+  }
+
+  /** By part, state, property and band. What each part may have stands once, under its name. */
+  private static ObjectNode styles(NodeType type) {
+    ObjectNode styles = object(MAKE.objectNode(), List.of());
+    for (Part part : type.parts()) {
+      ((ObjectNode) styles.get("properties"))
+          .set(part.id().id(), MAKE.objectNode().put("$ref", "#/$defs/" + part.id().id()));
+    }
+    return styles;
+  }
+
+  private static ObjectNode part(Part part) {
+    ObjectNode states = object(MAKE.objectNode().put("title", part.label()), List.of());
+    ObjectNode properties = object(MAKE.objectNode(), List.of());
+    for (Property<?> property : part.properties()) {
+      Setting<?> setting = part.setting(property);
+      ObjectNode kind = byBand(kind(setting.kind()));
+      kind.put("title", setting.label());
+      ((ObjectNode) properties.get("properties")).set(property.id(), kind);
+    }
+    for (State state : part.states()) {
+      ((ObjectNode) states.get("properties")).set(StyleKey.word(state), properties.deepCopy());
+    }
+    return states;
+  }
+
+  private static ObjectNode byBand(ObjectNode kind) {
+    ObjectNode byBand = MAKE.objectNode().put("type", "object");
+    byBand.set("propertyNames", text(BAND_ID));
+    byBand.set("additionalProperties", kind);
+    return byBand;
   }
 
   private static ObjectNode kind(Kind<?> kind) {
@@ -108,6 +152,14 @@ public final class PageSchema {
               text(String.format(Locale.ROOT, "^(%s)?$", any(several.words())));
           case Kind.Point _ -> text("^\\d+(\\.\\d+)?% \\d+(\\.\\d+)?%$");
           case Kind.Paint _ -> text("^" + COLOUR + "$");
+          case Kind.Letters _ -> {
+            String length = "\\d+(\\.\\d+)?(px|rem|em)";
+            yield text(
+                String.format(
+                    Locale.ROOT,
+                    "^(%1$s|clamp\\(%1$s,-?%1$s \\+ \\d+(\\.\\d+)?vmin,%1$s\\))$",
+                    length));
+          }
           case Kind.Under _ ->
               text(
                   String.format(

@@ -28,7 +28,7 @@ public final class Upgrade {
 
   /** The first leads from version 1 to 2. */
   private static final List<Step> STEPS =
-      List.of(Upgrade::spacesAsThemselves, Upgrade::namesOfOurOwn);
+      List.of(Upgrade::spacesAsThemselves, Upgrade::namesOfOurOwn, PlayersOfBefore::asStyles);
 
   /** What settings are called since version 3, by what they were called before. */
   private static final Map<String, String> RENAMED =
@@ -90,6 +90,9 @@ public final class Upgrade {
       all(edit.path("content"), from);
       if (from < 3 && edit instanceof ObjectNode own) {
         renamed(own);
+      }
+      if (from < 4 && edit instanceof ObjectNode own) {
+        PlayersOfBefore.asStyle(own);
       }
       if (edit.path("document") instanceof ObjectNode document) {
         ((ObjectNode) edit).set("document", document(document, from));

@@ -1,9 +1,13 @@
 package giostra.core.layout;
 
+import giostra.core.anatomy.PageParts;
 import giostra.core.band.Band;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Line;
 import giostra.core.layout.TextStyle.Text;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.look.Scope;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.BlockSettings.Shape;
@@ -22,14 +26,13 @@ import giostra.core.value.Length;
 import giostra.core.value.Setting;
 import giostra.core.value.Shares;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 
 /** Blocks and whole pieces as they flow in one band. */
 final class BlockFlows {
-  private static final double REM = Length.ROOT_FONT_PX;
-  private static final double BETWEEN = 1.75 * REM;
-
   private final Document document;
   private final Band band;
   private final Locale locale;
@@ -37,6 +40,7 @@ final class BlockFlows {
   private final ItemFlows items;
   private final TrackFlows tracks;
   private final PanelFlows panels;
+  private final Map<String, Scope> scopes = new HashMap<>();
 
   BlockFlows(Document document, Band band, PictureSizes pictures) {
     this.document = document;
@@ -72,6 +76,17 @@ final class BlockFlows {
     return Resolution.value(document, node, setting, band);
   }
 
+  /** What holds of a part of a node. */
+  PartBox part(Node node, Part part) {
+    return new PartBox(
+        part, scopes.computeIfAbsent(node.id(), _ -> Resolution.scope(document, node)), band);
+  }
+
+  /** How words of a node are set. */
+  TextStyle words(Node node, Part part) {
+    return part(node, part).words();
+  }
+
   /** The items of a piece that show in this band. */
   List<Item> shown(Piece piece) {
     List<Item> all =
@@ -89,16 +104,20 @@ final class BlockFlows {
                         && value(piece, PieceSettings.SHOWN)))
             .map(this::block)
             .toList(),
-        BETWEEN);
+        part(document.page(), PageParts.BLOCK).px(Property.ABOVE));
+  }
+
+  CopyFlow copy(Node node, Part part) {
+    return new CopyFlow(words(node, part), each -> part(node, each), locale, pictures);
   }
 
   Flow block(Block block) {
     return switch (block) {
       case Block.Heading heading ->
-          TextStyle.heading(heading.values().get(BlockSettings.LEVEL))
+          words(heading, PageParts.heading(heading.values().get(BlockSettings.LEVEL)))
               .of(heading.values().get(BlockSettings.HEADING_TEXT), locale);
       case Block.Text text ->
-          new CopyFlow(TextStyle.LEAD, locale, pictures)
+          copy(text, PageParts.TEXT)
               .of(text.values().get(BlockSettings.PARAGRAPHS), 0)
               .narrowed(Line.of(value(text, BlockSettings.LINE_MEASURE)));
       case Block.Picture picture -> picture(picture);
@@ -122,7 +141,7 @@ final class BlockFlows {
     String label = button.values().get(BlockSettings.LABEL);
     return label.isEmpty()
         ? Flow.NONE
-        : ItemFlows.buttons(List.of(TextStyle.BUTTON.of(label, locale)));
+        : items.buttons(button, List.of(items.button(button, PageParts.BUTTON, label)));
   }
 
   private Flow columns(Block.Columns columns) {
@@ -174,9 +193,12 @@ final class BlockFlows {
     if (title.isEmpty() && !pressed) {
       return Flow.NONE;
     }
-    Text heading = TextStyle.heading(Outline.of(document).title(piece)).of(title, locale);
-    Text button = TextStyle.BUTTON.of(pressed ? label : "", locale);
-    double sides = 2 * 1.4 * REM;
+    // Headings over pieces are said by their section, their page and their site.
+    Text heading =
+        words(document.page(), PageParts.heading(Outline.of(document).title(piece)))
+            .of(title, locale);
+    PartBox over = part(piece, PageParts.OVER);
+    ItemFlows.Button button = items.button(piece, PageParts.BUTTON, pressed ? label : "");
     return (width, screen) -> {
       var row = new ArrayList<Flow.Box>();
       if (!title.isEmpty()) {
@@ -184,9 +206,11 @@ final class BlockFlows {
             new Flow.Box(Math.min(width, heading.natural(screen)), heading.height(width, screen)));
       }
       if (pressed) {
-        row.add(new Flow.Box(button.natural(screen) + sides, 1.3 * 16 + 2 * 0.7 * 16));
+        row.add(button.in(Double.MAX_VALUE, screen));
       }
-      return Flow.wrapping(row, 1.5 * REM, 0.75 * REM).height(width, screen) + 1.5 * REM;
+      return Flow.wrapping(row, over.px(Property.GAP_ACROSS), over.px(Property.GAP))
+              .height(width, screen)
+          + over.px(Property.BELOW);
     };
   }
 

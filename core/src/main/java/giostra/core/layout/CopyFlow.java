@@ -1,5 +1,6 @@
 package giostra.core.layout;
 
+import giostra.core.anatomy.PageParts;
 import giostra.core.fit.Face;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Flow.Spaced;
@@ -8,10 +9,15 @@ import giostra.core.fit.Screen;
 import giostra.core.fit.Shortened;
 import giostra.core.fit.TextFit;
 import giostra.core.fit.TextFit.Run;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.value.Length;
 import giostra.core.value.RichText;
+import giostra.core.value.TypeSize;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Function;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.Node;
@@ -22,23 +28,21 @@ import org.jsoup.nodes.TextNode;
  * in the face of the text: no face with one width for all ships.
  */
 final class CopyFlow {
-  /** Distances and indents as multiples of the text's size, as the sheet of all pages has them. */
-  private static final double BETWEEN = 0.9;
-
-  private static final double LIST = 1.4;
-  private static final double MONO = 0.9;
-  private static final double CODE = MONO * 1.5 * 16;
-
   /** For sizes that no screen changes. */
   private static final Screen ANY = new Screen(1280, 800);
 
   private final TextStyle style;
   private final Locale locale;
   private final PictureSizes pictures;
+  private final Function<Part, PartBox> parts;
   private final double em;
 
-  CopyFlow(TextStyle style, Locale locale, PictureSizes pictures) {
+  /**
+   * @param parts what holds of the parts of such texts
+   */
+  CopyFlow(TextStyle style, Function<Part, PartBox> parts, Locale locale, PictureSizes pictures) {
     this.style = style;
+    this.parts = parts;
     this.locale = locale;
     this.pictures = pictures;
     this.em = style.size().applyAsDouble(ANY);
@@ -59,65 +63,99 @@ final class CopyFlow {
     if (RichText.isMarkup(text)) {
       return blocks(Jsoup.parseBodyFragment(text).body(), style);
     }
-    var parts = new ArrayList<Flow>();
+    var flows = new ArrayList<Flow>();
     for (String paragraph : text.strip().split("\\n\\s*\\n")) {
       if (!paragraph.isBlank()) {
-        parts.add(style.of(paragraph.strip(), locale));
+        flows.add(style.of(paragraph.strip(), locale));
       }
     }
-    return Flow.stack(parts, BETWEEN * em);
+    return Flow.stack(flows, between(em));
   }
 
   private Flow blocks(Element parent, TextStyle inherited) {
-    var parts = new ArrayList<Spaced>();
+    var flows = new ArrayList<Spaced>();
     var runs = new ArrayList<Run>();
     for (Node child : parent.childNodes()) {
       if (child instanceof Element element && element.isBlock()) {
-        flush(runs, inherited, parts);
-        parts.add(new Spaced(between(parent, element), block(element, inherited)));
+        flush(runs, inherited, flows);
+        flows.add(new Spaced(between(parent, element), block(element, inherited)));
       } else if (child instanceof Element element && element.tagName().equals("img")) {
-        flush(runs, inherited, parts);
-        parts.add(new Spaced(BETWEEN * em, picture(element)));
+        flush(runs, inherited, flows);
+        flows.add(new Spaced(between(em), picture(element)));
       } else {
         inline(child, inherited.face(), runs);
       }
     }
-    flush(runs, inherited, parts);
-    return Flow.stack(parts);
+    flush(runs, inherited, flows);
+    return Flow.stack(flows);
   }
 
   /** Only what stands in the text itself is parted, by its own size; items of a list are not. */
   private double between(Element parent, Element element) {
     double own =
         switch (element.tagName()) {
-          case "h2", "h3", "h4", "h5", "h6" -> TextStyle.COPY_HEADING.size().applyAsDouble(ANY);
-          case "pre" -> MONO * em;
+          case "h2", "h3", "h4", "h5", "h6" -> heading().size().applyAsDouble(ANY);
+          case "pre" -> mono();
           default -> em;
         };
     return switch (parent.tagName()) {
       case "ul", "ol" -> 0;
-      case "li", "blockquote" -> element.tagName().equals("p") ? BETWEEN * em : 0;
-      default -> BETWEEN * own;
+      case "li", "blockquote" -> element.tagName().equals("p") ? between(em) : 0;
+      default -> between(own);
     };
   }
 
-  private void flush(List<Run> runs, TextStyle inherited, List<Spaced> parts) {
+  /** The distance above something whose letters have a size in px. */
+  private double between(double letters) {
+    return parts.apply(PageParts.PARAGRAPH).em(Property.ABOVE, letters);
+  }
+
+  private TextStyle heading() {
+    return parts.apply(PageParts.COPY_HEADING).words();
+  }
+
+  /** Size of the letters of code, px. */
+  private double mono() {
+    TypeSize size = parts.apply(PageParts.CODE).of(Property.TEXT_SIZE);
+    return size.base().unit() == Length.Unit.EM ? size.base().amount() * em : size.px(ANY.lesser());
+  }
+
+  private double indent(Part part) {
+    return parts.apply(part).em(Property.PADDING_START, em);
+  }
+
+  private void flush(List<Run> runs, TextStyle inherited, List<Spaced> flows) {
     if (runs.stream().anyMatch(run -> !run.text().isBlank())) {
-      parts.add(new Spaced(0, inherited.of(List.copyOf(runs), locale)));
+      flows.add(new Spaced(0, inherited.of(List.copyOf(runs), locale)));
     }
     runs.clear();
   }
 
   private Flow block(Element element, TextStyle inherited) {
     return switch (element.tagName()) {
-      case "h2", "h3", "h4", "h5", "h6" -> blocks(element, TextStyle.COPY_HEADING);
-      case "ul", "ol" -> blocks(element, inherited).within(new Line(1, -LIST * em), 0);
-      case "blockquote" -> blocks(element, inherited).within(new Line(1, -em - 3), 0);
-      case "pre" ->
-          Flow.fixed(element.wholeText().strip().split("\n").length * CODE + 2 * 0.8 * MONO * em);
+      case "h2", "h3", "h4", "h5", "h6" -> blocks(element, heading());
+      case "ul", "ol" -> blocks(element, inherited).within(new Line(1, -indent(PageParts.LIST)), 0);
+      case "blockquote" ->
+          blocks(element, inherited)
+              .within(
+                  new Line(
+                      1,
+                      -indent(PageParts.QUOTATION)
+                          - parts.apply(PageParts.QUOTATION).px(Property.BORDER)),
+                  0);
+      case "pre" -> code(element);
       case "hr" -> Flow.fixed(2);
       default -> blocks(element, inherited);
     };
+  }
+
+  private Flow code(Element element) {
+    PartBox block = parts.apply(PageParts.CODE_BLOCK);
+    double line = parts.apply(PageParts.CODE).of(Property.LEADING) * mono();
+    return Flow.fixed(
+        element.wholeText().strip().split("\n").length * line
+            + block.em(Property.PADDING_ABOVE, mono())
+            + block.em(Property.PADDING_BELOW, mono()));
   }
 
   private Flow picture(Element image) {
@@ -128,14 +166,17 @@ final class CopyFlow {
         .orElse(Flow.NONE);
   }
 
-  private static void inline(Node node, Face face, List<Run> runs) {
+  private void inline(Node node, Face face, List<Run> runs) {
     if (node instanceof TextNode text) {
       runs.add(new TextFit.Run(text.getWholeText().replace('\n', ' '), face));
     } else if (node instanceof Element element) {
       if (element.tagName().equals("br")) {
         runs.add(new TextFit.Run("\n", face));
       }
-      Face own = element.tagName().equals("strong") ? TextStyle.BOLD : face;
+      Face own =
+          element.tagName().equals("strong")
+              ? Face.near(face.family(), parts.apply(PageParts.EMPHASIS).of(Property.WEIGHT))
+              : face;
       element.childNodes().forEach(child -> inline(child, own, runs));
     }
   }

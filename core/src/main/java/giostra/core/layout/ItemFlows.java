@@ -1,16 +1,23 @@
 package giostra.core.layout;
 
+import giostra.core.anatomy.GridParts;
+import giostra.core.anatomy.PageParts;
+import giostra.core.anatomy.VideoParts;
 import giostra.core.fit.Flow;
+import giostra.core.fit.Line;
+import giostra.core.fit.Screen;
 import giostra.core.layout.TextStyle.Text;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
 import giostra.core.page.CounterSettings;
 import giostra.core.page.Fields;
 import giostra.core.page.FlipSettings;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
+import giostra.core.page.Node;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.VideoSettings;
-import giostra.core.value.Length;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -18,20 +25,12 @@ import java.util.Optional;
 
 /**
  * What items of all kinds hold, as it flows in one band, and the kinds that hold no more: faces and
- * figures. The distances are those of the sheets that the compiler ships; a journey holds the sum
- * of them against the browser.
+ * figures. Distances are those of their parts, as the sheets have them; a journey holds the sum of
+ * them against the browser.
  */
 final class ItemFlows {
-  private static final double REM = Length.ROOT_FONT_PX;
-
-  /** Between the parts of a card, a face and the like. */
-  static final double PARTS = 0.6 * REM;
-
   /** The least that shows of the picture of a face, px. */
   static final double FACE_PICTURE = 120;
-
-  static final double ICON = 24;
-  static final double BORDER = 2;
 
   private final BlockFlows blocks;
   private final Locale locale;
@@ -47,9 +46,13 @@ final class ItemFlows {
     return pictures;
   }
 
-  Flow copy(TextStyle style, Piece piece, String text) {
-    return new CopyFlow(style, locale, pictures)
-        .of(text, piece.values().get(PieceSettings.SHORTEN));
+  Flow copy(Part part, Piece piece, String text) {
+    return blocks.copy(piece, part).of(text, piece.values().get(PieceSettings.SHORTEN));
+  }
+
+  /** The room that a sign takes, px. */
+  Flow sign(Piece piece, Part part) {
+    return Flow.fixed(blocks.part(piece, part).px(Property.SIZE));
   }
 
   Optional<PictureSizes.Size> picture(Piece piece, String id) {
@@ -61,45 +64,67 @@ final class ItemFlows {
   }
 
   /** Kicker, heading, subheading and text, those that there are. */
-  List<Flow> words(Piece piece, Item item, TextStyle heading) {
+  List<Flow> words(Piece piece, Item item, Part heading) {
     var parts = new ArrayList<Flow>();
-    line(TextStyle.KICKER, Fields.shown(piece, item, ItemSettings.KICKER)).ifPresent(parts::add);
-    line(heading, Fields.shown(piece, item, ItemSettings.HEADING)).ifPresent(parts::add);
-    line(TextStyle.SUB, Fields.shown(piece, item, ItemSettings.SUBHEADING)).ifPresent(parts::add);
+    line(piece, PageParts.KICKER, Fields.shown(piece, item, ItemSettings.KICKER))
+        .ifPresent(parts::add);
+    line(piece, heading, Fields.shown(piece, item, ItemSettings.HEADING)).ifPresent(parts::add);
+    line(piece, PageParts.SUBHEADING, Fields.shown(piece, item, ItemSettings.SUBHEADING))
+        .ifPresent(parts::add);
     String text = Fields.shown(piece, item, ItemSettings.TEXT);
     if (!text.isBlank()) {
-      parts.add(copy(TextStyle.BODY, piece, text));
+      parts.add(copy(PageParts.ITEM_TEXT, piece, text));
     }
     return parts;
   }
 
-  Optional<Text> line(TextStyle style, String text) {
-    return text.isBlank() ? Optional.empty() : Optional.of(style.of(text, locale));
+  Optional<Text> line(Piece piece, Part part, String text) {
+    return text.isBlank()
+        ? Optional.empty()
+        : Optional.of(blocks.words(piece, part).of(text, locale));
   }
 
   Optional<Flow> buttons(Piece piece, Item item) {
-    List<Text> all =
+    List<Button> all =
         Fields.buttons(piece, item).stream()
-            .map(button -> TextStyle.BUTTON.of(button.words(), locale))
+            .map(each ->
+                button(
+                    piece,
+                    each.second() ? PageParts.SECOND_BUTTON : PageParts.BUTTON,
+                    each.words()))
             .toList();
-    return all.isEmpty() ? Optional.empty() : Optional.of(buttons(all));
+    return all.isEmpty() ? Optional.empty() : Optional.of(buttons(piece, all));
+  }
+
+  /** A button with its words. */
+  record Button(PartBox box, Text text) {
+    /** It in a row of a width; one that is wider breaks its words. */
+    Flow.Box in(double width, Screen screen) {
+      double across = box.across(screen);
+      return new Flow.Box(
+          Math.min(width, text.natural(screen) + across),
+          text.height(Math.max(1, width - across), screen) + box.down(screen));
+    }
+  }
+
+  Button button(Node node, Part part, String words) {
+    PartBox box = blocks.part(node, part);
+    return new Button(box, box.words().of(words, locale));
   }
 
   /** Buttons in a row that wraps; one that is wider than the row breaks its words. */
-  static Flow buttons(List<Text> all) {
-    double across = 2 * 1.4 * REM;
-    double down = 2 * 0.7 * REM;
+  Flow buttons(Node node, List<Button> all) {
+    double gap = blocks.part(node, PageParts.BUTTONS).px(Property.GAP);
     return (width, screen) ->
-        Flow.wrapping(
-                all.stream()
-                    .map(text ->
-                        new Flow.Box(
-                            Math.min(width, text.natural(screen) + across),
-                            text.height(Math.max(1, width - across), screen) + down))
-                    .toList(),
-                0.6 * REM,
-                0.6 * REM)
+        Flow.wrapping(all.stream().map(each -> each.in(width, screen)).toList(), gap, gap)
             .height(width, screen);
+  }
+
+  /** Within the padding of a part whose lengths no letters change. */
+  static Flow within(Flow flow, PartBox box) {
+    return flow.within(
+        new Line(1, -2 * box.px(Property.PADDING_SIDES)),
+        box.px(Property.PADDING_ABOVE) + box.px(Property.PADDING_BELOW));
   }
 
   // --- faces and figures -----------------------------------------------------------------------
@@ -107,6 +132,8 @@ final class ItemFlows {
   Flow front(Piece.FlipBoxes piece, Item item) {
     return face(
         piece,
+        GridParts.ICON,
+        GridParts.HEADING,
         item.values().get(ItemSettings.PICTURE),
         !Fields.off(piece, "picture"),
         item.values().get(ItemSettings.ICON),
@@ -118,6 +145,8 @@ final class ItemFlows {
   Flow back(Piece.FlipBoxes piece, Item item) {
     return face(
         piece,
+        GridParts.BACK_ICON,
+        GridParts.BACK_HEADING,
         item.values().get(ItemSettings.BACK_PICTURE),
         true,
         item.values().get(ItemSettings.BACK_ICON),
@@ -128,6 +157,8 @@ final class ItemFlows {
 
   private Flow face(
       Piece.FlipBoxes piece,
+      Part iconPart,
+      Part headingPart,
       String picture,
       boolean pictured,
       String icon,
@@ -136,17 +167,18 @@ final class ItemFlows {
       Optional<Flow> buttons) {
     var parts = new ArrayList<Flow>();
     if (icon(piece, icon)) {
-      parts.add(Flow.fixed(36));
+      parts.add(sign(piece, iconPart));
     }
     if (!Fields.off(piece, "heading")) {
-      line(TextStyle.FACE_HEADING, heading).ifPresent(parts::add);
+      line(piece, headingPart, heading).ifPresent(parts::add);
     }
     if (!text.isBlank() && !Fields.off(piece, "text")) {
-      parts.add(copy(TextStyle.BODY, piece, text));
+      parts.add(copy(PageParts.ITEM_TEXT, piece, text));
     }
     buttons.ifPresent(parts::add);
     Flow body =
-        Flow.stack(parts, PARTS).padded(blocks.value(piece, FlipSettings.PADDING).constantPx());
+        Flow.stack(parts, blocks.part(piece, GridParts.WORDS).px(Property.GAP))
+            .padded(blocks.value(piece, FlipSettings.PADDING).constantPx());
     return pictured && pictures.find(picture).isPresent()
         ? Flow.stack(List.of(Flow.fixed(FACE_PICTURE), body), 0)
         : body;
@@ -161,26 +193,32 @@ final class ItemFlows {
   /** A clip with its words below. */
   Flow clip(Piece.Video piece, Item item) {
     Flow frame = Flow.ratio(ClipShape.of(item, blocks.value(piece, VideoSettings.RATIO), pictures));
-    List<Flow> words = words(piece, item, TextStyle.heading(4));
+    List<Flow> words = words(piece, item, VideoParts.HEADING);
     return words.isEmpty()
         ? frame
-        : Flow.stack(List.of(frame, Flow.stack(words, PARTS)), 0.75 * REM);
+        : Flow.stack(
+            List.of(
+                frame, Flow.stack(words, blocks.part(piece, VideoParts.WORDS).px(Property.GAP))),
+            blocks.part(piece, VideoParts.FIGURE).px(Property.GAP));
   }
 
   Flow figure(Piece.Counters piece, Item item) {
     var parts = new ArrayList<Flow>();
     var sign = new ArrayList<Flow>();
     if (icon(piece, item.values().get(ItemSettings.ICON))) {
-      sign.add(Flow.fixed(32));
+      sign.add(sign(piece, GridParts.COUNTER_ICON));
     }
     if (picture(piece, item.values().get(ItemSettings.PICTURE)).isPresent()) {
-      sign.add(Flow.fixed(72));
+      sign.add(sign(piece, GridParts.COUNTER_PICTURE));
     }
     if (!sign.isEmpty()) {
       parts.add(Flow.stack(sign, 0));
     }
-    parts.add(Flow.fixed(blocks.value(piece, CounterSettings.NUMBER_SIZE).constantPx() * 1.1));
-    line(TextStyle.TITLE, Fields.shown(piece, item, ItemSettings.HEADING)).ifPresent(parts::add);
-    return Flow.stack(parts, 0.35 * REM).padded(0.75 * REM);
+    double leading = blocks.part(piece, GridParts.NUMBER).of(Property.LEADING);
+    parts.add(Flow.fixed(blocks.value(piece, CounterSettings.NUMBER_SIZE).constantPx() * leading));
+    line(piece, GridParts.TITLE, Fields.shown(piece, item, ItemSettings.HEADING))
+        .ifPresent(parts::add);
+    PartBox box = blocks.part(piece, GridParts.FIGURE);
+    return within(Flow.stack(parts, box.px(Property.GAP)), box);
   }
 }

@@ -1,10 +1,13 @@
 package giostra.core.layout;
 
+import giostra.core.anatomy.PageParts;
+import giostra.core.anatomy.PanelParts;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Flow.Spaced;
 import giostra.core.fit.Line;
 import giostra.core.fit.Screen;
 import giostra.core.layout.TextStyle.Text;
+import giostra.core.look.Property;
 import giostra.core.page.AccordionSettings;
 import giostra.core.page.AccordionSettings.Marker;
 import giostra.core.page.AccordionSettings.Rows;
@@ -27,10 +30,11 @@ import java.util.stream.Stream;
 
 /** Tabs and accordions, their headings and panels, as they flow in one band. */
 final class PanelFlows {
-  private static final double REM = Length.ROOT_FONT_PX;
-  private static final double MARKER = 20;
+  /** How wide the search box is before it grows, px. */
   private static final double SEARCH = 240;
-  private static final double CHIP = 0.4 * REM;
+
+  /** What can be pressed is no lower, px. */
+  private static final double PRESSED = 44;
 
   private final BlockFlows blocks;
   private final ItemFlows items;
@@ -141,15 +145,21 @@ final class PanelFlows {
   /** The heading of a tab where tabs are an accordion: it has a line above it. */
   Flow folded(Piece.Tabs piece, Item item) {
     String heading = item.values().get(ItemSettings.HEADING);
-    Text text = TextStyle.FOLDED_TAB.of(heading.isEmpty() ? "1" : heading, locale);
-    double signs = signed(piece, item) * (1.5 + 0.7) * REM;
-    double taken = 2 * 1.1 * REM + MARKER + 0.7 * REM + signs;
-    return (width, screen) ->
-        Math.max(
-            44,
-            Math.max(text.height(Math.max(1, width - taken), screen), signs > 0 ? 1.5 * REM : 0)
-                + 2 * 0.9 * REM
-                + 1);
+    PartBox box = blocks.part(piece, PanelParts.FOLDED_TAB);
+    Text text = box.words().of(heading.isEmpty() ? "1" : heading, locale);
+    int signs = signed(piece, item);
+    PartBox sign = blocks.part(piece, PanelParts.SIGN);
+    double marker = blocks.part(piece, PanelParts.MARKER).px(Property.SIZE);
+    double gap = box.px(Property.GAP);
+    return (width, screen) -> {
+      double size = sign.em(Property.SIZE, box.of(Property.TEXT_SIZE).px(screen.lesser()));
+      double taken = box.across(screen) + marker + gap + signs * (size + gap);
+      return Math.max(
+          PRESSED,
+          Math.max(text.height(Math.max(1, width - taken), screen), signs > 0 ? size : 0)
+              + box.down(screen)
+              + box.px(Property.BORDER));
+    };
   }
 
   Flow accordion(Piece.Accordion piece) {
@@ -180,14 +190,20 @@ final class PanelFlows {
 
   /** The question that an answer stands under. */
   Flow question(Piece.Accordion piece, Item item) {
-    Text text = TextStyle.QUESTION.of(item.values().get(ItemSettings.HEADING), locale);
+    PartBox box = blocks.part(piece, PanelParts.QUESTION);
+    Text text = box.words().of(item.values().get(ItemSettings.HEADING), locale);
     double padding = blocks.value(piece, AccordionSettings.HEAD_PADDING).constantPx();
     boolean marked = piece.values().get(AccordionSettings.MARKER) != Marker.NONE;
-    double sign = signed(piece, item) * 1.5 * REM;
-    double taken = (marked ? MARKER + 0.9 * REM : 0) + (sign > 0 ? sign + 0.9 * REM : 0);
+    int signs = signed(piece, item);
+    double gap = blocks.part(piece, PanelParts.QUESTION_ROW).px(Property.GAP);
+    double marker = marked ? blocks.part(piece, PanelParts.MARKER).px(Property.SIZE) : 0;
+    // The icon stands beside the words: its size is of the row's letters, not of theirs.
+    double sign =
+        signs * blocks.part(piece, PanelParts.SIGN).em(Property.SIZE, Length.ROOT_FONT_PX);
+    double taken = (marked ? marker + gap : 0) + (signs > 0 ? sign + gap : 0);
     return (width, screen) ->
         Math.max(
-                Math.max(marked ? MARKER : 0, sign),
+                Math.max(marker, sign),
                 text.height(Math.max(1, width - 2 * padding - taken), screen))
             + 2 * padding;
   }
@@ -200,52 +216,74 @@ final class PanelFlows {
     if (!search && !filter) {
       return Flow.NONE;
     }
+    PartBox chip = blocks.part(piece, PanelParts.CHIP);
     List<Text> words =
         Stream.concat(Stream.of("All"), categories.stream())
-            .map(name -> TextStyle.CHIP.of(name, locale))
+            .map(name -> chip.words().of(name, locale))
             .toList();
+    double between = blocks.part(piece, PanelParts.CHIPS).px(Property.GAP);
+    PartBox box = blocks.part(piece, PanelParts.TOOLS);
     return (width, screen) -> {
+      double around = chip.across(screen) + 2 * chip.px(Property.BORDER);
+      double down = chip.down(screen) + 2 * chip.px(Property.BORDER);
       List<Flow.Box> chips =
-          words.stream().map(t -> new Flow.Box(t.natural(screen) + 1.8 * REM + 2, 36)).toList();
-      double natural = chips.stream().mapToDouble(Flow.Box::width).sum() + categories.size() * CHIP;
+          words.stream()
+              .map(t ->
+                  new Flow.Box(
+                      t.natural(screen) + around,
+                      Math.max(chip.px(Property.SIZE), t.height(Double.MAX_VALUE, screen) + down)))
+              .toList();
+      double natural =
+          chips.stream().mapToDouble(Flow.Box::width).sum() + categories.size() * between;
       var row = new ArrayList<Flow.Box>();
       if (search) {
-        row.add(new Flow.Box(SEARCH, 44));
+        row.add(new Flow.Box(SEARCH, blocks.part(piece, PanelParts.SEARCH).px(Property.SIZE)));
       }
       if (filter) {
-        double rows = Flow.wrapping(chips, CHIP, CHIP).height(width, screen);
+        double rows = Flow.wrapping(chips, between, between).height(width, screen);
         row.add(new Flow.Box(Math.min(natural, width), rows));
       }
-      return Flow.wrapping(row, REM, 0.75 * REM).height(width, screen) + 1.25 * REM;
+      return Flow.wrapping(row, box.px(Property.GAP_ACROSS), box.px(Property.GAP))
+              .height(width, screen)
+          + box.px(Property.BELOW);
     };
   }
 
   /** The panel of a tab or the answer to a question, with its padding, as high as it likes. */
   Flow panel(Piece piece, Item item) {
     var parts = new ArrayList<Spaced>();
+    double between = blocks.part(piece, PanelParts.INNER).px(Property.ABOVE);
     if (piece instanceof Piece.Tabs) {
       items
-          .line(TextStyle.KICKER, Fields.shown(piece, item, ItemSettings.KICKER))
-          .ifPresent(text -> parts.add(new Spaced(REM, text)));
+          .line(piece, PageParts.KICKER, Fields.shown(piece, item, ItemSettings.KICKER))
+          .ifPresent(text -> parts.add(new Spaced(between, text)));
       boolean kicked = !parts.isEmpty();
       items
-          .line(TextStyle.SUB, Fields.shown(piece, item, ItemSettings.SUBHEADING))
-          .ifPresent(text -> parts.add(new Spaced(kicked ? 0 : REM, text)));
+          .line(piece, PageParts.SUBHEADING, Fields.shown(piece, item, ItemSettings.SUBHEADING))
+          .ifPresent(text -> parts.add(new Spaced(kicked ? 0 : between, text)));
     }
     items
         .picture(piece, item.values().get(ItemSettings.PICTURE))
-        .ifPresent(_ -> parts.add(new Spaced(REM, Flow.ratio(PanelSettings.PICTURE))));
+        .ifPresent(_ -> parts.add(new Spaced(between, Flow.ratio(PanelSettings.PICTURE))));
     String text = Fields.shown(piece, item, ItemSettings.TEXT);
     if (!text.isBlank()) {
-      parts.add(new Spaced(REM, items.copy(TextStyle.BODY, piece, text)));
+      parts.add(new Spaced(between, items.copy(PageParts.ITEM_TEXT, piece, text)));
     }
     if (!item.blocks().isEmpty()) {
-      parts.add(new Spaced(REM, blocks.blocks(item.blocks())));
+      parts.add(new Spaced(between, blocks.blocks(item.blocks())));
     }
-    items.buttons(piece, item).ifPresent(buttons -> parts.add(new Spaced(REM, buttons)));
+    items.buttons(piece, item).ifPresent(buttons -> parts.add(new Spaced(between, buttons)));
     if (piece instanceof Piece.Accordion accordion) {
       if (accordion.values().get(AccordionSettings.SHARE)) {
-        parts.add(new Spaced(REM, Flow.fixed(35.2)));
+        PartBox share = blocks.part(accordion, PanelParts.SHARE);
+        Text link = share.words().of("0", locale);
+        parts.add(
+            new Spaced(
+                between,
+                (_, screen) ->
+                    Math.max(
+                        share.px(Property.SIZE),
+                        link.height(Double.MAX_VALUE, screen) + share.down(screen))));
       }
     }
     double padding = blocks.value(piece, PanelSettings.PANEL_PADDING).constantPx();
@@ -286,8 +324,11 @@ final class PanelFlows {
   /** The heading of a tab, where it stands in a row of tabs. */
   Head tab(Piece.Tabs piece, Item item, int place) {
     String heading = item.values().get(ItemSettings.HEADING);
-    Text text = TextStyle.TAB.of(heading.isEmpty() ? Integer.toString(place + 1) : heading, locale);
+    PartBox box = blocks.part(piece, PanelParts.TAB);
+    Text text = box.words().of(heading.isEmpty() ? Integer.toString(place + 1) : heading, locale);
     return new Head(
+        box,
+        blocks.part(piece, PanelParts.SIGN),
         text,
         signed(piece, item),
         blocks.value(piece, TabsSettings.ICON_PLACE) == TabsSettings.IconPlace.ABOVE);
@@ -306,33 +347,40 @@ final class PanelFlows {
   /**
    * The heading of a tab.
    *
+   * @param box what holds of it
+   * @param sign what holds of icons and thumbnails by it
    * @param signs icons and thumbnails by it
    * @param above whether they stand above it
    */
-  record Head(Text text, int signs, boolean above) {
-    private static final double SIGN = 1.5 * REM;
-    private static final double GAP = 0.6 * REM;
-    private static final double SIDES = 2 * REM;
-    private static final double ENDS = 2 * 0.6 * REM;
+  record Head(PartBox box, PartBox sign, Text text, int signs, boolean above) {
+    private double size(Screen screen) {
+      return sign.em(Property.SIZE, box.of(Property.TEXT_SIZE).px(screen.lesser()));
+    }
+
+    private double beside(Screen screen) {
+      return signs * (size(screen) + box.px(Property.GAP));
+    }
 
     double natural(Screen screen) {
       double words = text.natural(screen);
-      return SIDES + (above ? Math.max(words, signs > 0 ? SIGN : 0) : words + signs * (SIGN + GAP));
+      return box.across(screen)
+          + (above ? Math.max(words, signs > 0 ? size(screen) : 0) : words + beside(screen));
     }
 
-    private double room(double width) {
-      return Math.max(1, width - SIDES - (above ? 0 : signs * (SIGN + GAP)));
+    private double room(double width, Screen screen) {
+      return Math.max(1, width - box.across(screen) - (above ? 0 : beside(screen)));
     }
 
     int lines(double width, Screen screen) {
-      return text.lines(room(width), screen);
+      return text.lines(room(width, screen), screen);
     }
 
     Flow flow() {
       return (width, screen) -> {
-        double words = text.height(room(width), screen);
-        double inner = above ? words + signs * (SIGN + GAP) : Math.max(words, signs > 0 ? SIGN : 0);
-        return Math.max(44, inner + ENDS);
+        double words = text.height(room(width, screen), screen);
+        double inner =
+            above ? words + beside(screen) : Math.max(words, signs > 0 ? size(screen) : 0);
+        return Math.max(PRESSED, inner + box.down(screen));
       };
     }
   }

@@ -1,20 +1,23 @@
 package giostra.core.layout;
 
+import giostra.core.anatomy.Tone;
 import giostra.core.band.Band;
 import giostra.core.look.Cascade;
 import giostra.core.look.Cascade.Voice;
 import giostra.core.look.Layer;
 import giostra.core.look.Resolved;
+import giostra.core.look.Scope;
 import giostra.core.page.Document;
+import giostra.core.page.Item;
 import giostra.core.page.Node;
-import giostra.core.page.PlayerParts;
+import giostra.core.page.Page;
+import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
+import giostra.core.value.Kind;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
-import java.util.Set;
 
 /** Asks the cascade on behalf of a document: which layers speak for which node. */
 public final class Resolution {
@@ -22,28 +25,7 @@ public final class Resolution {
 
   /** The value of a setting of a node in a band, with its origin. */
   public static <T> Resolved<T> of(Document document, Node node, Setting<T> setting, Band band) {
-    Optional<PlayerParts.Styled<?>> part = PlayerParts.of(setting);
-    if (part.isPresent()) {
-      @SuppressWarnings("unchecked") // found by this very setting
-      var styled = (PlayerParts.Styled<T>) part.get();
-      return styled(document, node, styled, band);
-    }
-    return Cascade.resolve(
-        setting, voices(document, node, setting), Set.of(), document.bands(), band);
-  }
-
-  /** A part of a player: what the piece says, then the look that all players of the site share. */
-  private static <T> Resolved<T> styled(
-      Document document, Node node, PlayerParts.Styled<T> styled, Band band) {
-    var voices = new ArrayList<Voice>();
-    if (!(node instanceof Site)) {
-      voices.add(new Voice(layer(node), PlayerParts.said(node.values(), styled)));
-    }
-    voices.add(new Voice(Layer.LOOK, PlayerParts.said(document.site().values(), styled)));
-    voices.add(
-        new Voice(Layer.INITIAL, PlayerParts.initially(styled, document.bands().lead().id())));
-    return Cascade.resolve(
-        styled.rest(), voices, PlayerParts.with(styled.state()), document.bands(), band);
+    return Cascade.resolve(setting, voices(document, node, setting), document.bands(), band);
   }
 
   /** The value alone. */
@@ -51,15 +33,63 @@ public final class Resolution {
     return of(document, node, setting, band).value();
   }
 
+  /**
+   * Who speaks of how the parts of a node look: itself, what it is an item of, its section, its
+   * page, its site.
+   */
+  public static Scope scope(Document document, Node node) {
+    var voices = new ArrayList<Scope.Voice>();
+    voices.add(voice(Layer.SITE, document.site()));
+    if (node instanceof Site) {
+      return new Scope(document.bands(), voices);
+    }
+    voices.add(voice(Layer.PAGE, document.page()));
+    List<Node> way = document.path(node.id());
+    way.stream()
+        .filter(Section.class::isInstance)
+        .findFirst()
+        .ifPresent(section -> voices.add(voice(Layer.SECTION, section)));
+    switch (node) {
+      case Item item -> {
+        voices.add(voice(Layer.ITEM, item));
+        if (way.size() > 1) {
+          voices.add(voice(Layer.PIECE, way.get(way.size() - 2)));
+        }
+      }
+      case Page _, Section _ -> {}
+      default -> voices.add(voice(Layer.PIECE, node));
+    }
+    return new Scope(document.bands(), voices);
+  }
+
+  /** The tone that a node stands in: that of its section. */
+  public static Tone tone(Document document, Node node) {
+    String id =
+        document.path(node.id()).stream()
+            .filter(Section.class::isInstance)
+            .map(section -> Kind.Pick.word(section.values().get(SectionSettings.TONE)))
+            .findFirst()
+            .orElse(Tone.PAPER.id());
+    return Tone.ALL.stream()
+        .filter(tone -> tone.id().equals(id))
+        .findFirst()
+        .orElseThrow(() -> new IllegalStateException("no tone " + id));
+  }
+
+  private static Scope.Voice voice(Layer layer, Node node) {
+    return new Scope.Voice(layer, node.values().styles());
+  }
+
   private static List<Voice> voices(Document document, Node node, Setting<?> setting) {
-    Voice own = Voice.atRest(layer(node), node.values());
+    var own = new Voice(layer(node), node.values());
     // Sections take their side padding from the site; nothing else is lent yet.
     return setting == SectionSettings.PADDING && !(node instanceof Site)
-        ? List.of(own, Voice.atRest(Layer.SITE, document.site().values()))
+        ? List.of(own, new Voice(Layer.SITE, document.site().values()))
         : List.of(own);
   }
 
-  private static Layer layer(Node node) {
+  /** The layer that a node speaks in. */
+  public static Layer layer(Node node) {
     return switch (node.type()) {
       case SITE -> Layer.SITE;
       case PAGE -> Layer.PAGE;

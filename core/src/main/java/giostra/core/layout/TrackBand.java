@@ -50,6 +50,7 @@ public record TrackBand(
     Length spaceAbove,
     Length spaceBelow,
     Arrows arrows,
+    Length arrowSize,
     Length arrowDistance,
     Marks marks,
     Length markDistance,
@@ -97,8 +98,8 @@ public record TrackBand(
     double arrows =
         switch (this.arrows) {
           case NONE, OVER -> 0;
-          case BELOW -> 2 * (ARROW + 8);
-          case BESIDE -> 2 * (ARROW + arrowDistance.constantPx());
+          case BELOW -> 2 * (arrowSize.constantPx() + 8);
+          case BESIDE -> 2 * (arrowSize.constantPx() + arrowDistance.constantPx());
         };
     return stops().count() * 24.0 + arrows;
   }
@@ -112,7 +113,7 @@ public record TrackBand(
   }
 
   private Piecewise trackWidth() {
-    return outer.through(besideArrows(arrows, moves(), arrowDistance)).atLeast(0);
+    return outer.through(besideArrows()).atLeast(0);
   }
 
   Line itemOfInner() {
@@ -144,15 +145,16 @@ public record TrackBand(
   }
 
   /** Width left for the track by arrows that stand beside it. */
-  static Line besideArrows(Arrows arrows, boolean moves, Length distance) {
-    if (arrows != Arrows.BESIDE || !moves) {
-      return Line.SAME;
-    }
-    return Line.SAME.minus(Line.of(distance).plus(new Line(0, ARROW)).times(2));
+  static Line besideArrows(Arrows arrows, boolean moves, Length size, Length distance) {
+    return arrows == Arrows.BESIDE && moves
+        ? Line.SAME.minus(Line.of(distance).plus(Line.of(size)).times(2))
+        : Line.SAME;
   }
 
-  /** Size of an arrow, in px: above the 24 of WCAG 2.2, 2.5.8, and 44 as is common practice. */
-  public static final double ARROW = 44;
+  /** Width left for the track by its arrows. */
+  Line besideArrows() {
+    return besideArrows(arrows, moves(), arrowSize, arrowDistance);
+  }
 
   /** The same, going round. */
   TrackBand looping() {
@@ -177,6 +179,7 @@ public record TrackBand(
         spaceAbove,
         spaceBelow,
         arrows,
+        arrowSize,
         arrowDistance,
         marks,
         markDistance,

@@ -1,9 +1,12 @@
 package giostra.core.layout;
 
+import giostra.core.anatomy.PageParts;
+import giostra.core.anatomy.TrackParts;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Flow.Spaced;
 import giostra.core.fit.Line;
 import giostra.core.fit.Screen;
+import giostra.core.look.Property;
 import giostra.core.page.CarouselSettings;
 import giostra.core.page.CarouselSettings.Card;
 import giostra.core.page.CarouselSettings.Frame;
@@ -29,7 +32,8 @@ import java.util.Optional;
 
 /** Sliders and carousels, their slides and cards, as they flow in one band. */
 final class TrackFlows {
-  private static final double REM = Length.ROOT_FONT_PX;
+  /** What a portrait in a row leaves for the name, px. */
+  private static final double NAME_ROOM = 9 * Length.ROOT_FONT_PX;
 
   private final BlockFlows blocks;
   private final ItemFlows items;
@@ -51,14 +55,14 @@ final class TrackFlows {
                   case Piece.Carousel carousel -> card(carousel, item);
                 })
             .toList();
-    Line room = TrackBand.besideArrows(in.arrows(), in.moves(), in.arrowDistance());
+    Line room = in.besideArrows();
     Flow view =
         in.axis() == Axis.DOWN
             ? Flow.fixed(in.trackHeight().constantPx())
             : in.all()
                 ? Flow.rows(each, in.view(), Line.of(in.gap()), false)
                 : Flow.tallest(each).within(in.itemOfInner(), 0);
-    double arrow = in.moves() && in.arrows() == Arrows.BESIDE ? TrackBand.ARROW : 0;
+    double arrow = in.moves() && in.arrows() == Arrows.BESIDE ? in.arrowSize().constantPx() : 0;
     Flow frame = view.within(room, 0).atLeast(Flow.fixed(arrow));
     // What stands under the track is as wide as the track, not as the arrows beside it too.
     return (width, screen) ->
@@ -71,7 +75,9 @@ final class TrackFlows {
       return 0;
     }
     double arrows =
-        in.arrows() == Arrows.BELOW ? in.arrowDistance().constantPx() + TrackBand.ARROW : 0;
+        in.arrows() == Arrows.BELOW
+            ? in.arrowDistance().constantPx() + in.arrowSize().constantPx()
+            : 0;
     double marks =
         in.marks() == Marks.NONE
             ? 0
@@ -93,11 +99,15 @@ final class TrackFlows {
   private Flow names(TrackBand in, Piece.Tracked piece) {
     List<Integer> marked =
         TrackLayout.of(blocks.document(), piece, 0).marked().subList(0, in.stops().count());
-    double across = 1.2 * REM;
-    double down = 0.6 * REM;
+    PartBox name = blocks.part(piece, TrackParts.NAME);
+    double across = 2 * name.px(Property.PADDING_SIDES);
+    double down =
+        name.px(Property.PADDING_ABOVE)
+            + name.px(Property.PADDING_BELOW)
+            + name.px(Property.BORDER);
     List<TextStyle.Text> words =
         marked.stream()
-            .map(i -> TextStyle.DOT_NAME.of(Fields.called(piece.onShow().get(i), i), locale))
+            .map(i -> name.words().of(Fields.called(piece.onShow().get(i), i), locale))
             .toList();
     return (width, screen) ->
         Flow.wrapping(
@@ -105,7 +115,7 @@ final class TrackFlows {
                     .map(text ->
                         new Flow.Box(
                             Math.min(width, text.natural(screen) + across),
-                            text.height(Math.max(1, width - across), screen) + down + 2))
+                            text.height(Math.max(1, width - across), screen) + down))
                     .toList(),
                 10,
                 10)
@@ -122,17 +132,27 @@ final class TrackFlows {
     boolean bare = piece.values().get(CarouselSettings.FRAME) == Frame.NONE;
     var parts = new ArrayList<Flow>();
     if (items.icon(piece, item.values().get(ItemSettings.ICON))) {
-      parts.add(Flow.fixed(ItemFlows.ICON));
+      parts.add(items.sign(piece, PageParts.ICON));
     }
-    parts.addAll(items.words(piece, item, TextStyle.CARD_HEADING));
+    parts.addAll(items.words(piece, item, TrackParts.CARD_HEADING));
     items.buttons(piece, item).ifPresent(parts::add);
-    double side = bare ? 0 : 1.35 * REM;
+    PartBox words = blocks.part(piece, TrackParts.CARD_WORDS);
+    double side = bare ? 0 : words.px(Property.PADDING_SIDES);
     Flow body =
-        Flow.stack(parts, ItemFlows.PARTS).within(new Line(1, -2 * side), (1.25 + 1.4) * REM);
+        Flow.stack(parts, words.px(Property.GAP))
+            .within(
+                new Line(1, -2 * side),
+                words.px(Property.PADDING_ABOVE) + words.px(Property.PADDING_BELOW));
     Optional<PictureSizes.Size> picture =
         items.picture(piece, item.values().get(ItemSettings.PICTURE));
     Flow whole = picture.map(size -> Flow.stack(List.of(shot(piece, size), body), 0)).orElse(body);
-    return whole.within(new Line(1, -ItemFlows.BORDER), ItemFlows.BORDER);
+    double border = border(piece);
+    return whole.within(new Line(1, -border), border);
+  }
+
+  /** What the border of a card takes at two sides, px. */
+  private double border(Piece piece) {
+    return 2 * blocks.part(piece, TrackParts.CARD).px(Property.BORDER);
   }
 
   private Flow shot(Piece.Carousel piece, PictureSizes.Size size) {
@@ -151,14 +171,17 @@ final class TrackFlows {
     Flow quoted =
         Flow.stack(
             List.of(
-                Flow.fixed(2.1 * REM),
+                items.sign(piece, TrackParts.QUOTE_MARK),
                 items.copy(
-                    TextStyle.QUOTATION, piece, Fields.shown(piece, item, ItemSettings.TEXT))),
+                    TrackParts.QUOTATION_TEXT,
+                    piece,
+                    Fields.shown(piece, item, ItemSettings.TEXT))),
             0);
     Flow speaker = speaker(piece, item);
-    Flow words = named && speaker != Flow.NONE ? Flow.stack(List.of(quoted, speaker), REM) : quoted;
+    double gap = blocks.part(piece, TrackParts.QUOTATION_WORDS).px(Property.GAP);
+    Flow words = named && speaker != Flow.NONE ? Flow.stack(List.of(quoted, speaker), gap) : quoted;
     if (tailed) {
-      words = words.within(new Line(1, -2 * 1.5 * REM), 2 * 1.4 * REM);
+      words = ItemFlows.within(words, blocks.part(piece, TrackParts.BUBBLE));
     }
     Length face =
         CarouselSettings.portraitWidth(blocks.value(piece, CarouselSettings.PICTURE_WIDTH));
@@ -166,10 +189,16 @@ final class TrackFlows {
     Aspect shape = blocks.value(piece, CarouselSettings.PICTURE_SHAPE).portrait();
     Flow portrait = pictured ? Flow.ratio(shape) : Flow.NONE;
     Flow foot = named ? Flow.NONE : speaker;
-    double padX = tailed ? 0 : (frame == Frame.NONE ? 0 : 1.6 * REM);
-    double padY = tailed ? 0 : (1.5 + 1.4) * REM;
+    PartBox box = blocks.part(piece, TrackParts.QUOTATION);
+    double between = box.px(Property.GAP);
+    double beneathPortrait = blocks.part(piece, TrackParts.SPEAKER).px(Property.GAP);
+    PartBox bubble = blocks.part(piece, TrackParts.BUBBLE_SPEAKER);
+    double padX = tailed || frame == Frame.NONE ? 0 : box.px(Property.PADDING_SIDES);
+    double padY = tailed ? 0 : box.px(Property.PADDING_ABOVE) + box.px(Property.PADDING_BELOW);
+    double tail =
+        tailed ? bubble.px(Property.PADDING_ABOVE) + bubble.px(Property.PADDING_BELOW) : 0;
     Flow own = words;
-    double edge = tailed ? 0.3 * REM : 0;
+    double edge = tailed ? bubble.px(Property.PADDING_SIDES) : 0;
     Flow whole =
         beside
             ? (width, screen) -> {
@@ -177,46 +206,50 @@ final class TrackFlows {
                   Math.max(pictured ? face.in(width) : 0, named ? 0 : natural(piece, item, screen));
               double caption = Math.min(natural + 2 * edge, width / 2);
               double facing = Math.min(face.in(width), caption - 2 * edge);
-              double left = Math.max(0, width - caption - 1.4 * REM);
+              double left = Math.max(0, width - caption - between);
               double stacked =
                   (pictured ? portrait.height(facing, screen) : 0)
                       + foot.height(caption - 2 * edge, screen)
-                      + (pictured && foot != Flow.NONE ? 0.9 * REM : 0)
-                      + (tailed ? 0.8 * REM : 0);
+                      + (pictured && foot != Flow.NONE ? beneathPortrait : 0)
+                      + tail;
               return Math.max(own.height(left, screen), stacked);
             }
             : (width, screen) -> {
-              double most = Math.max(56, width - 2 * edge - 9 * REM);
+              double most = Math.max(56, width - 2 * edge - NAME_ROOM);
               double facing = Math.min(face.in(width), most);
-              double gap = pictured && foot != Flow.NONE ? 0.9 * REM : 0;
-              double beneath = width - 2 * edge - (pictured ? facing + gap : 0);
+              double apart = pictured && foot != Flow.NONE ? beneathPortrait : 0;
+              double beneath = width - 2 * edge - (pictured ? facing + apart : 0);
               double caption =
                   Math.max(
                           pictured ? portrait.height(facing, screen) : 0,
                           foot.height(Math.max(1, beneath), screen))
-                      + (tailed ? 0.8 * REM : 0);
-              return own.height(width, screen) + 1.4 * REM + caption;
+                      + tail;
+              return own.height(width, screen) + between + caption;
             };
-    double border = ItemFlows.BORDER;
+    double border = border(piece);
     return whole.within(new Line(1, -2 * padX - border), padY + border);
   }
 
   private Flow speaker(Piece piece, Item item) {
     var parts = new ArrayList<Flow>();
-    items.line(TextStyle.NAME, Fields.shown(piece, item, ItemSettings.NAME)).ifPresent(parts::add);
-    items.line(TextStyle.ROLE, Fields.shown(piece, item, ItemSettings.ROLE)).ifPresent(parts::add);
+    items
+        .line(piece, TrackParts.SPEAKER_NAME, Fields.shown(piece, item, ItemSettings.NAME))
+        .ifPresent(parts::add);
+    items
+        .line(piece, TrackParts.ROLE, Fields.shown(piece, item, ItemSettings.ROLE))
+        .ifPresent(parts::add);
     return parts.isEmpty() ? Flow.NONE : Flow.stack(parts, 0);
   }
 
   private double natural(Piece piece, Item item, Screen screen) {
     double name =
         items
-            .line(TextStyle.NAME, Fields.shown(piece, item, ItemSettings.NAME))
+            .line(piece, TrackParts.SPEAKER_NAME, Fields.shown(piece, item, ItemSettings.NAME))
             .map(text -> text.natural(screen))
             .orElse(0.0);
     double role =
         items
-            .line(TextStyle.ROLE, Fields.shown(piece, item, ItemSettings.ROLE))
+            .line(piece, TrackParts.ROLE, Fields.shown(piece, item, ItemSettings.ROLE))
             .map(text -> text.natural(screen))
             .orElse(0.0);
     return Math.max(name, role);
@@ -224,10 +257,12 @@ final class TrackFlows {
 
   Flow slide(Piece.Slider piece, Item item) {
     var parts = new ArrayList<Spaced>();
+    double gap = blocks.part(piece, TrackParts.SLIDE_WORDS).px(Property.GAP);
     items
-        .words(piece, item, TextStyle.SLIDE_HEADING)
-        .forEach(part -> parts.add(new Spaced(0.7 * REM, part)));
-    items.buttons(piece, item).ifPresent(part -> parts.add(new Spaced((0.7 + 0.5) * REM, part)));
+        .words(piece, item, TrackParts.SLIDE_HEADING)
+        .forEach(part -> parts.add(new Spaced(gap, part)));
+    double above = blocks.part(piece, TrackParts.SLIDE_BUTTONS).px(Property.ABOVE);
+    items.buttons(piece, item).ifPresent(part -> parts.add(new Spaced(gap + above, part)));
     double padding = blocks.value(piece, SliderSettings.PADDING).constantPx();
     Length content = blocks.value(piece, SliderSettings.WORDS_MEASURE);
     Flow stand = Flow.stack(parts).narrowed(Line.of(content)).padded(padding);

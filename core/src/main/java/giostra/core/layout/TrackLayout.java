@@ -1,10 +1,12 @@
 package giostra.core.layout;
 
+import giostra.core.anatomy.TrackParts;
 import giostra.core.band.Band;
 import giostra.core.band.Viewport;
 import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
 import giostra.core.fit.Track;
+import giostra.core.look.Property;
 import giostra.core.page.BlockSettings.Side;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
@@ -125,6 +127,7 @@ public record TrackLayout(List<TrackBand> bands) {
               value(PieceSettings.SPACE_ABOVE),
               value(PieceSettings.SPACE_BELOW),
               arrows(),
+              arrowSize(),
               value(TrackSettings.ARROW_DISTANCE),
               value(TrackSettings.MARKS),
               value(TrackSettings.MARK_DISTANCE),
@@ -135,6 +138,11 @@ public record TrackLayout(List<TrackBand> bands) {
 
     private int sides() {
       return value(TrackSettings.PEEK_SIDES) == Sides.BOTH ? 2 : 1;
+    }
+
+    private Length arrowSize() {
+      return new PartBox(TrackParts.ARROW, Resolution.scope(document, piece), band)
+          .of(Property.SIZE);
     }
 
     private TrackSettings.Arrows arrows() {
@@ -156,7 +164,8 @@ public record TrackLayout(List<TrackBand> bands) {
                 : value(TrackSettings.TRACK_HEIGHT).constantPx();
         return outer.through(new Line(0, height));
       }
-      Line beside = TrackBand.besideArrows(arrows(), moves, value(TrackSettings.ARROW_DISTANCE));
+      Line beside =
+          TrackBand.besideArrows(arrows(), moves, arrowSize(), value(TrackSettings.ARROW_DISTANCE));
       return outer.through(beside).atLeast(0);
     }
 

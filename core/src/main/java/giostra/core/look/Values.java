@@ -9,22 +9,25 @@ import java.util.Map;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is set on one node: values by setting and band. Immutable; what is not set is not in it.
+ * What is set on one node: values by setting and band, and how parts of it look. Immutable; what is
+ * not set is not in it.
  *
  * <p>A setting without bands keeps its value under {@link #ALL}. Settings are kept in the order of
  * their ids, so that equal values are written alike.
  *
  * @param set typed values by setting id, then by band id
+ * @param styles of its parts, and on what holds others of theirs
  */
-public record Values(SortedMap<String, Map<String, Object>> set) {
+public record Values(SortedMap<String, Map<String, Object>> set, Styles styles) {
   /** The key of a value that holds in every band. */
   public static final String ALL = "";
 
   /** Nothing set. */
-  public static final Values NONE = new Values(new TreeMap<>());
+  public static final Values NONE = new Values(new TreeMap<>(), Styles.NONE);
 
   public Values {
     var copy = new TreeMap<String, Map<String, Object>>();
@@ -82,13 +85,32 @@ public record Values(SortedMap<String, Map<String, Object>> set) {
       bands.put(band, value);
     }
     copy.put(settingId, bands);
-    return new Values(copy);
+    return new Values(copy, styles);
   }
 
-  /** These values with the bands of each setting changed. */
+  /** These values with other styles. */
+  public Values with(Styles other) {
+    return new Values(set, other);
+  }
+
+  /**
+   * These values with one value of a style more, or one less.
+   *
+   * @param value null takes the value away
+   */
+  public Values withStyle(StyleKey key, String band, @Nullable Object value) {
+    return with(styles.with(key, band, value));
+  }
+
+  /** All values by band, whatever they are of. */
+  public Stream<Map<String, Object>> byBand() {
+    return Stream.concat(set.values().stream(), styles.set().values().stream());
+  }
+
+  /** These values with the bands of each setting and style changed. */
   public Values mapBands(UnaryOperator<Map<String, Object>> change) {
     var copy = new TreeMap<String, Map<String, Object>>();
     set.forEach((id, bands) -> copy.put(id, change.apply(new TreeMap<>(bands))));
-    return new Values(copy);
+    return new Values(copy, styles.mapBands(change));
   }
 }

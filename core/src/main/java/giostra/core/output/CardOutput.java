@@ -1,5 +1,7 @@
 package giostra.core.output;
 
+import giostra.core.anatomy.TrackParts;
+import giostra.core.look.Property;
 import giostra.core.page.CarouselSettings;
 import giostra.core.page.CarouselSettings.Card;
 import giostra.core.page.CarouselSettings.Frame;
@@ -190,7 +192,7 @@ final class CardOutput {
         shape ->
             shape == PictureShape.ROUND || shape == CarouselSettings.PICTURE_SHAPE.initial()
                 ? "50%"
-                : "12px");
+                : TrackParts.PORTRAIT.setting(Property.CORNERS).initial().css());
     writing.put(
         quotation + " .g-portrait",
         "aspect-ratio",

@@ -69,16 +69,16 @@ public final class Compiler {
   private Compiled run() {
     Page page = document.page();
     List<SectionFiles> sections = page.sections().stream().map(this::section).toList();
-    Sheet sheet = sheet(sections);
+    var origins = new Origins();
+    // What the head asks for comes after what the sections do.
+    var pictures = new Pictures(document, shipped.media(), origins);
+    Sheet sheet = sheet(sections, pictures);
     String css = sheet.css();
     String cssPath = "style." + Hash.of(css) + ".css";
     List<String> scripts = shipped.scripts(kinds(sections));
     var icons = new TreeMap<String, IconSprite.Symbol>();
     var files = new LinkedHashSet<String>();
     var missing = new LinkedHashSet<String>();
-    var origins = new Origins();
-    // What the head asks for comes after what the sections do.
-    var pictures = new Pictures(document, shipped.media(), origins);
     for (SectionFiles each : sections) {
       icons.putAll(each.icons());
       files.addAll(each.pictures());
@@ -117,7 +117,10 @@ public final class Compiler {
     return kinds;
   }
 
-  private Sheet sheet(List<SectionFiles> sections) {
+  private Sheet sheet(List<SectionFiles> sections, Pictures pictures) {
+    var everywhere = new BandCss(document.bands());
+    var everywhereHover = new BandCss(document.bands());
+    new StyleCss(document, everywhere, everywhereHover, pictures::path).everywhere();
     Set<String> kinds = kinds(sections);
     var parts = new TreeSet<String>();
     sections.forEach(each -> parts.addAll(each.parts()));
@@ -133,11 +136,11 @@ public final class Compiler {
                 .mapToObj(
                     i -> String.format(Locale.ROOT, ".g-item:nth-child(%d){--g-i:%d}", i + 1, i))
                 .toList()));
-    List<String> hover = nested(byBand(sections, SectionFiles::hover));
+    List<String> hover = nested(byBand(everywhereHover, sections, SectionFiles::hover));
     if (!hover.isEmpty()) {
       groups.add(new Sheet.Group("(hover:hover) and (pointer:fine)", hover));
     }
-    byBand(sections, SectionFiles::css)
+    byBand(everywhere, sections, SectionFiles::css)
         .forEach((band, rules) -> {
           boolean lead = band.equals(document.bands().lead());
           if (lead || !rules.isEmpty()) {
@@ -149,12 +152,15 @@ public final class Compiler {
     return Sheet.of(fixed.toString(), groups);
   }
 
-  /** Rules of all sections by band, the widest first. */
+  /** Rules of the page and of all its sections by band, the widest first. */
   private Map<Band, List<String>> byBand(
-      List<SectionFiles> sections, Function<SectionFiles, Map<String, List<String>>> rules) {
+      BandCss first,
+      List<SectionFiles> sections,
+      Function<SectionFiles, Map<String, List<String>>> rules) {
     var all = new LinkedHashMap<Band, List<String>>();
+    Map<String, List<String>> shared = first.byBand();
     for (Band band : document.bands().widestFirst()) {
-      var own = new ArrayList<String>();
+      var own = new ArrayList<String>(shared.getOrDefault(band.id(), List.of()));
       sections.forEach(each -> own.addAll(rules.apply(each).getOrDefault(band.id(), List.of())));
       all.put(band, own);
     }
@@ -234,6 +240,7 @@ public final class Compiler {
         new SectionFiles.Given(
             section,
             document.site(),
+            document.page().values().styles(),
             document.page().values().get(PageSettings.LANGUAGE),
             document.page().values().get(PageSettings.DIRECTION),
             Document.walk(section)

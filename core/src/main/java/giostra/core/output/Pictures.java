@@ -58,6 +58,11 @@ final class Pictures {
         : new PictureSizes.Size(picture.width(), picture.height());
   }
 
+  /** The path of the picture with an id, empty where there is none; the page will ask for it. */
+  String path(String id) {
+    return find(id).map(Shipped.Picture::path).orElse("");
+  }
+
   /** The picture with an id, if there is one; the page will ask for it. */
   Optional<Shipped.Picture> find(String id) {
     Optional<Shipped.Picture> remote = media.find(id).filter(Shipped.Picture::isRemote);

@@ -1,5 +1,6 @@
 package giostra.core.output;
 
+import giostra.core.look.Styles;
 import giostra.core.media.IconSprite;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Section;
@@ -43,11 +44,13 @@ record SectionFiles(
    * All that a section's files depend on, besides what ships with the page.
    *
    * @param section told by itself, not by what is in it: nodes that nobody changed stay the same
+   * @param page what the page says of how parts look
    * @param levels of the headings of its pieces, which follow from the headings before them
    */
   record Given(
       Section section,
       Site site,
+      Styles page,
       String language,
       PageSettings.Direction direction,
       List<Integer> levels) {
@@ -58,6 +61,7 @@ record SectionFiles(
           && levels.equals(other.levels)
           && language.equals(other.language)
           && direction == other.direction
+          && page.equals(other.page)
           && site.equals(other.site);
     }
   }

@@ -60,6 +60,7 @@ final class SectionOutput {
             "g-ground",
             "fetchpriority",
             "high"));
+    writing.styles().of(section);
     writing.css.put(
         id,
         "padding-block",
@@ -127,6 +128,7 @@ final class SectionOutput {
     writing.out.open("div", "class", "g-block", "id", anchor, "data-block", block.id());
     blocks.write(block);
     writing.out.close("div");
+    writing.styles().of(block);
     if (block instanceof Piece piece) {
       shown(piece);
     }

@@ -1,6 +1,9 @@
 package giostra.core.output;
 
+import giostra.core.anatomy.Tone;
+import giostra.core.anatomy.TrackParts;
 import giostra.core.band.Band;
+import giostra.core.look.Property;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
@@ -18,10 +21,16 @@ import giostra.core.page.TrackSettings;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Form;
 import giostra.core.value.Height;
+import giostra.core.value.ToneColour;
 import java.util.List;
 
 /** Writes a slide: its ground, a picture under or beside its text, its place, and its links. */
 final class SlideOutput {
+  /** Colours that are others over a picture: nothing is raised there, and no lines are drawn. */
+  private static final List<ToneColour> OVER_PICTURE =
+      List.of(
+          ToneColour.INK, ToneColour.QUIET, ToneColour.ACCENT, ToneColour.GROUND, ToneColour.RING);
+
   private final Writing writing;
   private final Piece.Slider piece;
   private final Html out;
@@ -129,12 +138,13 @@ final class SlideOutput {
         slide,
         "aspect-ratio",
         band -> down(band) ? "auto" : Css.ratio(writing.value(piece, SliderSettings.HEIGHT, band)));
+    String corners = TrackParts.SLIDE.setting(Property.CORNERS).initial().css();
     writing.put(
         slide,
         "--g-round",
         piece,
         PieceSettings.EXTENT,
-        extent -> extent == Extent.EDGE ? "0px" : "14px");
+        extent -> extent == Extent.EDGE ? "0px" : corners);
     pictureCss(slide + ".g-pictured");
     contentCss();
   }
@@ -168,16 +178,12 @@ final class SlideOutput {
         band -> beside(band) && side(band) == PictureSide.ABOVE ? "16/10" : "auto");
     // Over a picture the ink is light on a darkened ground; beside it, that of the slide's ground.
     writing.css.put(slide, "--g-veil", band -> use(band) == PictureUse.GROUND ? "block" : "none");
-    for (String[] ink :
-        new String[][] {
-          {"--g-ink", "#fff8e8"},
-          {"--g-soft", "#efe6d0"},
-          {"--g-mark", "#f0c261"},
-          {"--g-under", "#11201d"},
-          {"--g-ring", "#f0c261"}
-        }) {
+    for (ToneColour name : OVER_PICTURE) {
+      String over = Tone.PICTURE.colour(name).css();
       writing.css.put(
-          slide + ">.g-stand", ink[0], band -> use(band) == PictureUse.GROUND ? ink[1] : "inherit");
+          slide + ">.g-stand",
+          name.variable(),
+          band -> use(band) == PictureUse.GROUND ? over : "inherit");
     }
     writing.css.put(
         shot, "order", band -> beside(band) && side(band) == PictureSide.END ? "1" : "0");

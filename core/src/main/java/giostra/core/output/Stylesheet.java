@@ -93,7 +93,7 @@ final class Stylesheet {
       if (in == null) {
         throw new IllegalStateException(name + " is not in the core's resources");
       }
-      return squeezed(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+      return squeezed(Filled.of(new String(in.readAllBytes(), StandardCharsets.UTF_8)));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -66,7 +66,10 @@ final class TrackCss {
     each(
         frame,
         "grid-template-columns",
-        b -> beside(b) ? "44px minmax(0,1fr) 44px" : "minmax(0,1fr)");
+        b ->
+            beside(b)
+                ? b.arrowSize().css() + " minmax(0,1fr) " + b.arrowSize().css()
+                : "minmax(0,1fr)");
     each(frame, "column-gap", b -> beside(b) ? b.arrowDistance().css() : "0px");
   }
 

@@ -421,7 +421,6 @@ final class VideoOutput {
     writing.put(id, "--g-corners", piece, VideoSettings.CORNERS, size -> size.css());
     int darken = piece.values().get(VideoSettings.DARKEN);
     writing.css.put(id, "--g-darken", _ -> darken + "%");
-    new PlayerCss(writing, piece).write();
     PictureSizes sizes = writing.pictures.sizes();
     for (Item item : piece.onShow()) {
       writing.put(

@@ -94,6 +94,11 @@ final class Writing {
     return Resolution.value(document, node, setting, band);
   }
 
+  /** Writes what is said of how parts look. */
+  StyleCss styles() {
+    return new StyleCss(document, css, hoverCss, pictures::path);
+  }
+
   /** A declaration by band, from a setting. */
   <T> void put(
       String selector, String property, Node node, Setting<T> setting, Function<T, String> as) {

@@ -1,11 +1,14 @@
 package giostra.core.page;
 
+import giostra.core.anatomy.Anatomy;
+import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 
@@ -53,6 +56,15 @@ public record Conversion(List<Edit> edits, List<String> unfit) {
         unfit.add(own.label());
         for (String band : entry.getValue().keySet()) {
           values = values.withRaw(id, band, null);
+        }
+      }
+    }
+    for (StyleKey key : piece.values().styles().set().keySet()) {
+      if (kind.parts().stream().noneMatch(part -> part.id().equals(key.part()))) {
+        unfit.add(Anatomy.said(key));
+        for (String band :
+            Map.copyOf(Objects.requireNonNull(piece.values().styles().set().get(key))).keySet()) {
+          values = values.withStyle(key, band, null);
         }
       }
     }

@@ -1,6 +1,7 @@
 package giostra.core.page;
 
 import giostra.core.band.Bands;
+import giostra.core.look.StyleKey;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -19,6 +20,14 @@ public sealed interface Edit {
    */
   record SetValue(String node, String setting, String band, @Nullable Object value)
       implements Edit {}
+
+  /**
+   * Sets one value of a style, or takes it away so that what is farther out holds.
+   *
+   * @param node id of what says it
+   * @param value raw, as JSON has it; null to take it away
+   */
+  record SetStyle(String node, StyleKey key, String band, @Nullable Object value) implements Edit {}
 
   /**
    * Puts in a node with all it holds.
@@ -63,6 +72,7 @@ public sealed interface Edit {
   default boolean ofSite() {
     return switch (this) {
       case SetValue(var node, _, _, _) -> node.equals(Site.ID);
+      case SetStyle(var node, _, _, _) -> node.equals(Site.ID);
       case AddNode _, RemoveNode _, MoveNode _ -> false;
       case MoveBreakpoint _, AddBand _, RemoveBand _, SetBands _ -> true;
       case ReplacePage _, Replace _ -> false;

@@ -1,7 +1,9 @@
 package giostra.core.page;
 
+import giostra.core.anatomy.Anatomy;
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
+import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
@@ -12,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Applies edits. The document that comes in is never changed. */
@@ -63,6 +66,7 @@ public final class Edits {
   private static Applied applied(Document document, Edit edit) {
     return switch (edit) {
       case Edit.SetValue set -> set(document, set);
+      case Edit.SetStyle set -> style(document, set);
       case Edit.AddNode add -> add(document, add);
       case Edit.RemoveNode(var id) -> remove(document, id);
       case Edit.MoveNode move -> move(document, move);
@@ -104,6 +108,8 @@ public final class Edits {
     return switch (edit) {
       case Edit.SetValue(var node, var setting, var band, _) ->
           Set.of(new Path.OfValue(node, setting, band));
+      case Edit.SetStyle(var node, var key, var band, _) ->
+          Set.of(new Path.OfStyle(node, key, band));
       case Edit.AddNode add -> whole(add.node());
       case Edit.RemoveNode(var id) -> before.find(id).map(Edits::whole).orElse(Set.of());
       case Edit.MoveNode(var id, _, _) -> Set.of(new Path.OfPlace(id));
@@ -129,8 +135,7 @@ public final class Edits {
         .forEach(each -> {
           all.add(new Path.OfNode(each.id()));
           each.values()
-              .set()
-              .values()
+              .byBand()
               .forEach(byBand ->
                   byBand.keySet().stream()
                       .filter(band -> !band.equals(Values.ALL))
@@ -180,6 +185,18 @@ public final class Edits {
         }
       }
     }
+    var keys = new java.util.TreeSet<>(left.styles().set().keySet());
+    keys.addAll(after.values().styles().set().keySet());
+    for (StyleKey key : keys) {
+      for (Band band : after.bands().all()) {
+        Object was = left.styles().own(key, band.id());
+        Object is = after.values().styles().own(key, band.id());
+        if (!Objects.equals(was, is)) {
+          Object raw = is == null ? null : NodeType.SITE.style(key).write(is);
+          edits.add(new Edit.SetStyle(Site.ID, key, band.id(), raw));
+        }
+      }
+    }
     return edits;
   }
 
@@ -189,7 +206,8 @@ public final class Edits {
     boolean fits =
         Document.walk(page)
             .allMatch(node ->
-                node.values().set().values().stream()
+                node.values()
+                    .byBand()
                     .flatMap(byBand -> byBand.keySet().stream())
                     .allMatch(band -> band.equals(Values.ALL) || ids.contains(band)));
     return fits
@@ -220,6 +238,26 @@ public final class Edits {
         document.changed(
             node.id(), n -> n.with(n.values().withRaw(edit.setting(), edit.band(), value))),
         List.of(new Edit.SetValue(edit.node(), edit.setting(), edit.band(), rawBefore)));
+  }
+
+  private static Applied style(Document document, Edit.SetStyle edit) {
+    Node node = document.node(edit.node());
+    String place = edit.node() + " / " + edit.key().written() + " / " + edit.band();
+    Object value;
+    Setting<?> setting;
+    try {
+      setting = node.type().style(edit.key());
+      document.bands().band(edit.band());
+      value = edit.value() == null ? null : setting.read(edit.value());
+    } catch (Refused e) {
+      throw e.at(place);
+    }
+    Object before = node.values().styles().own(edit.key(), edit.band());
+    Object rawBefore = before == null ? null : setting.write(before);
+    return new Applied(
+        document.changed(
+            node.id(), n -> n.with(n.values().withStyle(edit.key(), edit.band(), value))),
+        List.of(new Edit.SetStyle(edit.node(), edit.key(), edit.band(), rawBefore)));
   }
 
   private static String place(Edit.SetValue edit) {
@@ -340,6 +378,9 @@ public final class Edits {
           var settings = new HashSet<>(node.values().set().keySet());
           settings.addAll(now.set().keySet());
           settings.stream().sorted().forEach(id -> restore(before.bands(), node, now, id, inverse));
+          var keys = new java.util.TreeSet<>(node.values().styles().set().keySet());
+          keys.addAll(now.styles().set().keySet());
+          keys.forEach(key -> restore(before.bands(), node, now, key, inverse));
         });
     return new Applied(after, inverse);
   }
@@ -358,14 +399,28 @@ public final class Edits {
     }
   }
 
+  private static void restore(Bands bands, Node node, Values now, StyleKey key, List<Edit> out) {
+    for (Band band : bands.all()) {
+      Object was = node.values().styles().own(key, band.id());
+      if (!Objects.equals(was, now.styles().own(key, band.id()))) {
+        Object raw = was == null ? null : node.type().style(key).write(was);
+        out.add(new Edit.SetStyle(node.id(), key, band.id(), raw));
+      }
+    }
+  }
+
   /** The values that would go with a band: what it sets itself, as {@code node / setting}. */
   public static List<String> goingWith(Document document, String band) {
     return document
         .nodes()
         .flatMap(node ->
-            node.values().set().entrySet().stream()
-                .filter(entry -> entry.getValue().containsKey(band))
-                .map(entry -> node.id() + " / " + node.type().setting(entry.getKey()).label()))
+            Stream.concat(
+                node.values().set().entrySet().stream()
+                    .filter(entry -> entry.getValue().containsKey(band))
+                    .map(entry -> node.id() + " / " + node.type().setting(entry.getKey()).label()),
+                node.values().styles().set().entrySet().stream()
+                    .filter(entry -> entry.getValue().containsKey(band))
+                    .map(entry -> node.id() + " / " + Anatomy.said(entry.getKey()))))
         .toList();
   }
 }

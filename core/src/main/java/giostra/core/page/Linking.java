@@ -2,6 +2,8 @@ package giostra.core.page;
 
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
+import giostra.core.look.StyleKey;
+import giostra.core.look.Styles;
 import giostra.core.look.Values;
 import giostra.core.value.Kind;
 import giostra.core.value.Refused;
@@ -11,6 +13,7 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -165,17 +168,32 @@ public final class Linking {
           if (type.settings().stream().noneMatch(each -> each.id().equals(setting))) {
             return;
           }
-          var merged = new HashMap<String, Object>(byBand);
-          Map<String, Object> under = source.set().getOrDefault(setting, Map.of());
-          boolean spoken = false;
-          for (Band band : bands.all().reversed()) {
-            spoken |= byBand.containsKey(band.id());
-            if (!spoken && under.containsKey(band.id())) {
-              merged.put(band.id(), under.get(band.id()));
-            }
-          }
-          all.put(setting, merged);
+          all.put(setting, over(source.set().getOrDefault(setting, Map.of()), byBand));
         });
-    return new Values(all);
+    return new Values(all, over(source.styles(), own.styles(), type));
+  }
+
+  private Styles over(Styles source, Styles own, NodeType type) {
+    var all = new TreeMap<StyleKey, Map<String, Object>>(source.set());
+    own.set()
+        .forEach((key, byBand) -> {
+          if (type.parts().stream().anyMatch(part -> part.id().equals(key.part()))) {
+            all.put(key, over(source.set().getOrDefault(key, Map.of()), byBand));
+          }
+        });
+    return new Styles(all);
+  }
+
+  /** By band: the nearer one's, and of the other what is set in wider bands only. */
+  private Map<String, Object> over(Map<String, Object> source, Map<String, Object> own) {
+    var merged = new HashMap<String, Object>(own);
+    boolean spoken = false;
+    for (Band band : bands.all().reversed()) {
+      spoken |= own.containsKey(band.id());
+      if (!spoken && source.containsKey(band.id())) {
+        merged.put(band.id(), Objects.requireNonNull(source.get(band.id())));
+      }
+    }
+    return merged;
   }
 }

@@ -1,5 +1,6 @@
 package giostra.core.page;
 
+import giostra.core.anatomy.Anatomy;
 import giostra.core.band.Band;
 import giostra.core.value.Aspect;
 import giostra.core.value.Kind;
@@ -48,6 +49,16 @@ public record MediaUse(
               }
             }
           }
+          node.values()
+              .styles()
+              .set()
+              .forEach((key, byBand) ->
+                  byBand.values().stream()
+                      .flatMap(value -> ids(node.type().style(key), value).stream())
+                      .forEach(id ->
+                          all.add(
+                              new MediaUse(
+                                  id, node.id(), called(node), Anatomy.said(key), List.of()))));
         });
     return all;
   }

@@ -1,5 +1,9 @@
 package giostra.core.page;
 
+import giostra.core.anatomy.Anatomy;
+import giostra.core.anatomy.PageParts;
+import giostra.core.look.Part;
+import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.value.Kind;
 import giostra.core.value.Refused;
@@ -11,24 +15,24 @@ import java.util.regex.Pattern;
 
 /** The types of node: what can be set on each, what each may hold, and how one is made. */
 public enum NodeType {
-  SITE("site", SiteSettings.ALL, Set.of()),
-  PAGE("page", PageSettings.ALL, Set.of("section")),
-  SECTION("section", SectionSettings.ALL, Names.BLOCKS),
-  HEADING("heading", BlockSettings.HEADING, Set.of()),
-  TEXT("text", BlockSettings.TEXT, Set.of()),
-  PICTURE("picture", BlockSettings.PICTURE, Set.of()),
-  BUTTON("button", BlockSettings.BUTTON, Set.of()),
-  OWN_HTML("own-html", BlockSettings.OWN_HTML, Set.of()),
-  COLUMNS("columns", BlockSettings.COLUMNS, Set.of("column")),
-  COLUMN("column", List.of(), Names.BLOCKS),
-  SLIDER("slider", SliderSettings.ALL, Set.of("item")),
-  CAROUSEL("carousel", CarouselSettings.ALL, Set.of("item")),
-  TABS("tabs", TabsSettings.ALL, Set.of("item")),
-  ACCORDION("accordion", AccordionSettings.ALL, Set.of("item")),
-  FLIP_BOXES("flip-boxes", FlipSettings.ALL, Set.of("item")),
-  COUNTERS("counters", CounterSettings.ALL, Set.of("item")),
-  VIDEO("video", VideoSettings.ALL, Set.of("item")),
-  ITEM("item", ItemSettings.ALL, Names.BLOCKS);
+  SITE("site", SiteSettings.ALL, Anatomy.EVERY, Set.of()),
+  PAGE("page", PageSettings.ALL, Anatomy.EVERY, Set.of("section")),
+  SECTION("section", SectionSettings.ALL, Anatomy.EVERY, Names.BLOCKS),
+  HEADING("heading", BlockSettings.HEADING, PageParts.HEADINGS, Set.of()),
+  TEXT("text", BlockSettings.TEXT, PageParts.TEXTS, Set.of()),
+  PICTURE("picture", BlockSettings.PICTURE, List.of(PageParts.PICTURE), Set.of()),
+  BUTTON("button", BlockSettings.BUTTON, List.of(PageParts.BUTTON), Set.of()),
+  OWN_HTML("own-html", BlockSettings.OWN_HTML, List.of(PageParts.FIELD), Set.of()),
+  COLUMNS("columns", BlockSettings.COLUMNS, List.of(), Set.of("column")),
+  COLUMN("column", List.of(), List.of(), Names.BLOCKS),
+  SLIDER("slider", SliderSettings.ALL, Anatomy.SLIDER, Set.of("item")),
+  CAROUSEL("carousel", CarouselSettings.ALL, Anatomy.CAROUSEL, Set.of("item")),
+  TABS("tabs", TabsSettings.ALL, Anatomy.TABS, Set.of("item")),
+  ACCORDION("accordion", AccordionSettings.ALL, Anatomy.ACCORDION, Set.of("item")),
+  FLIP_BOXES("flip-boxes", FlipSettings.ALL, Anatomy.FLIP_BOXES, Set.of("item")),
+  COUNTERS("counters", CounterSettings.ALL, Anatomy.COUNTERS, Set.of("item")),
+  VIDEO("video", VideoSettings.ALL, Anatomy.VIDEO, Set.of("item")),
+  ITEM("item", ItemSettings.ALL, List.of(), Names.BLOCKS);
 
   private static final class Names {
     static final Set<String> BLOCKS =
@@ -52,11 +56,13 @@ public enum NodeType {
 
   private final String word;
   private final List<Setting<?>> settings;
+  private final List<Part> parts;
   private final Set<String> holds;
 
-  NodeType(String word, List<Setting<?>> settings, Set<String> holds) {
+  NodeType(String word, List<Setting<?>> settings, List<Part> parts, Set<String> holds) {
     this.word = word;
     this.settings = List.copyOf(settings);
+    this.parts = List.copyOf(parts);
     this.holds = holds;
   }
 
@@ -68,6 +74,29 @@ public enum NodeType {
   /** What can be set on it, in the order in which people see it. */
   public List<Setting<?>> settings() {
     return settings;
+  }
+
+  /** The parts whose look can be said on it: its own, or of what it holds. */
+  public List<Part> parts() {
+    return parts;
+  }
+
+  /**
+   * What the values of a style of it may be.
+   *
+   * @throws Refused naming what there is
+   */
+  public Setting<?> style(StyleKey key) {
+    Setting<?> setting = Anatomy.setting(key);
+    if (parts.stream().noneMatch(part -> part.id().equals(key.part()))) {
+      throw new Refused(
+          "part of a " + word,
+          key.part().id(),
+          parts.isEmpty()
+              ? "none: it has no parts"
+              : "one of " + String.join(", ", parts.stream().map(part -> part.id().id()).toList()));
+    }
+    return setting;
   }
 
   /** Whether a node of that type may stand in it. */

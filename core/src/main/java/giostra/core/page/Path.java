@@ -1,5 +1,7 @@
 package giostra.core.page;
 
+import giostra.core.anatomy.Anatomy;
+import giostra.core.look.StyleKey;
 import giostra.core.value.Refused;
 
 /**
@@ -23,6 +25,9 @@ public sealed interface Path {
    * @param band empty for a setting without bands
    */
   record OfValue(String node, String setting, String band) implements Path {}
+
+  /** One value of a style. */
+  record OfStyle(String node, StyleKey key, String band) implements Path {}
 
   /** A band, with every value that any page sets in it. */
   record OfBand(String band) implements Path {}
@@ -48,6 +53,7 @@ public sealed interface Path {
             // The bands, and what is set on the site, are of no page.
             case OfBands _ -> false;
             case OfValue(var its, _, _) -> !its.equals(Site.ID);
+            case OfStyle(var its, _, _) -> !its.equals(Site.ID);
             case OfNode _, OfPlace _, OfBand _, OfUse _, OfPage _ -> true;
           };
       case OfNode(var node) ->
@@ -55,10 +61,12 @@ public sealed interface Path {
             case OfNode(var its) -> node.equals(its);
             case OfPlace(var its) -> node.equals(its);
             case OfValue(var its, _, _) -> node.equals(its);
+            case OfStyle(var its, _, _) -> node.equals(its);
             case OfBand _, OfUse _, OfBands _, OfPage _ -> false;
           };
       case OfBand _ -> one.reaches(other);
-      case OfPlace _, OfValue _, OfUse _, OfBands _ -> one.equals(other) && !(one instanceof OfUse);
+      case OfPlace _, OfValue _, OfStyle _, OfUse _, OfBands _ ->
+          one.equals(other) && !(one instanceof OfUse);
     };
   }
 
@@ -69,6 +77,7 @@ public sealed interface Path {
           case OfBand(var its) -> band.equals(its);
           case OfUse(var its) -> band.equals(its);
           case OfValue(_, _, var its) -> band.equals(its);
+          case OfStyle(_, _, var its) -> band.equals(its);
           case OfPage _ -> true;
           case OfNode _, OfPlace _, OfBands _ -> false;
         };
@@ -81,6 +90,7 @@ public sealed interface Path {
       case OfPlace(var node) -> "the place of " + node;
       case OfValue(var node, var setting, var band) ->
           node + " / " + setting + (band.isEmpty() ? "" : " / " + band);
+      case OfStyle(var node, var key, var band) -> node + " / " + Anatomy.said(key) + " / " + band;
       case OfBand(var band) -> "the band " + band;
       case OfUse(var band) -> "values in the band " + band;
       case OfBands _ -> "the bands";
@@ -95,6 +105,8 @@ public sealed interface Path {
       case OfPlace(var node) -> "place " + node;
       case OfValue(var node, var setting, var band) ->
           ("value " + node + " " + setting + " " + band).strip();
+      case OfStyle(var node, var key, var band) ->
+          "style " + node + " " + key.written() + " " + band;
       case OfBand(var band) -> "band " + band;
       case OfUse(var band) -> "use " + band;
       case OfBands _ -> "bands";
@@ -109,6 +121,7 @@ public sealed interface Path {
       case "node" -> new OfNode(parts[1]);
       case "place" -> new OfPlace(parts[1]);
       case "value" -> new OfValue(parts[1], parts[2], parts.length > 3 ? parts[3] : "");
+      case "style" -> new OfStyle(parts[1], StyleKey.parse(parts[2]), parts[3]);
       case "band" -> new OfBand(parts[1]);
       case "use" -> new OfUse(parts[1]);
       case "bands" -> new OfBands();

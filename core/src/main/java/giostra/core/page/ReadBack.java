@@ -1,5 +1,6 @@
 package giostra.core.page;
 
+import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
@@ -61,6 +62,25 @@ public final class ReadBack {
         check(setting, each.getValue(), place);
       }
     }
+    node.values()
+        .styles()
+        .set()
+        .forEach(
+            (key, byBand) -> byBand.forEach((band, value) -> style(node, key, band, value, bands)));
+  }
+
+  private static void style(Node node, StyleKey key, String band, Object value, Set<String> bands) {
+    String place = node.id() + " / " + key.written() + " / " + band;
+    if (!bands.contains(band)) {
+      throw new Refused("band of a style", band, "one of " + String.join(", ", bands)).at(place);
+    }
+    Setting<?> setting;
+    try {
+      setting = node.type().style(key);
+    } catch (Refused e) {
+      throw e.at(place);
+    }
+    check(setting, value, place);
   }
 
   private static void check(Setting<?> setting, Object value, String place) {

@@ -1,5 +1,7 @@
 package giostra.core.page;
 
+import giostra.core.look.StyleKey;
+import giostra.core.look.Styles;
 import giostra.core.look.Values;
 import giostra.core.value.Kind;
 import giostra.core.value.Setting;
@@ -38,6 +40,16 @@ public final class Renamed {
         Object now = value(setting, each.getValue(), ids);
         if (!now.equals(each.getValue())) {
           values = values.withRaw(set.getKey(), each.getKey(), now);
+        }
+      }
+    }
+    Styles styles = values.styles();
+    for (Map.Entry<StyleKey, Map<String, Object>> set : styles.set().entrySet()) {
+      Setting<?> setting = node.type().style(set.getKey());
+      for (Map.Entry<String, Object> each : set.getValue().entrySet()) {
+        Object now = value(setting, each.getValue(), ids);
+        if (!now.equals(each.getValue())) {
+          values = values.withStyle(set.getKey(), each.getKey(), now);
         }
       }
     }

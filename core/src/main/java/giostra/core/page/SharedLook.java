@@ -1,7 +1,8 @@
 package giostra.core.page;
 
-import giostra.core.page.PlayerParts.Part;
-import giostra.core.page.PlayerParts.Styled;
+import giostra.core.look.Part;
+import giostra.core.look.StyleKey;
+import giostra.core.look.Styles;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
@@ -9,11 +10,11 @@ import java.util.Map;
 import java.util.stream.Stream;
 
 /**
- * Between one player and the look that all players of its site share.
+ * Between one piece or block and the look that all of its kind share, which the site says.
  *
- * @param part the part of the player
- * @param departures how many values of it the piece sets itself
- * @param share edits that give the departures to all players; the piece then wears the look
+ * @param part the part of it
+ * @param departures how many values of it the node sets itself
+ * @param share edits that give the departures to all; the node then wears the look
  * @param take edits that give the departures up
  */
 public record SharedLook(Part part, int departures, List<Edit> share, List<Edit> take) {
@@ -23,40 +24,42 @@ public record SharedLook(Part part, int departures, List<Edit> share, List<Edit>
   }
 
   /**
-   * What a player departs in, part by part. Given to all, its values look on it as they did before:
+   * What a node departs in, part by part. Given to all, its values look on it as they did before:
    * where one of its values holds in a narrower band, what the site says there goes.
    */
-  public static List<SharedLook> of(Document document, Piece.Video player) {
-    var all = new ArrayList<SharedLook>();
-    for (Part part : Part.values()) {
-      var share = new ArrayList<Edit>();
-      var take = new ArrayList<Edit>();
-      for (Styled<?> each : PlayerParts.of(part)) {
-        Setting<?> setting = each.setting();
-        Map<String, Object> own = player.values().set().getOrDefault(setting.id(), Map.of());
-        if (!own.isEmpty()) {
-          outdone(document, setting, own).forEach(share::add);
-        }
-        own.forEach((band, value) -> {
-          share.add(new Edit.SetValue(Site.ID, setting.id(), band, setting.write(value)));
-          take.add(new Edit.SetValue(player.id(), setting.id(), band, null));
-        });
-      }
-      share.addAll(take);
-      all.add(new SharedLook(part, take.size(), share, take));
-    }
-    return all;
+  public static List<SharedLook> of(Document document, Node node) {
+    return node.type().parts().stream().map(part -> of(document, node, part)).toList();
   }
 
-  /** Takes from the site what the player's value of a wider band held against. */
-  private static Stream<Edit> outdone(
-      Document document, Setting<?> setting, Map<String, Object> own) {
-    Map<String, Object> site = document.site().values().set().getOrDefault(setting.id(), Map.of());
+  private static SharedLook of(Document document, Node node, Part part) {
+    var share = new ArrayList<Edit>();
+    var take = new ArrayList<Edit>();
+    Styles own = node.values().styles();
+    if (!own.set().isEmpty()) {
+      for (StyleKey key : part.keys()) {
+        Map<String, Object> said = own.set().getOrDefault(key, Map.of());
+        if (!said.isEmpty()) {
+          outdone(document, key, said).forEach(share::add);
+        }
+        Setting<?> setting = part.setting(key.property());
+        said.forEach((band, value) -> {
+          share.add(new Edit.SetStyle(Site.ID, key, band, setting.write(value)));
+          take.add(new Edit.SetStyle(node.id(), key, band, null));
+        });
+      }
+    }
+    share.addAll(take);
+    return new SharedLook(part, take.size(), share, take);
+  }
+
+  /** Takes from the site what the node's value of a wider band held against. */
+  private static Stream<Edit> outdone(Document document, StyleKey key, Map<String, Object> own) {
+    Map<String, Object> site = document.site().values().styles().set().getOrDefault(key, Map.of());
     return document.bands().all().stream()
         .filter(band -> site.containsKey(band.id()) && !own.containsKey(band.id()))
         .filter(band ->
             document.bands().fromThenWider(band).stream()
                 .anyMatch(wider -> own.containsKey(wider.id())))
-        .map(band -> new Edit.SetValue(Site.ID, setting.id(), band.id(), null));
+        .map(band -> new Edit.SetStyle(Site.ID, key, band.id(), null));
   }
 }

@@ -1,12 +1,15 @@
 package giostra.core.page;
 
+import giostra.core.anatomy.Anatomy;
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
+import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.value.Require;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 
 /**
@@ -36,7 +39,23 @@ public record SiteDifference(String what, String band, String then, String now) 
         }
       }
     }
+    var keys = new TreeSet<>(then.values().styles().set().keySet());
+    keys.addAll(now.values().styles().set().keySet());
+    for (StyleKey key : keys) {
+      for (String band : bands) {
+        String was = said(then, key, band);
+        String is = said(now, key, band);
+        if (!was.equals(is)) {
+          all.add(new SiteDifference(Anatomy.said(key), named(then, now, band), was, is));
+        }
+      }
+    }
     return all;
+  }
+
+  private static String said(Site site, StyleKey key, String band) {
+    Object own = site.values().styles().own(key, band);
+    return own == null ? "" : String.valueOf(NodeType.SITE.style(key).write(own));
   }
 
   private static String said(Bands bands) {

@@ -5,7 +5,7 @@ import giostra.core.value.Length;
 import giostra.core.value.Setting;
 import java.util.List;
 
-/** What can be set on a site: its widths, and the look that its players share. */
+/** What can be set on a site: its name, its icons, its widths. */
 public final class SiteSettings {
   public static final Setting<String> NAME =
       Setting.once("name", "Name", new Kind.Words(120, false), "");
@@ -22,8 +22,7 @@ public final class SiteSettings {
   public static final Setting<String> ICONS =
       Setting.once("icons", "Icon sprite", new Kind.Sprite(), "");
 
-  static final List<Setting<?>> ALL =
-      ItemSettings.joined(List.of(NAME, ICONS, MEASURE, PADDING), PlayerParts.ALL);
+  static final List<Setting<?>> ALL = List.of(NAME, ICONS, MEASURE, PADDING);
 
   private SiteSettings() {}
 }

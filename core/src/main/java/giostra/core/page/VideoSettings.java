@@ -70,22 +70,20 @@ public final class VideoSettings {
 
   static final List<Setting<?>> ALL =
       PieceSettings.with(
-          ItemSettings.joined(
-              List.of(
-                  START_BUTTON,
-                  CONTROLS,
-                  DARKEN,
-                  AUTOPLAY,
-                  MUTED,
-                  LOOP,
-                  COMFORT_FROM,
-                  COMFORT_TO,
-                  RATIO,
-                  CORNERS,
-                  GridSettings.COLUMNS,
-                  GridSettings.GAP,
-                  GridSettings.LAST_ROW),
-              PlayerParts.ALL));
+          List.of(
+              START_BUTTON,
+              CONTROLS,
+              DARKEN,
+              AUTOPLAY,
+              MUTED,
+              LOOP,
+              COMFORT_FROM,
+              COMFORT_TO,
+              RATIO,
+              CORNERS,
+              GridSettings.COLUMNS,
+              GridSettings.GAP,
+              GridSettings.LAST_ROW));
 
   private VideoSettings() {}
 }

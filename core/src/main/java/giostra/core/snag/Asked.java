@@ -2,13 +2,19 @@ package giostra.core.snag;
 
 import giostra.core.band.Band;
 import giostra.core.layout.Resolution;
+import giostra.core.look.Cascade;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.look.Scope;
+import giostra.core.look.State;
+import giostra.core.look.StyleKey;
 import giostra.core.page.Document;
 import giostra.core.page.Piece;
 import giostra.core.value.Setting;
 import java.util.List;
 
 /** One piece in one band while its settings are gone through, and what was found so far. */
-record Asked(Document document, Piece piece, Band band, List<NoEffect> found) {
+record Asked(Document document, Piece piece, Band band, Scope scope, List<NoEffect> found) {
 
   <T> T value(Setting<T> setting) {
     return Resolution.value(document, piece, setting, band);
@@ -17,6 +23,29 @@ record Asked(Document document, Piece piece, Band band, List<NoEffect> found) {
   /** Whether somebody asked for something other than the initial value here. */
   boolean set(Setting<?> setting) {
     return !value(setting).equals(setting.initial());
+  }
+
+  /** The value of a property of a part. */
+  <T> T value(Part part, Property<T> property, State state) {
+    return Cascade.value(part, property, state, scope, band);
+  }
+
+  /** Says it of all of some parts that somebody has made other than it is initially. */
+  void sayOfParts(List<Part> parts, Setting<?> cause, String message) {
+    for (Part part : parts) {
+      part.keys().forEach(key -> sayOf(part, key, cause.id(), message));
+    }
+  }
+
+  /** Says it of a property of a part, where somebody has made it other than it is initially. */
+  void sayOf(Part part, StyleKey key, String cause, String message) {
+    Object now = value(part, key.property(), key.state());
+    Object initially =
+        Cascade.value(
+            part, key.property(), key.state(), new Scope(document.bands(), List.of()), band);
+    if (!now.equals(initially)) {
+      found.add(new NoEffect(piece.id(), key.written(), band.id(), message, cause));
+    }
   }
 
   void say(Setting<?> setting, Setting<?> cause, String message) {

@@ -1,20 +1,27 @@
 package giostra.core.snag;
 
+import static giostra.core.anatomy.VideoParts.BAR;
+import static giostra.core.anatomy.VideoParts.BAR_BUTTON;
+import static giostra.core.anatomy.VideoParts.START_BUTTON;
+import static giostra.core.anatomy.VideoParts.TIME;
+
+import giostra.core.anatomy.Tone;
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
 import giostra.core.layout.Resolution;
+import giostra.core.look.Cascade;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.look.Scope;
 import giostra.core.look.State;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Piece;
-import giostra.core.page.PlayerParts;
-import giostra.core.page.PlayerParts.Part;
-import giostra.core.page.PlayerParts.Property;
 import giostra.core.page.VideoSettings;
 import giostra.core.value.Colour;
 import giostra.core.value.Ground;
+import giostra.core.value.Ink;
 import giostra.core.value.Require;
-import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -36,36 +43,47 @@ public record PlayerContrast(Part part, State state, Band band, double found, do
   public static List<PlayerContrast> of(Document document, Piece.Video player) {
     var all = new ArrayList<PlayerContrast>();
     List<String> controls = player.values().get(VideoSettings.CONTROLS);
-    for (Part part : Part.values()) {
-      boolean there =
-          switch (part) {
-            case START_BUTTON -> player.values().get(VideoSettings.START_BUTTON);
-            // Nothing is written on the bar itself, and a track is told from its thumb.
-            case BAR, TRACK -> false;
-            case BAR_BUTTON ->
-                !List.of(VideoSettings.SCRUB, VideoSettings.TIME).containsAll(controls);
-            case TIME -> controls.contains(VideoSettings.TIME);
-          };
-      if (there) {
-        for (State state : part.states()) {
-          for (Band band : document.bands().all()) {
-            of(document, player, part, state, band).ifPresent(all::add);
-          }
+    var there = new ArrayList<Part>();
+    if (player.values().get(VideoSettings.START_BUTTON)) {
+      there.add(START_BUTTON);
+    }
+    // Nothing is written on the bar itself, and a track is told from its thumb.
+    if (!List.of(VideoSettings.SCRUB, VideoSettings.TIME).containsAll(controls)) {
+      there.add(BAR_BUTTON);
+    }
+    if (controls.contains(VideoSettings.TIME)) {
+      there.add(TIME);
+    }
+    Seen seen = Seen.of(document, player);
+    for (Part part : there) {
+      for (State state : part.states()) {
+        for (Band band : document.bands().all()) {
+          of(seen, part, state, band).ifPresent(all::add);
         }
       }
     }
     return all;
   }
 
-  private static Optional<PlayerContrast> of(
-      Document document, Piece.Video player, Part part, State state, Band band) {
-    List<Colour> below = below(document, player, part, state, band);
+  /** Where a player is seen: who speaks of it, and the colours of its tone. */
+  private record Seen(Scope scope, Tone tone) {
+    static Seen of(Document document, Piece.Video player) {
+      return new Seen(Resolution.scope(document, player), Resolution.tone(document, player));
+    }
+
+    <T> T value(Part part, State state, Property<T> property, Band band) {
+      return Cascade.value(part, property, state, scope, band);
+    }
+  }
+
+  private static Optional<PlayerContrast> of(Seen seen, Part part, State state, Band band) {
+    List<Colour> below = below(seen, part, state, band);
     if (below.isEmpty()) {
       return Optional.empty();
     }
-    Colour ink = value(document, player, part, state, Property.COLOUR, band);
+    Colour ink = seen.tone().colour(seen.value(part, state, Property.INK, band));
     double worst = worst(ink, below);
-    return Optional.of(new PlayerContrast(part, state, band, worst, part == Part.TIME ? 4.5 : 3));
+    return Optional.of(new PlayerContrast(part, state, band, worst, part == TIME ? 4.5 : 3));
   }
 
   private static double worst(Colour ink, List<Colour> below) {
@@ -76,43 +94,32 @@ public record PlayerContrast(Part part, State state, Band band, double found, do
   }
 
   /** What the part may stand on, all solid; nothing where there is a picture. */
-  private static List<Colour> below(
-      Document document, Piece.Video player, Part part, State state, Band band) {
+  private static List<Colour> below(Seen seen, Part part, State state, Band band) {
     List<Colour> under = ANYTHING;
-    if (part != Part.START_BUTTON) {
-      under = on(document, player, Part.BAR, State.REST, band, under);
+    if (part != START_BUTTON) {
+      under = on(seen, BAR, State.REST, band, under);
     }
-    return on(document, player, part, state, band, under);
+    return on(seen, part, state, band, under);
   }
 
-  private static List<Colour> on(
-      Document document,
-      Piece.Video player,
-      Part part,
-      State state,
-      Band band,
-      List<Colour> under) {
-    String picture = value(document, player, part, state, Property.PICTURE, band);
-    if (!picture.isEmpty()) {
+  private static List<Colour> on(Seen seen, Part part, State state, Band band, List<Colour> under) {
+    if (!seen.value(part, state, Property.PICTURE, band).isEmpty()) {
       return List.of();
     }
-    Ground ground = value(document, player, part, state, Property.GROUND, band);
-    List<Colour> colours =
+    Ground ground = seen.value(part, state, Property.GROUND, band);
+    List<Ink> inks =
         switch (ground) {
-          case Ground.Plain(Colour colour) -> List.of(colour);
+          case Ground.Plain(Ink ink) -> List.of(ink);
           // Buttons stand at the end of the bar, where a bar that fades has its last colour.
           case Ground.Gradient gradient ->
-              part == Part.BAR
-                  ? List.of(gradient.stops().getLast().colour())
-                  : gradient.stops().stream().map(Ground.Stop::colour).toList();
+              part == BAR
+                  ? List.of(gradient.stops().getLast().ink())
+                  : gradient.stops().stream().map(Ground.Stop::ink).toList();
         };
-    return colours.stream().flatMap(c -> under.stream().map(c::over)).toList();
-  }
-
-  private static <T> T value(
-      Document document, Piece.Video player, Part part, State state, Property property, Band band) {
-    Setting<T> setting = PlayerParts.<T>of(part, state, property).setting();
-    return Resolution.value(document, player, setting, band);
+    return inks.stream()
+        .map(seen.tone()::colour)
+        .flatMap(c -> under.stream().map(c::over))
+        .toList();
   }
 
   /**
@@ -141,8 +148,7 @@ public record PlayerContrast(Part part, State state, Band band, double found, do
   }
 
   private Snag snag(Document document, Piece.Video player, Band narrowest) {
-    Setting<Colour> ink = PlayerParts.<Colour>of(part, state, Property.COLOUR).setting();
-    List<Colour> below = below(document, player, part, state, band);
+    List<Colour> below = below(Seen.of(document, player), part, state, band);
     List<Snag.Fix> fixes =
         INKS.stream()
             .filter(colour -> worst(colour, below) >= asked)
@@ -150,7 +156,8 @@ public record PlayerContrast(Part part, State state, Band band, double found, do
                 new Snag.Fix(
                     "Set its colour to " + colour.css(),
                     List.<Edit>of(
-                        new Edit.SetValue(player.id(), ink.id(), band.id(), colour.css()))))
+                        new Edit.SetStyle(
+                            player.id(), part.key(Property.INK, state), band.id(), colour.css()))))
             .toList();
     return new Snag(
         Snag.Rule.CONTRAST,
@@ -166,7 +173,7 @@ public record PlayerContrast(Part part, State state, Band band, double found, do
             state == State.REST ? "" : " (" + state.name().toLowerCase(Locale.ROOT) + ")",
             Require.number(Math.floor(found * 100) / 100),
             Require.number(asked),
-            part == Part.TIME ? "1.4.3" : "1.4.11"),
+            part == TIME ? "1.4.3" : "1.4.11"),
         fixes);
   }
 }

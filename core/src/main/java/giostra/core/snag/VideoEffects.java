@@ -1,17 +1,21 @@
 package giostra.core.snag;
 
+import static giostra.core.anatomy.VideoParts.BAR;
+import static giostra.core.anatomy.VideoParts.BAR_BUTTON;
+import static giostra.core.anatomy.VideoParts.START_BUTTON;
+import static giostra.core.anatomy.VideoParts.TIME;
+import static giostra.core.anatomy.VideoParts.TRACK;
+
+import giostra.core.anatomy.VideoParts;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
 import giostra.core.look.State;
 import giostra.core.page.ClipSettings;
 import giostra.core.page.ClipSettings.From;
 import giostra.core.page.GridSettings;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Piece;
-import giostra.core.page.PlayerParts;
-import giostra.core.page.PlayerParts.Part;
-import giostra.core.page.PlayerParts.Property;
 import giostra.core.page.VideoSettings;
-import giostra.core.value.Length;
-import giostra.core.value.Setting;
 import java.util.List;
 
 /** What of the settings of a video piece cannot take effect. */
@@ -33,8 +37,8 @@ final class VideoEffects {
       }
     }
     if (!asked.value(VideoSettings.START_BUTTON)) {
-      asked.sayOf(
-          settings(Part.START_BUTTON),
+      asked.sayOfParts(
+          List.of(START_BUTTON),
           VideoSettings.START_BUTTON,
           "There is no start button; the whole poster starts the clip.");
     }
@@ -53,32 +57,28 @@ final class VideoEffects {
   private static void parts(Asked asked) {
     List<String> controls = asked.value(VideoSettings.CONTROLS);
     if (controls.isEmpty()) {
-      asked.sayOf(settings(Part.BAR), VideoSettings.CONTROLS, "There is no control bar.");
+      asked.sayOfParts(List.of(BAR), VideoSettings.CONTROLS, "There is no control bar.");
     }
     if (List.of(VideoSettings.SCRUB, VideoSettings.TIME).containsAll(controls)) {
-      asked.sayOf(
-          settings(Part.BAR_BUTTON), VideoSettings.CONTROLS, "There is no button in the bar.");
+      asked.sayOfParts(
+          List.of(BAR_BUTTON), VideoSettings.CONTROLS, "There is no button in the bar.");
     }
     if (!controls.contains(VideoSettings.SCRUB) && !controls.contains(VideoSettings.VOLUME)) {
-      asked.sayOf(settings(Part.TRACK), VideoSettings.CONTROLS, "There is no track in the bar.");
+      asked.sayOfParts(List.of(TRACK), VideoSettings.CONTROLS, "There is no track in the bar.");
     }
     if (!controls.contains(VideoSettings.TIME)) {
-      asked.sayOf(settings(Part.TIME), VideoSettings.CONTROLS, "There is no time in the bar.");
+      asked.sayOfParts(List.of(TIME), VideoSettings.CONTROLS, "There is no time in the bar.");
     }
-    for (Part part : Part.values()) {
+    for (Part part : VideoParts.PLAYER) {
       for (State state : part.states()) {
-        PlayerParts.Styled<Length> border = PlayerParts.of(part, state, Property.BORDER);
-        if (asked.value(border.setting()).isZero()) {
+        if (asked.value(part, Property.BORDER, state).isZero()) {
           asked.sayOf(
-              List.of(PlayerParts.of(part, state, Property.BORDER_COLOUR).setting()),
-              border.setting(),
+              part,
+              part.key(Property.BORDER_INK, state),
+              part.key(Property.BORDER, state).written(),
               "There is no border to colour.");
         }
       }
     }
-  }
-
-  private static List<Setting<?>> settings(Part part) {
-    return PlayerParts.of(part).stream().<Setting<?>>map(PlayerParts.Styled::setting).toList();
   }
 }

@@ -3,6 +3,7 @@ package giostra.core.value;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -12,14 +13,22 @@ public sealed interface Ground {
   /** Colours of a gradient at the most. */
   int MOST_STOPS = 6;
 
-  /** As CSS has it; {@link #parse} reads it back. */
+  /** As CSS has it. */
   String css();
 
+  /** As documents have it; {@link #parse} reads it back. */
+  String written();
+
   /** One colour. */
-  record Plain(Colour colour) implements Ground {
+  record Plain(Ink ink) implements Ground {
     @Override
     public String css() {
-      return colour.css();
+      return ink.css();
+    }
+
+    @Override
+    public String written() {
+      return ink.written();
     }
   }
 
@@ -38,10 +47,21 @@ public sealed interface Ground {
 
     @Override
     public String css() {
+      return with(Ink::css);
+    }
+
+    @Override
+    public String written() {
+      return with(Ink::written);
+    }
+
+    private String with(Function<Ink, String> as) {
       return "linear-gradient("
           + Require.number(angle)
           + "deg,"
-          + stops.stream().map(Stop::css).collect(Collectors.joining(","))
+          + stops.stream()
+              .map(stop -> as.apply(stop.ink()) + " " + Require.number(stop.at()) + "%")
+              .collect(Collectors.joining(","))
           + ")";
     }
   }
@@ -51,13 +71,9 @@ public sealed interface Ground {
    *
    * @param at percent of the way, 0 to 100
    */
-  record Stop(Colour colour, double at) {
+  record Stop(Ink ink, double at) {
     public Stop {
       Require.within(0, 100, "place of a colour (%)", at);
-    }
-
-    String css() {
-      return colour.css() + " " + Require.number(at) + "%";
     }
   }
 
@@ -71,7 +87,7 @@ public sealed interface Ground {
   static Ground parse(String text) {
     String written = text.strip().toLowerCase(Locale.ROOT);
     if (!written.startsWith("linear-gradient")) {
-      return new Plain(Colour.parse(text));
+      return new Plain(Ink.parse(text));
     }
     Matcher whole = Written.GRADIENT.matcher(written);
     if (!whole.matches()) {
@@ -79,14 +95,14 @@ public sealed interface Ground {
     }
     double angle = whole.group(1) == null ? 180 : Double.parseDouble(whole.group(1));
     String[] parts = whole.group(2).split(",(?![^(]*\\))");
-    var colours = new ArrayList<Colour>();
+    var colours = new ArrayList<Ink>();
     var at = new double[parts.length];
     for (int i = 0; i < parts.length; i++) {
       Matcher stop = Written.STOP.matcher(parts[i].strip());
       if (!stop.matches()) {
         throw refused(parts[i]);
       }
-      colours.add(Colour.parse(stop.group(1)));
+      colours.add(Ink.parse(stop.group(1)));
       at[i] = stop.group(2) == null ? Double.NaN : Double.parseDouble(stop.group(2));
     }
     placed(at);
@@ -99,7 +115,9 @@ public sealed interface Ground {
 
   private static Refused refused(String text) {
     return new Refused(
-        "ground", text.strip(), "a colour or linear-gradient(180deg, #0a1412, #2b6b5a 60%)");
+        "ground",
+        text.strip(),
+        "a colour, one of the tone such as accent, or linear-gradient(180deg, #0a1412, #2b6b5a 60%)");
   }
 
   private static void placed(double[] at) {
@@ -126,8 +144,7 @@ public sealed interface Ground {
     private static final Pattern GRADIENT =
         Pattern.compile("linear-gradient\\(\\s*(?:(\\d{0,9}\\.?\\d{1,9})deg\\s*,)?(.{1,400})\\)");
     private static final Pattern STOP =
-        Pattern.compile(
-            "(#[0-9a-f]+|rgba?\\([^)]*\\)|transparent)(?:\\s+(\\d{0,9}\\.?\\d{1,9})%)?");
+        Pattern.compile("(#[0-9a-f]+|rgba?\\([^)]*\\)|[a-z-]+)(?:\\s+(\\d{0,9}\\.?\\d{1,9})%)?");
 
     private Written() {}
   }

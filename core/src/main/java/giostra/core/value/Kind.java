@@ -36,7 +36,7 @@ public sealed interface Kind<T> {
   /** Whether less is written than can be read: decimals, say. */
   default boolean rounds() {
     return switch (this) {
-      case Size _, Time _, Point _, Paint _, Under _, Moved _, Tall _ -> true;
+      case Size _, Time _, Point _, Paint _, Letters _, Under _, Moved _, Tall _ -> true;
       case Whole _,
           Pick<?> _,
           Toggle _,
@@ -523,21 +523,49 @@ public sealed interface Kind<T> {
     }
   }
 
-  /** A colour. */
-  record Paint() implements Parsed<Colour> {
+  /** A colour: see {@link Ink}. */
+  record Paint() implements Parsed<Ink> {
     @Override
-    public Colour parse(String text) {
-      return Colour.parse(text);
+    public Ink parse(String text) {
+      return Ink.parse(text);
     }
 
     @Override
-    public Object write(Colour value) {
+    public Object write(Ink value) {
+      return value.written();
+    }
+
+    @Override
+    public String allowed() {
+      return "a colour such as #1c2b27, #1c2b27cc or rgb(28 43 39 / 80%), or one of the tone: "
+          + Arrays.stream(ToneColour.values()).map(Pick::word).collect(Collectors.joining(", "));
+    }
+  }
+
+  /** The size of letters, which may grow with the screen: see {@link TypeSize}. */
+  record Letters(double least, double most) implements Parsed<TypeSize> {
+    @Override
+    public TypeSize parse(String text) {
+      TypeSize size = TypeSize.parse(text);
+      Require.within(least, most, "least text size (px)", size.least().constantPx());
+      Require.within(least, most, "greatest text size (px)", size.most().constantPx());
+      Require.within(-most, most, "text size (px)", size.base().constantPx());
+      return size;
+    }
+
+    @Override
+    public Object write(TypeSize value) {
       return value.css();
     }
 
     @Override
     public String allowed() {
-      return "a colour such as #1c2b27, #1c2b27cc or rgb(28 43 39 / 80%)";
+      return String.format(
+          Locale.ROOT,
+          "a length from %s to %s px (px, rem, em), or one that grows with the screen such as"
+              + " clamp(28px, 22px + 1.5vmin, 40px)",
+          Require.number(least),
+          Require.number(most));
     }
   }
 
@@ -550,7 +578,7 @@ public sealed interface Kind<T> {
 
     @Override
     public Object write(Ground value) {
-      return value.css();
+      return value.written();
     }
 
     @Override

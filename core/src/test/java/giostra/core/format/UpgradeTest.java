@@ -3,6 +3,7 @@ package giostra.core.format;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import giostra.core.look.StyleKey;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.ConditionSettings;
 import giostra.core.page.CounterSettings;
@@ -13,6 +14,7 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.PageSettings;
 import giostra.core.page.SliderSettings;
 import giostra.core.page.TrackSettings;
+import giostra.core.value.Ground;
 import giostra.core.value.Length;
 import java.io.IOException;
 import java.io.InputStream;
@@ -101,6 +103,35 @@ class UpgradeTest {
         .isEqualTo(Map.of("desktop", TrackSettings.Heights.ALL));
     assertThat(after.node("card").values().get(ConditionSettings.SEASON_ENDS))
         .isEqualTo("2027-01-06");
+  }
+
+  @Test
+  void whatVersion3SaidOfPlayersIsSaidOfTheirParts() throws IOException {
+    Document document = DocumentJson.read(stored(3));
+    assertThat(document.site().values().styles().set())
+        .hasSize(3)
+        .containsEntry(
+            StyleKey.parse("video.bar-button/rest/corners"),
+            Map.of("desktop", Length.px(18), "phone", Length.percent(50)))
+        .containsEntry(
+            StyleKey.parse("video.start-button/hover/ground"),
+            Map.of("desktop", Ground.parse("linear-gradient(90deg,#f7d489 0%,#d9a53f 100%)")));
+    assertThat(document.node("film").values().styles().set().keySet())
+        .extracting(StyleKey::written)
+        .containsExactlyInAnyOrder(
+            "video.time/rest/ink",
+            "video.track/focus/border-ink",
+            "video.start-button/rest/nudge",
+            "video.bar/rest/picture");
+    assertThat(document.node("film").values().set()).containsOnlyKeys("startButton");
+    assertThat(DocumentJson.read(DocumentJson.text(document))).isEqualTo(document);
+    var edits =
+        DocumentJson.parse(
+            "[{\"type\":\"SetValue\",\"node\":\"film\",\"setting\":\"timeColour\",\"band\":\"phone\",\"value\":null}]");
+    List<Edit> read = EditJson.read(Upgrade.edits(edits, 3), document.bands());
+    assertThat(read)
+        .containsExactly(
+            new Edit.SetStyle("film", StyleKey.parse("video.time/rest/ink"), "phone", null));
   }
 
   @Test

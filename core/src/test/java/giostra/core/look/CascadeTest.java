@@ -3,43 +3,44 @@ package giostra.core.look;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import giostra.core.band.Bands;
-import giostra.core.look.Cascade.Voice;
 import giostra.core.value.Kind;
 import giostra.core.value.Length;
-import giostra.core.value.Setting;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** The rule of docs/engine.md, "Viewport, bands, cascade": state first, then layer, then band. */
 class CascadeTest {
-  private static final Setting<Length> PADDING =
-      Setting.byBand("padding", "Padding", new Kind.Size(0, 100), Length.px(0));
   private static final Bands BANDS = Bands.INITIAL;
+  private static final Part BOX =
+      Part.of("some.box", "Box", State.CURRENT, State.HOVER, State.PRESSED, State.DISABLED)
+          .with(Property.PADDING, new Kind.Size(0, 100), Length.px(0));
 
-  private static Values padding(String band, double px) {
-    return Values.NONE.with(PADDING, band, Length.px(px));
+  private static Styles said(State state, String band, double px) {
+    return Styles.NONE.with(BOX.key(Property.PADDING, state), band, Length.px(px));
   }
 
-  private static Resolved<Length> resolve(List<Voice> voices, Set<State> states, String band) {
-    return Cascade.resolve(PADDING, voices, states, BANDS, BANDS.band(band));
+  private static Resolved<Length> resolve(State state, String band, Scope.Voice... voices) {
+    var scope = new Scope(BANDS, List.of(voices));
+    Resolved<Length> found = Cascade.resolve(BOX, Property.PADDING, state, scope, BANDS.band(band));
+    assertThat(Cascade.value(BOX, Property.PADDING, state, scope, BANDS.band(band)))
+        .as("the same without what did not hold")
+        .isEqualTo(found.value());
+    return found;
   }
 
   @Test
   void aPiecesRestValueDoesNotKillItsLooksHoverValue() {
-    Voice piece = Voice.atRest(Layer.PIECE, padding("desktop", 10));
-    Voice look = new Voice(Layer.LOOK, Map.of(State.HOVER, padding("desktop", 20)));
-    assertThat(resolve(List.of(piece, look), Set.of(State.HOVER), "desktop").value())
-        .isEqualTo(Length.px(20));
-    assertThat(resolve(List.of(piece, look), Set.of(), "desktop").value()).isEqualTo(Length.px(10));
+    var piece = new Scope.Voice(Layer.PIECE, said(State.REST, "desktop", 10));
+    var look = new Scope.Voice(Layer.LOOK, said(State.HOVER, "desktop", 20));
+    assertThat(resolve(State.HOVER, "desktop", piece, look).value()).isEqualTo(Length.px(20));
+    assertThat(resolve(State.REST, "desktop", piece, look).value()).isEqualTo(Length.px(10));
   }
 
   @Test
   void aPiecesLeadValueBeatsItsLooksPhoneValue() {
-    Voice piece = Voice.atRest(Layer.PIECE, padding("desktop", 10));
-    Voice look = Voice.atRest(Layer.LOOK, padding("phone", 20));
-    Resolved<Length> found = resolve(List.of(look, piece), Set.of(), "phone");
+    var piece = new Scope.Voice(Layer.PIECE, said(State.REST, "desktop", 10));
+    var look = new Scope.Voice(Layer.LOOK, said(State.REST, "phone", 20));
+    Resolved<Length> found = resolve(State.REST, "phone", look, piece);
     assertThat(found.value()).isEqualTo(Length.px(10));
     assertThat(found.origin()).isEqualTo(new Origin(Layer.PIECE, "desktop", State.REST));
     assertThat(found.losers().getFirst().origin().layer()).isEqualTo(Layer.LOOK);
@@ -47,31 +48,39 @@ class CascadeTest {
 
   @Test
   void theNearestWiderBandCounts() {
-    Voice piece =
-        Voice.atRest(Layer.PIECE, padding("desktop", 10).with(PADDING, "tablet", Length.px(5)));
-    assertThat(resolve(List.of(piece), Set.of(), "phone").value()).isEqualTo(Length.px(5));
-    Voice narrow = Voice.atRest(Layer.PIECE, padding("phone", 3));
-    assertThat(resolve(List.of(narrow), Set.of(), "desktop").origin().layer())
-        .isEqualTo(Layer.INITIAL);
+    Styles both =
+        said(State.REST, "desktop", 10)
+            .with(BOX.key(Property.PADDING, State.REST), "tablet", Length.px(5));
+    assertThat(resolve(State.REST, "phone", new Scope.Voice(Layer.PIECE, both)).value())
+        .isEqualTo(Length.px(5));
+    var narrow = new Scope.Voice(Layer.PIECE, said(State.REST, "phone", 3));
+    assertThat(resolve(State.REST, "desktop", narrow).origin().layer()).isEqualTo(Layer.INITIAL);
   }
 
   @Test
   void disabledShutsOutPressedAndHover() {
-    Voice piece =
-        new Voice(
-            Layer.PIECE,
-            Map.of(
-                State.PRESSED,
-                padding("desktop", 1),
-                State.HOVER,
-                padding("desktop", 2),
-                State.REST,
-                padding("desktop", 3)));
-    assertThat(
-            resolve(List.of(piece), Set.of(State.DISABLED, State.PRESSED, State.HOVER), "desktop")
-                .value())
-        .isEqualTo(Length.px(3));
-    assertThat(resolve(List.of(piece), Set.of(State.PRESSED, State.HOVER), "desktop").value())
-        .isEqualTo(Length.px(1));
+    Styles all =
+        said(State.PRESSED, "desktop", 1)
+            .with(BOX.key(Property.PADDING, State.HOVER), "desktop", Length.px(2))
+            .with(BOX.key(Property.PADDING, State.REST), "desktop", Length.px(3));
+    var piece = new Scope.Voice(Layer.PIECE, all);
+    assertThat(resolve(State.DISABLED, "desktop", piece).value()).isEqualTo(Length.px(3));
+    assertThat(resolve(State.PRESSED, "desktop", piece).value()).isEqualTo(Length.px(1));
+    assertThat(resolve(State.CURRENT, "desktop", piece).value()).isEqualTo(Length.px(3));
+  }
+
+  @Test
+  void whatIsPressedIsUnderThePointerToo() {
+    var piece = new Scope.Voice(Layer.PIECE, said(State.HOVER, "desktop", 2));
+    assertThat(resolve(State.PRESSED, "phone", piece).value()).isEqualTo(Length.px(2));
+  }
+
+  @Test
+  void anInitialValueOfAStateHoldsAgainstWhatIsSaidForRest() {
+    Part lit = BOX.in(State.HOVER, Property.PADDING, Length.px(7));
+    var scope =
+        new Scope(BANDS, List.of(new Scope.Voice(Layer.ITEM, said(State.REST, "desktop", 10))));
+    assertThat(Cascade.value(lit, Property.PADDING, State.HOVER, scope, BANDS.band("tablet")))
+        .isEqualTo(Length.px(7));
   }
 }

@@ -16,13 +16,20 @@ final class Bodies {
 
   @Schema(name = "NodeBody")
   record NodeBody(
-      String id, String type, Map<String, Object> values, @Nullable List<NodeBody> children) {}
+      String id,
+      String type,
+      Map<String, Object> values,
+      @Schema(implementation = Object.class) @Nullable Map<String, Object> styles,
+      @Nullable List<NodeBody> children) {}
 
   @Schema(name = "BandBody")
   record BandBody(String id, String name, double from) {}
 
   @Schema(name = "SiteBody")
-  record SiteBody(List<BandBody> bands, Map<String, Object> values) {}
+  record SiteBody(
+      List<BandBody> bands,
+      Map<String, Object> values,
+      @Schema(implementation = Object.class) @Nullable Map<String, Object> styles) {}
 
   @Schema(name = "DocumentBody")
   record DocumentBody(int giostra, SiteBody site, NodeBody page) {}
@@ -32,6 +39,9 @@ final class Bodies {
       String type,
       @Nullable String node,
       @Nullable String setting,
+      @Nullable String part,
+      @Nullable String state,
+      @Nullable String property,
       @Nullable String band,
       @Nullable Object value,
       @Nullable String parent,
@@ -125,9 +135,17 @@ final class Bodies {
       String allowed,
       List<String> words) {}
 
+  /** A part whose look can be said, and what of it; values are kept by part, state and property. */
+  @Schema(name = "StyledReply")
+  record StyledReply(String id, String label, List<String> states, List<SettingReply> properties) {}
+
   @Schema(name = "NodeTypeReply")
   record NodeTypeReply(
-      String type, boolean piece, List<SettingReply> settings, List<String> holds) {
+      String type,
+      boolean piece,
+      List<SettingReply> settings,
+      List<StyledReply> parts,
+      List<String> holds) {
     static List<String> holds(NodeType type) {
       return java.util.Arrays.stream(NodeType.values())
           .filter(type::holds)

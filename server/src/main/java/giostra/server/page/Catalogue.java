@@ -2,6 +2,8 @@ package giostra.server.page;
 
 import giostra.core.fit.Screen;
 import giostra.core.format.DocumentJson;
+import giostra.core.look.Part;
+import giostra.core.look.StyleKey;
 import giostra.core.page.CarouselSettings.Card;
 import giostra.core.page.ClipSettings;
 import giostra.core.page.Fields;
@@ -27,6 +29,7 @@ final class Catalogue {
                     type.word(),
                     type.isPiece(),
                     type.settings().stream().<Bodies.SettingReply>map(Catalogue::setting).toList(),
+                    type.parts().stream().map(Catalogue::styled).toList(),
                     Bodies.NodeTypeReply.holds(type)))
             .toList(),
         Arrays.stream(NodeType.values())
@@ -69,7 +72,17 @@ final class Catalogue {
     return some.stream().map(Setting::id).toList();
   }
 
-  private static <T> Bodies.SettingReply setting(Setting<T> setting) {
+  private static Bodies.StyledReply styled(Part part) {
+    return new Bodies.StyledReply(
+        part.id().id(),
+        part.label(),
+        part.states().stream().map(StyleKey::word).toList(),
+        part.properties().stream()
+            .<Bodies.SettingReply>map(property -> setting(part.setting(property)))
+            .toList());
+  }
+
+  static <T> Bodies.SettingReply setting(Setting<T> setting) {
     Kind<T> kind = setting.kind();
     String name = kind.getClass().getSimpleName().toLowerCase(java.util.Locale.ROOT);
     List<String> words =

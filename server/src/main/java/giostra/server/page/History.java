@@ -495,6 +495,7 @@ class History {
           switch (path) {
             case Path.OfBand _, Path.OfBands _ -> true;
             case Path.OfValue(var node, _, _) -> node.equals(Site.ID);
+            case Path.OfStyle(var node, _, _) -> node.equals(Site.ID);
             case Path.OfNode _, Path.OfPlace _, Path.OfUse _, Path.OfPage _ -> false;
           };
       if (ofSite) {

@@ -18,12 +18,8 @@ import giostra.core.page.Edit;
 import giostra.core.page.Linking;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
-import giostra.core.page.PlayerParts;
-import giostra.core.page.SharedLook;
-import giostra.core.page.Site;
 import giostra.core.snag.Crowded;
 import giostra.core.snag.NoEffect;
-import giostra.core.snag.PlayerContrast;
 import giostra.core.snag.Reordered;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
@@ -32,7 +28,6 @@ import giostra.core.value.Require;
 import giostra.core.value.Setting;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -59,12 +54,14 @@ final class Sheets {
   /**
    * A part that can be styled, in the states it can be in.
    *
+   * @param group what it is found in, in one word
    * @param departures how many values of it the node sets itself where others share a look
    * @param share edits that make those the look that all share
    * @param take edits that give them up
    */
   record PartReply(
       String id,
+      String group,
       String label,
       List<String> states,
       List<ContrastReply> contrasts,
@@ -79,13 +76,23 @@ final class Sheets {
   record Column(String id, String name, double from, @Nullable Double below, boolean lead) {}
 
   /**
-   * A row: one setting.
+   * A row: one setting, or one property of a part in a state.
    *
+   * @param setting id of the setting, or the key of the style as it is written
    * @param part id of the part that it is of; empty for the whole node
    * @param state of that part
+   * @param property of that part
+   * @param of what its values may be
    */
   record Row(
-      String setting, String label, String allowed, String part, String state, List<Cell> cells) {}
+      String setting,
+      String label,
+      String allowed,
+      String part,
+      String state,
+      String property,
+      Bodies.SettingReply of,
+      List<Cell> cells) {}
 
   /**
    * One value.
@@ -151,9 +158,16 @@ final class Sheets {
    *
    * @param own the page as it is edited
    * @param document the page as it is shown, with what it links to put in
+   * @param of a part of it and the state that it is in, whose properties are asked for; empty for
+   *     its settings
    */
   static Sheet sheet(
-      Document own, Document document, String nodeId, PictureSizes pictures, double scrollbar) {
+      Document own,
+      Document document,
+      String nodeId,
+      Optional<PartSheets.Asked> of,
+      PictureSizes pictures,
+      double scrollbar) {
     Require.within(0, Viewport.WIDEST_SCROLLBAR, "scrollbar (px)", scrollbar);
     Node node = PageService.node(document, nodeId);
     Values here = PageService.node(own, nodeId).values();
@@ -166,21 +180,26 @@ final class Sheets {
                         n -> n.setting() + "/" + n.band(), Function.identity(), (a, _) -> a))
             : Map.of();
     var rows = new ArrayList<Row>();
-    for (Setting<?> setting : node.type().settings()) {
-      if (setting.byBand()) {
-        Optional<PlayerParts.Styled<?>> of = PlayerParts.of(setting);
-        rows.add(
-            new Row(
-                setting.id(),
-                of.map(each -> capital(each.property().label())).orElse(setting.label()),
-                setting.kind().allowed(),
-                of.map(each -> each.part().id()).orElse(""),
-                of.map(each -> word(each.state())).orElse(""),
-                bands.stream().map(b -> cell(document, node, here, setting, b, notes)).toList()));
+    if (of.isPresent()) {
+      rows.addAll(PartSheets.rows(document, node, here, of.get(), notes));
+    } else {
+      for (Setting<?> setting : node.type().settings()) {
+        if (setting.byBand()) {
+          rows.add(
+              new Row(
+                  setting.id(),
+                  setting.label(),
+                  setting.kind().allowed(),
+                  "",
+                  "",
+                  "",
+                  Catalogue.setting(setting),
+                  bands.stream().map(b -> cell(document, node, here, setting, b, notes)).toList()));
+        }
       }
     }
     Plot plot =
-        node instanceof Piece piece
+        node instanceof Piece piece && of.isEmpty()
             ? ItemWidths.of(document, piece, scrollbar)
                 .map(widths -> plot(document, widths))
                 .orElse(null)
@@ -193,46 +212,13 @@ final class Sheets {
                 new Column(b.id(), b.name(), b.from(), b.widest() ? null : b.below(), b.widest()))
             .toList(),
         rows,
-        parts(document, node),
+        PartSheets.parts(document, node),
         plot,
-        snags(document, node, pictures, scrollbar));
+        of.isEmpty() ? snags(document, node, pictures, scrollbar) : List.of());
   }
 
-  private static List<PartReply> parts(Document document, Node node) {
-    return switch (node) {
-      case Piece.Video player -> {
-        List<PlayerContrast> contrasts = PlayerContrast.of(document, player);
-        yield SharedLook.of(document, player).stream().map(look -> part(look, contrasts)).toList();
-      }
-      case Site _ ->
-          Arrays.stream(PlayerParts.Part.values())
-              .map(part -> part(new SharedLook(part, 0, List.of(), List.of()), List.of()))
-              .toList();
-      default -> List.of();
-    };
-  }
-
-  private static PartReply part(SharedLook look, List<PlayerContrast> contrasts) {
-    return new PartReply(
-        look.part().id(),
-        look.part().label(),
-        look.part().states().stream().map(Sheets::word).toList(),
-        contrasts.stream()
-            .filter(each -> each.part() == look.part())
-            .map(each ->
-                new ContrastReply(word(each.state()), each.band().id(), each.found(), each.asked()))
-            .toList(),
-        look.departures(),
-        EditJson.write(look.share()),
-        EditJson.write(look.take()));
-  }
-
-  private static String word(Enum<?> constant) {
+  static String word(Enum<?> constant) {
     return constant.name().toLowerCase(Locale.ROOT);
-  }
-
-  private static String capital(String words) {
-    return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
   }
 
   private static List<Finding> snags(
@@ -254,57 +240,57 @@ final class Sheets {
       Band band,
       Map<String, NoEffect> notes) {
     Resolved<T> resolved = Resolution.of(document, node, setting, band);
-    State asked = PlayerParts.of(setting).map(PlayerParts.Styled::state).orElse(State.REST);
     NoEffect note = notes.get(setting.id() + "/" + band.id());
     return new Cell(
         band.id(),
         setting.write(resolved.value()),
         lent(here, setting, resolved.origin())
             ? "look"
-            : shape(resolved.origin(), node, band, asked),
+            : shape(resolved.origin(), node, band, State.REST),
         lent(here, setting, resolved.origin())
             ? "from what it is linked to"
-            : words(document, node, resolved.origin(), band, asked),
+            : words(document, node, resolved.origin(), band, State.REST),
         resolved.losers().stream()
             .map(l ->
-                setting.write(l.value()) + " " + words(document, node, l.origin(), band, asked))
+                setting.write(l.value())
+                    + " "
+                    + words(document, node, l.origin(), band, State.REST))
             .toList(),
         note == null ? null : new Note(note.message(), note.cause()));
   }
 
   /** Whether a value comes from what the node is linked to, and not from the node. */
   private static boolean lent(Values here, Setting<?> setting, Origin origin) {
-    return !here.get(Linking.LINKED_TO).isEmpty()
-        && (origin.layer() == Layer.PIECE || origin.layer() == Layer.SECTION)
-        && here.own(setting, origin.band()) == null;
+    return lent(here, origin) && here.own(setting, origin.band()) == null;
   }
 
-  private static String shape(Origin origin, Node node, Band band, State asked) {
+  static boolean lent(Values here, Origin origin) {
+    return !here.get(Linking.LINKED_TO).isEmpty()
+        && (origin.layer() == Layer.PIECE || origin.layer() == Layer.SECTION);
+  }
+
+  static String shape(Origin origin, Node node, Band band, State asked) {
     // What is set for rest and shows in another state is as little set there as a wider band's.
     boolean here = origin.band().equals(band.id()) && origin.state() == asked;
-    String own = here ? "here" : "wider";
+    if (origin.layer() == Resolution.layer(node)) {
+      return here ? "here" : "wider";
+    }
     return switch (origin.layer()) {
-      case INITIAL -> "site";
-      case SITE -> node instanceof Site ? own : "site";
-      case LOOK -> node instanceof Site ? own : "look";
-      case ITEM, PIECE, SECTION, PAGE -> own;
+      case INITIAL, SITE -> "site";
+      case LOOK, ITEM, PIECE, SECTION, PAGE -> "look";
     };
   }
 
-  private static String words(Document document, Node node, Origin origin, Band band, State asked) {
+  static String words(Document document, Node node, Origin origin, Band band, State asked) {
+    String state = origin.state() == asked ? "" : ", " + word(origin.state());
     if (origin.layer() == Layer.INITIAL) {
-      return "initially";
+      return "initially" + state;
     }
     String at = document.bands().band(origin.band()).name();
-    String state = origin.state() == asked ? "" : ", " + word(origin.state());
-    if (origin.layer() == Layer.LOOK && !(node instanceof Site)) {
-      return "from the look that all players share, " + at + state;
-    }
-    boolean own = origin.layer() != Layer.SITE || node.id().equals("site");
-    if (own) {
+    if (origin.layer() == Resolution.layer(node)) {
       return (origin.band().equals(band.id()) ? "set here" : "from " + at) + state;
     }
-    return "from the site, " + at;
+    return "from the " + word(origin.layer()) + ", " + at + state;
   }
 
   private static Plot plot(Document document, ItemWidths widths) {

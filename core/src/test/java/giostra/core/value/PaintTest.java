@@ -1,13 +1,9 @@
-package giostra.core.band;
+package giostra.core.value;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import giostra.core.value.Colour;
-import giostra.core.value.Ground;
-import giostra.core.value.Kind;
-import giostra.core.value.Nudge;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -79,10 +75,10 @@ class PaintTest {
         new Ground.Gradient(
             angle,
             java.util.List.of(
-                new Ground.Stop(colour, 0),
-                new Ground.Stop(Colour.CLEAR, at),
-                new Ground.Stop(colour, 100)));
-    assertThat(Ground.parse(ground.css())).isEqualTo(ground);
+                new Ground.Stop(new Ink.Own(colour), 0),
+                new Ground.Stop(new Ink.Own(Colour.CLEAR), at),
+                new Ground.Stop(Ink.of(ToneColour.ACCENT), 100)));
+    assertThat(Ground.parse(ground.written())).isEqualTo(ground);
   }
 
   /** Source: CSS Images 3, "Color Stop Fixup". */

@@ -1,30 +1,39 @@
 package giostra.core.page;
 
+import static giostra.core.anatomy.VideoParts.BAR_BUTTON;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import giostra.core.anatomy.Anatomy;
+import giostra.core.anatomy.VideoParts;
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
+import giostra.core.format.DocumentJson;
+import giostra.core.format.EditJson;
 import giostra.core.layout.Resolution;
+import giostra.core.look.Cascade;
 import giostra.core.look.Layer;
+import giostra.core.look.Origin;
+import giostra.core.look.Property;
 import giostra.core.look.State;
+import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.output.Compiler;
 import giostra.core.output.Shipped;
-import giostra.core.page.PlayerParts.Part;
-import giostra.core.page.PlayerParts.Property;
-import giostra.core.page.PlayerParts.Styled;
 import giostra.core.snag.PlayerContrast;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
-import giostra.core.value.Colour;
 import giostra.core.value.Ground;
 import giostra.core.value.Length;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
-/** Parts of players, the look they share, and departures; see docs/engine.md, "Cascade". */
-class PlayerPartsTest {
+/**
+ * How parts look: what a site says for all, departures, and what becomes of both; see
+ * docs/engine.md, "Cascade". Players stand for all kinds.
+ */
+class StylesTest {
   private static final Band DESKTOP = Bands.INITIAL.band("desktop");
   private static final Band PHONE = Bands.INITIAL.band("phone");
 
@@ -44,20 +53,18 @@ class PlayerPartsTest {
                             "other", Values.NONE, List.of(new Item("two", Values.NONE))))))));
   }
 
-  private static <T> Styled<T> of(Part part, State state, Property property) {
-    return PlayerParts.of(part, state, property);
-  }
-
   private static Values ground(State state, String band, String css) {
-    return Values.NONE.with(
-        PlayerParts.<Ground>of(Part.BAR_BUTTON, state, Property.GROUND).setting(),
-        band,
-        Ground.parse(css));
+    return Values.NONE.withStyle(BAR_BUTTON.key(Property.GROUND, state), band, Ground.parse(css));
   }
 
   private static String ground(Document document, String piece, State state, Band band) {
-    Styled<Ground> styled = of(Part.BAR_BUTTON, state, Property.GROUND);
-    return Resolution.value(document, document.node(piece), styled.setting(), band).css();
+    return Cascade.value(
+            BAR_BUTTON,
+            Property.GROUND,
+            state,
+            Resolution.scope(document, document.node(piece)),
+            band)
+        .css();
   }
 
   @Test
@@ -67,10 +74,17 @@ class PlayerPartsTest {
             ground(State.REST, "desktop", "#224433"), ground(State.REST, "desktop", "#551122"));
     assertThat(ground(document, "film", State.REST, DESKTOP)).isEqualTo("#551122");
     assertThat(ground(document, "other", State.REST, DESKTOP)).isEqualTo("#224433");
-    Styled<Ground> styled = of(Part.BAR_BUTTON, State.REST, Property.GROUND);
-    var found = Resolution.of(document, document.node("film"), styled.setting(), PHONE);
-    assertThat(found.origin().layer()).isEqualTo(Layer.PIECE);
-    assertThat(found.losers().getFirst().origin().layer()).isEqualTo(Layer.LOOK);
+    var found =
+        Cascade.resolve(
+            BAR_BUTTON,
+            Property.GROUND,
+            State.REST,
+            Resolution.scope(document, document.node("film")),
+            PHONE);
+    assertThat(found.origin()).isEqualTo(new Origin(Layer.PIECE, "desktop", State.REST));
+    assertThat(found.losers())
+        .extracting(each -> each.origin().layer())
+        .containsExactly(Layer.SITE, Layer.INITIAL);
   }
 
   @Test
@@ -94,22 +108,24 @@ class PlayerPartsTest {
   void departuresAreGivenToAllOrGivenUp() {
     Values own =
         ground(State.HOVER, "desktop", "#551122")
-            .with(
-                PlayerParts.<Length>of(Part.BAR_BUTTON, State.REST, Property.SIZE).setting(),
-                "phone",
-                Length.px(44));
+            .withStyle(BAR_BUTTON.key(Property.SIZE, State.REST), "phone", Length.px(44));
     Document document = document(Values.NONE, own);
     SharedLook look =
-        SharedLook.of(document, (Piece.Video) document.node("film")).stream()
-            .filter(each -> each.part() == Part.BAR_BUTTON)
+        SharedLook.of(document, document.node("film")).stream()
+            .filter(each -> each.part() == BAR_BUTTON)
             .findFirst()
             .orElseThrow();
     assertThat(look.departures()).isEqualTo(2);
     Document shared = Edits.apply(document, look.share()).document();
     assertThat(shared.node("film").values()).isEqualTo(Values.NONE);
     assertThat(ground(shared, "other", State.HOVER, DESKTOP)).isEqualTo("#551122");
-    Styled<Length> size = of(Part.BAR_BUTTON, State.REST, Property.SIZE);
-    assertThat(Resolution.value(shared, shared.node("other"), size.setting(), PHONE))
+    assertThat(
+            Cascade.value(
+                BAR_BUTTON,
+                Property.SIZE,
+                State.REST,
+                Resolution.scope(shared, shared.node("other")),
+                PHONE))
         .isEqualTo(Length.px(44));
     Document taken = Edits.apply(document, look.take()).document();
     assertThat(taken.node("film").values()).isEqualTo(Values.NONE);
@@ -122,7 +138,10 @@ class PlayerPartsTest {
     Document document =
         document(ground(State.REST, "phone", "#224433"), ground(State.REST, "desktop", "#551122"));
     SharedLook look =
-        SharedLook.of(document, (Piece.Video) document.node("film")).get(Part.BAR_BUTTON.ordinal());
+        SharedLook.of(document, document.node("film")).stream()
+            .filter(each -> each.part() == BAR_BUTTON)
+            .findFirst()
+            .orElseThrow();
     Document shared = Edits.apply(document, look.share()).document();
     for (Band band : Bands.INITIAL.all()) {
       assertThat(ground(shared, "film", State.REST, band))
@@ -184,13 +203,10 @@ class PlayerPartsTest {
   void overAPictureNothingIsComputed() {
     Values picture =
         ground(State.REST, "desktop", "#eee8d0")
-            .with(
-                PlayerParts.<String>of(Part.BAR, State.REST, Property.PICTURE).setting(),
-                "desktop",
-                "lamp");
+            .withStyle(VideoParts.BAR.key(Property.PICTURE, State.REST), "desktop", "lamp");
     Document document = document(Values.NONE, picture);
     assertThat(PlayerContrast.of(document, (Piece.Video) document.node("film")))
-        .allMatch(each -> each.part() == Part.START_BUTTON);
+        .allMatch(each -> each.part() == VideoParts.START_BUTTON);
   }
 
   private static List<Snag> contrast(Document document) {
@@ -200,11 +216,59 @@ class PlayerPartsTest {
   }
 
   @Test
-  void settingsAreNamedByPartStateAndProperty() {
-    assertThat(PlayerParts.ALL).hasSizeGreaterThan(100);
-    Styled<Colour> ink = of(Part.TIME, State.REST, Property.COLOUR);
-    assertThat(ink.setting().label()).isEqualTo("Time, colour");
-    assertThat(of(Part.BAR_BUTTON, State.CURRENT, Property.BORDER).setting().label())
-        .isEqualTo("Bar button while on, border");
+  void aKeyReadsAsPeopleSayIt() {
+    assertThat(Anatomy.said(VideoParts.TIME.key(Property.INK, State.REST)))
+        .isEqualTo("Time, colour");
+    StyleKey key = BAR_BUTTON.key(Property.BORDER, State.CURRENT);
+    assertThat(Anatomy.said(key)).isEqualTo("Bar button while on, border");
+    assertThat(StyleKey.parse(key.written())).isEqualTo(key);
+    assertThatThrownBy(() -> NodeType.CAROUSEL.style(key))
+        .hasMessageContaining(
+            "part of a carousel is video.bar-button; it must be one of carousel.");
+    StyleKey none = new StyleKey(key.part(), Property.LEADING, State.REST);
+    assertThatThrownBy(() -> NodeType.VIDEO.style(none)).hasMessageContaining("leading");
+    StyleKey disabled = key.in(State.DISABLED);
+    assertThatThrownBy(() -> NodeType.VIDEO.style(disabled)).hasMessageContaining("disabled");
+  }
+
+  @Test
+  void whatIsSaidIsKeptTakenBackAndReadAgain() {
+    Document document = document(Values.NONE, ground(State.HOVER, "desktop", "#551122"));
+    StyleKey key = BAR_BUTTON.key(Property.GROUND, State.HOVER);
+    Edits.Applied set =
+        Edits.apply(
+            document,
+            List.of(
+                new Edit.SetStyle("film", key, "phone", "accent"),
+                new Edit.SetStyle("film", key, "desktop", null),
+                new Edit.SetStyle(Site.ID, key, "desktop", "#000")));
+    assertThat(ground(set.document(), "film", State.HOVER, PHONE)).isEqualTo("var(--g-mark)");
+    assertThat(ground(set.document(), "film", State.HOVER, DESKTOP)).isEqualTo("#000000");
+    assertThat(set.paths())
+        .contains(new Path.OfStyle("film", key, "phone"), new Path.OfStyle("site", key, "desktop"));
+    for (Path path : set.paths()) {
+      assertThat(Path.parse(path.written())).isEqualTo(path);
+    }
+    ReadBack.check(set.document());
+    assertThat(DocumentJson.read(DocumentJson.text(set.document()))).isEqualTo(set.document());
+    assertThat(Edits.apply(set.document(), set.inverse()).document()).isEqualTo(document);
+    List<Edit> back = EditJson.read(EditJson.write(set.inverse()), document.bands());
+    assertThat(Edits.apply(set.document(), back).document()).isEqualTo(document);
+    assertThatThrownBy(() ->
+            Edits.apply(document, List.of(new Edit.SetStyle("film", key, "phone", "no colour"))))
+        .hasMessageContaining("no colour")
+        .hasMessageContaining("film / video.bar-button/hover/ground / phone");
+  }
+
+  @Test
+  void aBandThatGoesTakesWhatIsSaidInItAndBringsItBack() {
+    Document document =
+        document(ground(State.REST, "phone", "#224433"), ground(State.HOVER, "phone", "#551122"));
+    assertThat(Edits.goingWith(document, "phone"))
+        .containsExactlyInAnyOrder(
+            "site / Bar button, ground", "film / Bar button on hover, ground");
+    Edits.Applied gone = Edits.apply(document, new Edit.RemoveBand("phone"));
+    assertThat(gone.document().nodes()).allMatch(node -> node.values().styles().set().isEmpty());
+    assertThat(Edits.apply(gone.document(), gone.inverse()).document()).isEqualTo(document);
   }
 }

@@ -1,0 +1,117 @@
+package giostra.core.anatomy;
+
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.value.Colour;
+import giostra.core.value.Family;
+import giostra.core.value.Ground;
+import giostra.core.value.Ink;
+import giostra.core.value.Kind;
+import giostra.core.value.Length;
+import giostra.core.value.LetterCase;
+import giostra.core.value.ToneColour;
+import giostra.core.value.TypeSize;
+
+/** What may be said of parts, with the ranges that all of them share, in few words. */
+final class Said {
+  private static final Kind<Length> ROOM = new Kind.Size(0, 200, false);
+  private static final Kind<Length> ROUND = new Kind.Size(0, 999);
+  private static final Kind<Length> LINE = new Kind.Size(0, 20, false);
+
+  private Said() {}
+
+  static Length px(double amount) {
+    return Length.px(amount);
+  }
+
+  static Length rem(double amount) {
+    return new Length(amount, Length.Unit.REM);
+  }
+
+  static Length em(double amount) {
+    return new Length(amount, Length.Unit.EM);
+  }
+
+  static Ink own(String colour) {
+    return new Ink.Own(Colour.parse(colour));
+  }
+
+  static Ground plain(Ink ink) {
+    return new Ground.Plain(ink);
+  }
+
+  static Ground plain(ToneColour name) {
+    return plain(Ink.of(name));
+  }
+
+  /** Nothing under it. */
+  static Ground none() {
+    return plain(new Ink.Own(Colour.CLEAR));
+  }
+
+  /** Words of one size. */
+  static Part words(
+      Part part, Family family, int weight, Length size, double leading, ToneColour ink) {
+    return words(part, family, weight, TypeSize.of(size), leading, ink);
+  }
+
+  /** Words, in the ink of the tone. */
+  static Part words(
+      Part part, Family family, int weight, TypeSize size, double leading, ToneColour ink) {
+    boolean display = family == Family.DISPLAY;
+    return part.with(Property.FAMILY, new Kind.Pick<>(Family.class), family)
+        .with(Property.WEIGHT, new Kind.Whole(100, 900), weight)
+        .with(Property.TEXT_SIZE, new Kind.Letters(6, 240), size)
+        .with(Property.LEADING, new Kind.Decimal(0.8, 3), leading)
+        .with(Property.SPACING, new Kind.Decimal(-0.1, 0.5), display ? -0.01 : 0.0)
+        .with(Property.CASE, new Kind.Pick<>(LetterCase.class), LetterCase.AS_TYPED)
+        .with(Property.INK, new Kind.Paint(), Ink.of(ink));
+  }
+
+  static Part ink(Part part, ToneColour ink) {
+    return part.with(Property.INK, new Kind.Paint(), Ink.of(ink));
+  }
+
+  static Part ground(Part part, Ground ground) {
+    return part.with(Property.GROUND, new Kind.Under(), ground);
+  }
+
+  static Part corners(Part part, Length corners) {
+    return part.with(Property.CORNERS, ROUND, corners);
+  }
+
+  static Part border(Part part, double px, Ink ink) {
+    return part.with(Property.BORDER, LINE, px(px))
+        .with(Property.BORDER_INK, new Kind.Paint(), ink);
+  }
+
+  static Part edge(Part part, double px, Ink ink) {
+    return part.with(Property.EDGE, LINE, px(px)).with(Property.EDGE_INK, new Kind.Paint(), ink);
+  }
+
+  static Part padded(Part part, Length above, Length sides, Length below) {
+    return part.with(Property.PADDING_ABOVE, ROOM, above)
+        .with(Property.PADDING_SIDES, ROOM, sides)
+        .with(Property.PADDING_BELOW, ROOM, below);
+  }
+
+  static Part gap(Part part, Length gap) {
+    return part.with(Property.GAP, ROOM, gap);
+  }
+
+  static Part room(Part part, Property<Length> property, Length length) {
+    return part.with(property, ROOM, length);
+  }
+
+  static Part size(Part part, double px, double least, double most) {
+    return size(part, px(px), least, most);
+  }
+
+  static Part size(Part part, Length size, double least, double most) {
+    return part.with(Property.SIZE, new Kind.Size(least, most, false), size);
+  }
+
+  static Part opacity(Part part, double opacity) {
+    return part.with(Property.OPACITY, new Kind.Decimal(0, 1), opacity);
+  }
+}

@@ -1,0 +1,88 @@
+package giostra.core.anatomy;
+
+import giostra.core.value.Colour;
+import giostra.core.value.Ink;
+import giostra.core.value.Require;
+import giostra.core.value.ToneColour;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+
+/**
+ * A named set of colours that what stands in it takes its own from.
+ *
+ * @param id its name on pages and in documents
+ * @param label what people read
+ * @param colours one for each name
+ */
+public record Tone(String id, String label, Map<ToneColour, Colour> colours) {
+  public static final Tone PAPER =
+      of(
+          "paper", "Paper", "#fbf7ec", "#fffdf6", "#1c2b27", "#56635c", "#8a5a14", "#ddd2b8",
+          "#9a4a12");
+  public static final Tone LEAF =
+      of(
+          "leaf", "Leaf", "#e6ede2", "#f7faf3", "#1c2b27", "#4b5a51", "#2f6652", "#c3d0bd",
+          "#9a4a12");
+  public static final Tone DUSK =
+      of(
+          "dusk", "Dusk", "#11201d", "#1b302b", "#f2ead8", "#b9c2b4", "#e0ac4c", "#35504a",
+          "#f0c261");
+
+  /** Over a picture that is darkened. */
+  public static final Tone PICTURE =
+      of(
+          "picture",
+          "Over a picture",
+          "#11201d",
+          "#1b302b",
+          "#fff8e8",
+          "#efe6d0",
+          "#f0c261",
+          "#35504a",
+          "#f0c261");
+
+  /** Those that ship. */
+  public static final List<Tone> ALL = List.of(PAPER, LEAF, DUSK, PICTURE);
+
+  public Tone {
+    Require.within(
+        ToneColour.values().length,
+        ToneColour.values().length,
+        "colours of a tone",
+        colours.size());
+    colours = Collections.unmodifiableMap(new EnumMap<>(colours));
+  }
+
+  private static Tone of(String id, String label, String... colours) {
+    var all = new EnumMap<ToneColour, Colour>(ToneColour.class);
+    var names =
+        List.of(
+            ToneColour.GROUND,
+            ToneColour.RAISED,
+            ToneColour.INK,
+            ToneColour.QUIET,
+            ToneColour.ACCENT,
+            ToneColour.LINE,
+            ToneColour.RING);
+    for (int i = 0; i < names.size(); i++) {
+      all.put(names.get(i), Colour.parse(colours[i]));
+    }
+    return new Tone(id, label, all);
+  }
+
+  /** One of its colours. */
+  public Colour colour(ToneColour name) {
+    return Objects.requireNonNull(colours.get(name));
+  }
+
+  /** The colour that an ink is in it. */
+  public Colour colour(Ink ink) {
+    return switch (ink) {
+      case Ink.Named(var name) -> colour(name);
+      case Ink.Own(var colour) -> colour;
+    };
+  }
+}

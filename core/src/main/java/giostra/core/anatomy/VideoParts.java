@@ -1,0 +1,209 @@
+package giostra.core.anatomy;
+
+import static giostra.core.anatomy.Said.own;
+import static giostra.core.anatomy.Said.px;
+
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.look.State;
+import giostra.core.value.Family;
+import giostra.core.value.Ground;
+import giostra.core.value.Ink;
+import giostra.core.value.Kind;
+import giostra.core.value.Length;
+import giostra.core.value.Nudge;
+import giostra.core.value.ToneColour;
+import giostra.core.value.TypeSize;
+import java.util.List;
+
+/** Parts of a player and of what stands by it: light signs on dark glass. */
+public final class VideoParts {
+  private static final String LIGHT = "#fffdf6";
+
+  public static final Part START_BUTTON =
+      signed(
+              part(
+                  Part.of(
+                      "video.start-button",
+                      "Start button",
+                      State.FOCUS,
+                      State.HOVER,
+                      State.PRESSED),
+                  new Kind.Size(24, 200, false),
+                  px(76),
+                  px(20),
+                  Length.percent(50),
+                  own(LIGHT),
+                  "#11201dd1",
+                  px(2),
+                  own("#fffdf6b3")),
+              new Nudge(1.9, 0))
+          .in(State.HOVER, Property.GROUND, Ground.parse("#11201d"))
+          .in(State.PRESSED, Property.GROUND, Ground.parse("#0a1412"))
+          .in(State.HOVER, Property.BORDER_INK, own(LIGHT))
+          .in(State.PRESSED, Property.BORDER_INK, own(LIGHT));
+
+  public static final Part BAR =
+      part(
+          Part.of("video.bar", "Bar", State.HOVER),
+          new Kind.Size(24, 200, false),
+          px(62),
+          px(6),
+          px(0),
+          own(LIGHT),
+          "linear-gradient(180deg,#0a141200,#0a1412db 45%)",
+          px(0),
+          own(LIGHT));
+
+  public static final Part BAR_BUTTON =
+      signed(
+              part(
+                  Part.of(
+                      "video.bar-button",
+                      "Bar button",
+                      State.CURRENT,
+                      State.FOCUS,
+                      State.HOVER,
+                      State.PRESSED),
+                  new Kind.Size(24, 96, false),
+                  px(36),
+                  px(8),
+                  px(6),
+                  own(LIGHT),
+                  "transparent",
+                  px(0),
+                  own(LIGHT)),
+              Nudge.NONE)
+          .in(State.HOVER, Property.GROUND, Ground.parse("#fffdf629"))
+          .in(State.PRESSED, Property.GROUND, Ground.parse("#fffdf647"));
+
+  public static final Part TRACK =
+      part(
+          Part.of("video.track", "Track", State.FOCUS, State.HOVER),
+          new Kind.Size(1, 24, false),
+          px(4),
+          px(6),
+          px(2),
+          own("#f0c261"),
+          "#fffdf659",
+          px(0),
+          own(LIGHT));
+
+  public static final Part TIME =
+      part(
+          Part.of("video.time", "Time"),
+          new Kind.Size(10, 40, false),
+          px(14),
+          px(6),
+          px(0),
+          own(LIGHT),
+          "transparent",
+          px(0),
+          own(LIGHT));
+
+  /** The place of a clip while it has no poster, or none that is there. */
+  public static final Part PLACE =
+      Said.ground(Part.of("video.place", "Place of a clip"), Said.plain(ToneColour.LINE));
+
+  /** What is beside a clip that has another shape than its place. */
+  public static final Part BESIDE =
+      Said.ground(Part.of("video.beside", "Beside the clip"), Said.plain(own("#000000")));
+
+  /** What stands in the bar, side by side. */
+  public static final Part CONTROLS = Said.gap(Part.of("video.controls", "Controls"), px(2));
+
+  /** What tells that there is no clip. */
+  public static final Part EMPTY =
+      Said.ink(
+          Said.padded(
+              Part.of("video.empty", "Place without a clip"),
+              Said.rem(1),
+              Said.rem(1),
+              Said.rem(1)),
+          ToneColour.QUIET);
+
+  /** What darkens the poster under the pointer. */
+  public static final Part SHADE =
+      Said.ground(Part.of("video.poster-shade", "Shade of the poster"), Said.plain(own("#0a1412")));
+
+  /** Speed and captions in the bar. */
+  public static final Part CHOICE =
+      Part.of("video.choice", "Choice in the bar")
+          .with(Property.TEXT_SIZE, new Kind.Letters(8, 40), TypeSize.of(Said.rem(0.875)));
+
+  public static final Part OPTION =
+      Said.ground(Part.of("video.option", "Option of a choice"), Said.plain(own(LIGHT)))
+          .with(Property.INK, new Kind.Paint(), own("#1c2b27"));
+
+  /** The time under the pointer. */
+  public static final Part HINT =
+      Said.ground(
+              Said.corners(
+                  Said.padded(Part.of("video.hint", "Time under the pointer"), px(2), px(8), px(2)),
+                  px(4)),
+              Said.plain(own("#11201d")))
+          .with(Property.INK, new Kind.Paint(), own(LIGHT))
+          .with(Property.TEXT_SIZE, new Kind.Letters(8, 40), TypeSize.of(Said.rem(0.8125)));
+
+  public static final Part FIGURE =
+      Said.gap(Part.of("video.figure", "Clip and words"), Said.rem(0.75));
+
+  public static final Part WORDS = Said.gap(Part.of("video.words", "Words"), Said.rem(0.6));
+
+  public static final Part HEADING =
+      Said.words(
+          Part.of("video.heading", "Heading"),
+          Family.DISPLAY,
+          500,
+          Said.rem(1.125),
+          1.15,
+          ToneColour.INK);
+
+  /** The parts of the player itself, which all properties are of. */
+  public static final List<Part> PLAYER = List.of(START_BUTTON, BAR, BAR_BUTTON, TRACK, TIME);
+
+  static final List<Part> ALL =
+      List.of(
+          START_BUTTON,
+          BAR,
+          BAR_BUTTON,
+          TRACK,
+          TIME,
+          CONTROLS,
+          CHOICE,
+          OPTION,
+          HINT,
+          PLACE,
+          BESIDE,
+          SHADE,
+          EMPTY,
+          FIGURE,
+          WORDS,
+          HEADING);
+
+  private VideoParts() {}
+
+  private static Part part(
+      Part part,
+      Kind<Length> sizes,
+      Length size,
+      Length padding,
+      Length corners,
+      Ink ink,
+      String ground,
+      Length border,
+      Ink borderInk) {
+    return part.with(Property.SIZE, sizes, size)
+        .with(Property.PADDING, new Kind.Size(0, 60, false), padding)
+        .with(Property.CORNERS, new Kind.Size(0, 200), corners)
+        .with(Property.INK, "Colour", new Kind.Paint(), ink)
+        .with(Property.GROUND, new Kind.Under(), Ground.parse(ground))
+        .with(Property.PICTURE, new Kind.Picture(), "")
+        .with(Property.BORDER, new Kind.Size(0, 20, false), border)
+        .with(Property.BORDER_INK, new Kind.Paint(), borderInk);
+  }
+
+  private static Part signed(Part part, Nudge nudge) {
+    return part.with(Property.NUDGE, new Kind.Moved(), nudge);
+  }
+}

@@ -1,0 +1,58 @@
+package giostra.core.layout;
+
+import giostra.core.band.Band;
+import giostra.core.fit.Screen;
+import giostra.core.look.Cascade;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.look.Scope;
+import giostra.core.look.State;
+import giostra.core.value.Length;
+
+/**
+ * What holds of a part at rest in a band: what the sheet says of it too.
+ *
+ * @param scope who speaks of it
+ */
+record PartBox(Part part, Scope scope, Band band) {
+
+  <T> T of(Property<T> property) {
+    return scope.silent()
+        ? part.setting(property).initial()
+        : Cascade.value(part, property, State.REST, scope, band);
+  }
+
+  /** A length in px that no letters change. */
+  double px(Property<Length> property) {
+    return of(property).constantPx();
+  }
+
+  /** A length in px; one in em is a multiple of the size of the part's own letters. */
+  double px(Property<Length> property, Screen screen) {
+    Length length = of(property);
+    return length.unit() == Length.Unit.EM
+        ? length.amount() * of(Property.TEXT_SIZE).px(screen.lesser())
+        : length.constantPx();
+  }
+
+  /** A length that is a multiple of the size of other letters. */
+  double em(Property<Length> property, double letters) {
+    Length length = of(property);
+    return length.unit() == Length.Unit.EM ? length.amount() * letters : length.constantPx();
+  }
+
+  /** Its padding above and below, px. */
+  double down(Screen screen) {
+    return px(Property.PADDING_ABOVE, screen) + px(Property.PADDING_BELOW, screen);
+  }
+
+  /** Its padding at both sides, px. */
+  double across(Screen screen) {
+    return 2 * px(Property.PADDING_SIDES, screen);
+  }
+
+  /** Its words as they are set. */
+  TextStyle words() {
+    return TextStyle.of(this);
+  }
+}

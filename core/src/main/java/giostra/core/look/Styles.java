@@ -1,0 +1,88 @@
+package giostra.core.look;
+
+import giostra.core.band.Band;
+import giostra.core.band.Bands;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How parts look, as far as somebody has said so: values by key and band. Immutable; what is not
+ * set is not in it. Kept in the order of the keys, so that equal styles are written alike.
+ *
+ * @param set typed values by key, then by band id
+ */
+public record Styles(SortedMap<StyleKey, Map<String, Object>> set) {
+  /** Nothing said. */
+  public static final Styles NONE = new Styles(new TreeMap<>());
+
+  public Styles {
+    var copy = new TreeMap<StyleKey, Map<String, Object>>();
+    set.forEach((key, bands) -> {
+      if (!bands.isEmpty()) {
+        copy.put(key, Collections.unmodifiableMap(new LinkedHashMap<>(bands)));
+      }
+    });
+    set = Collections.unmodifiableSortedMap(copy);
+  }
+
+  /** The value set for a band itself, or null; it is not inherited. */
+  public @Nullable Object own(StyleKey key, String band) {
+    Map<String, Object> bands = set.get(key);
+    return bands == null ? null : bands.get(band);
+  }
+
+  /** Whether anything is said of it, in some band. */
+  public boolean speaksOf(StyleKey key) {
+    return set.containsKey(key);
+  }
+
+  /** The nearest value at a band or a wider one, with the band that it is set in, or null. */
+  @Nullable Said at(StyleKey key, Bands bands, Band band) {
+    Map<String, Object> own = set.get(key);
+    if (own == null) {
+      return null;
+    }
+    for (Band each : bands.fromThenWider(band)) {
+      Object value = own.get(each.id());
+      if (value != null) {
+        return new Said(each.id(), value);
+      }
+    }
+    return null;
+  }
+
+  /** A value and the band that it is set in. */
+  record Said(String band, Object value) {}
+
+  /**
+   * These styles with one value more, or one less.
+   *
+   * @param value null takes the value away
+   */
+  public Styles with(StyleKey key, String band, @Nullable Object value) {
+    var copy = new TreeMap<>(set);
+    var bands = new TreeMap<>(copy.getOrDefault(key, Map.of()));
+    if (value == null) {
+      bands.remove(band);
+    } else {
+      bands.put(band, value);
+    }
+    copy.put(key, bands);
+    return new Styles(copy);
+  }
+
+  /** These styles with the bands of each value changed. */
+  public Styles mapBands(UnaryOperator<Map<String, Object>> change) {
+    if (set.isEmpty()) {
+      return this;
+    }
+    var copy = new TreeMap<StyleKey, Map<String, Object>>();
+    set.forEach((key, bands) -> copy.put(key, change.apply(new TreeMap<>(bands))));
+    return new Styles(copy);
+  }
+}

@@ -1,0 +1,208 @@
+package giostra.core.output;
+
+import giostra.core.anatomy.VideoParts;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.value.Colour;
+import giostra.core.value.Ground;
+import giostra.core.value.Ink;
+import giostra.core.value.Length;
+import giostra.core.value.Nudge;
+import giostra.core.value.Require;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Function;
+
+/**
+ * The properties of a part in the words of CSS. The sheets that ship are filled with the initial
+ * values by it, and what somebody has said is written by it: both say the same.
+ */
+final class PartCss {
+  /** What holds of a part. */
+  @FunctionalInterface
+  interface Look {
+    <T> T of(Property<T> property);
+  }
+
+  /**
+   * A declaration.
+   *
+   * @param of the properties that it says something of
+   * @param within what of the part it is said of, as the end of a selector; empty for the part
+   * @param name of the CSS property
+   */
+  record Declared(List<Property<?>> of, String within, String name, Function<Look, String> value) {}
+
+  /** Borders along one side only, and the ring that shows the focus. */
+  private static final Map<String, String> BORDERS =
+      Map.of(
+          "copy.quotation", "border-inline-start",
+          "tabs.folded-heading", "border-block-start",
+          "track.name", "border-block-end",
+          "page.focus", "outline");
+
+  /** What a size is of, where it is not of both sides. */
+  private static final Map<String, String> SIZES =
+      Map.of(
+          "accordion.search", "min-block-size",
+          "accordion.category", "min-block-size",
+          "accordion.copy-link", "min-block-size",
+          "track.bar", "block-size",
+          "quotation.mark", "block-size",
+          "tabs.current-line", "--p-size",
+          "tabs.divider", "--p-size",
+          "grid.divider", "--p-size");
+
+  private final Part part;
+  private final Function<String, String> files;
+  private final List<Declared> all = new ArrayList<>();
+
+  private PartCss(Part part, Function<String, String> files) {
+    this.part = part;
+    this.files = files;
+  }
+
+  /**
+   * All declarations of a part.
+   *
+   * @param files the path of the picture with an id, empty where there is none
+   */
+  static List<Declared> of(Part part, Function<String, String> files) {
+    var css = new PartCss(part, files);
+    if (VideoParts.PLAYER.contains(part)) {
+      css.variables();
+    } else {
+      css.letters();
+      css.box();
+      css.edges();
+    }
+    return css.all;
+  }
+
+  /** Players are drawn by rules that read variables. */
+  private void variables() {
+    add(Property.SIZE, "--p-size", Css::px);
+    add(Property.PADDING, "--p-pad", Css::px);
+    add(Property.CORNERS, "--p-round", Css::px);
+    add(Property.INK, "--p-ink", Ink::css);
+    add(Property.GROUND, "--p-ground", Ground::css);
+    add(Property.PICTURE, "--p-picture", this::picture);
+    add(Property.BORDER, "--p-border", Css::px);
+    add(Property.BORDER_INK, "--p-line", Ink::css);
+    add(Property.NUDGE, "--p-nudge", Nudge::css);
+  }
+
+  private void letters() {
+    add(Property.FAMILY, "font-family", family -> family.css());
+    add(Property.WEIGHT, "font-weight", weight -> Integer.toString(weight));
+    add(Property.TEXT_SIZE, "font-size", size -> size.css());
+    add(Property.LEADING, "line-height", PartCss::number);
+    add(Property.SPACING, "letter-spacing", spacing -> spacing == 0 ? "0" : number(spacing) + "em");
+    add(Property.CASE, "text-transform", letters -> letters.css());
+    if (part.id().id().equals("track.bar")) {
+      add(List.of(Property.INK), "::before", "background", look -> look.of(Property.INK).css());
+    } else {
+      add(Property.INK, "color", Ink::css);
+    }
+  }
+
+  private void box() {
+    if (part.has(Property.PADDING_SIDES)) {
+      add(
+          List.of(Property.PADDING_ABOVE, Property.PADDING_SIDES, Property.PADDING_BELOW),
+          "",
+          "padding",
+          look ->
+              sides(
+                  look.of(Property.PADDING_ABOVE),
+                  look.of(Property.PADDING_SIDES),
+                  look.of(Property.PADDING_BELOW)));
+    }
+    add(Property.PADDING_START, "padding-inline-start", Length::css);
+    String sized = SIZES.getOrDefault(part.id().id(), "");
+    if (sized.isEmpty()) {
+      add(Property.SIZE, "inline-size", Length::css);
+      add(Property.SIZE, "block-size", Length::css);
+    } else {
+      add(Property.SIZE, sized, Length::css);
+    }
+    if (part.has(Property.GAP_ACROSS)) {
+      add(
+          List.of(Property.GAP, Property.GAP_ACROSS),
+          "",
+          "gap",
+          look -> look.of(Property.GAP).css() + " " + look.of(Property.GAP_ACROSS).css());
+    } else {
+      add(Property.GAP, "gap", Length::css);
+    }
+    add(Property.ABOVE, "margin-block-start", Length::css);
+    add(Property.BELOW, "margin-block-end", Length::css);
+  }
+
+  private void edges() {
+    add(Property.GROUND, "background", PartCss::ground);
+    add(Property.CORNERS, "border-radius", Length::css);
+    if (part.has(Property.BORDER)) {
+      add(
+          List.of(Property.BORDER, Property.BORDER_INK),
+          "",
+          BORDERS.getOrDefault(part.id().id(), "border"),
+          look -> look.of(Property.BORDER).css() + " solid " + look.of(Property.BORDER_INK).css());
+    }
+    if (part.has(Property.EDGE)) {
+      String side = part.id().id().equals("slider.hold") ? "" : "inset ";
+      add(
+          List.of(Property.EDGE, Property.EDGE_INK),
+          "",
+          "box-shadow",
+          look ->
+              side
+                  + "0 0 0 "
+                  + Css.px(look.of(Property.EDGE))
+                  + " "
+                  + look.of(Property.EDGE_INK).css());
+    }
+    add(Property.OPACITY, "opacity", PartCss::number);
+  }
+
+  private <T> void add(Property<T> property, String name, Function<T, String> as) {
+    if (part.has(property)) {
+      add(List.of(property), "", name, look -> as.apply(look.of(property)));
+    }
+  }
+
+  private void add(List<Property<?>> of, String within, String name, Function<Look, String> value) {
+    if (of.stream().allMatch(part::has)) {
+      all.add(new Declared(of, within, name, value));
+    }
+  }
+
+  private String picture(String id) {
+    String path = id.isEmpty() ? "" : files.apply(id);
+    return path.isEmpty() ? "none" : Css.url(path);
+  }
+
+  private static String ground(Ground ground) {
+    return ground instanceof Ground.Plain(Ink.Own(var colour)) && colour.equals(Colour.CLEAR)
+        ? "none"
+        : ground.css();
+  }
+
+  private static String number(double number) {
+    String written = Require.number(number);
+    return written.replaceFirst("^(-?)0\\.", "$1.");
+  }
+
+  /** As CSS writes four sides of which two are alike. */
+  private static String sides(Length above, Length sides, Length below) {
+    String one = above.css();
+    String two = sides.css();
+    String three = below.css();
+    if (!one.equals(three)) {
+      return String.format(Locale.ROOT, "%s %s %s", one, two, three);
+    }
+    return one.equals(two) ? one : one + " " + two;
+  }
+}

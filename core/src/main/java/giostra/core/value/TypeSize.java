@@ -1,0 +1,91 @@
+package giostra.core.value;
+
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * The size of letters: always the same, or growing with the lesser side of the screen between two
+ * sizes. Source: CSS Values 4, "Comparison Functions: clamp()" and "The Viewport-percentage
+ * Lengths: vmin".
+ *
+ * @param least it is no smaller
+ * @param base what it is on a screen without extent
+ * @param vmin how much of the lesser side is added, in percent; 0 where it is always the same
+ * @param most it is no larger
+ */
+public record TypeSize(Length least, Length base, double vmin, Length most) {
+  private static final Pattern FLUID =
+      Pattern.compile(
+          "clamp\\(([^,+]{1,20}),([^,+]{1,20})\\+\\s*([\\d.]{1,9})vmin\\s*,([^,+]{1,20})\\)");
+
+  public TypeSize {
+    Require.within(0, 20, "growth of a text size (vmin)", vmin);
+    if (!(least.constantPx() <= most.constantPx())) {
+      throw new Refused("greatest text size", most.css(), "at least " + least.css());
+    }
+  }
+
+  /** Always that size. */
+  public static TypeSize of(Length size) {
+    return new TypeSize(size, size, 0, size);
+  }
+
+  /**
+   * Reads a length, or {@code clamp(28px, 22.4px + 1.5vmin, 40px)}.
+   *
+   * @throws Refused when it is neither
+   */
+  public static TypeSize parse(String text) {
+    String written = text.strip().toLowerCase(Locale.ROOT);
+    if (!written.startsWith("clamp")) {
+      return of(Length.parse(written));
+    }
+    Matcher fluid = FLUID.matcher(written);
+    if (!fluid.matches()) {
+      throw new Refused("text size", text.strip(), "a length or clamp(28px, 22px + 1.5vmin, 40px)");
+    }
+    double vmin;
+    try {
+      vmin = Double.parseDouble(fluid.group(3));
+    } catch (NumberFormatException e) {
+      throw new Refused("growth of a text size (vmin)", fluid.group(3), "a number");
+    }
+    return new TypeSize(
+        Length.parse(fluid.group(1)),
+        Length.parse(fluid.group(2)),
+        vmin,
+        Length.parse(fluid.group(4)));
+  }
+
+  /** Whether it grows with the screen. */
+  public boolean fluid() {
+    return vmin > 0;
+  }
+
+  /**
+   * Px that it is.
+   *
+   * @param lesser the lesser side of the screen in px
+   */
+  public double px(double lesser) {
+    return fluid()
+        ? Math.clamp(base.constantPx() + vmin * lesser / 100, least.constantPx(), most.constantPx())
+        : base.constantPx();
+  }
+
+  /** As CSS has it; {@link #parse} reads it back. */
+  public String css() {
+    return fluid()
+        ? "clamp("
+            + least.css()
+            + ","
+            + base.css()
+            + " + "
+            + Require.number(vmin)
+            + "vmin,"
+            + most.css()
+            + ")"
+        : base.css();
+  }
+}
