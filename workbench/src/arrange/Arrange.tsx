@@ -21,29 +21,29 @@ export function Arrange({ length }: { readonly length: number }) {
       : chosen.node.type === 'page'
         ? siteNode(page.document)
         : chosen.node;
+  const [styled, setStyled] = useState({ node: '', styled: WHOLE });
+  const [sought, setSought] = useState<string>();
+  const [suggesting, setSuggesting] = useState(false);
+  if (setting !== sought) {
+    setSought(setting);
+    const [part = '', state] = setting.split('/');
+    if (setting) setStyled({ node: node.id, styled: state ? { part, state } : WHOLE });
+  }
+  const at = styled.node === node.id ? styled.styled : WHOLE;
   const sheet = useQuery({
-    queryKey: ['sheet', page.id, node.id, scrollbar, versionOf(page)],
+    queryKey: ['sheet', page.id, node.id, at.part, at.state, scrollbar, versionOf(page)],
     queryFn: () =>
       ask(
         api.GET('/api/pages/{id}/sheet', {
-          params: { path: { id: page.id }, query: { node: node.id, scrollbar } },
+          params: { path: { id: page.id }, query: { node: node.id, scrollbar, ...at } },
         }),
       ),
     placeholderData: keepPreviousData,
   });
-  const [styled, setStyled] = useState({ node: '', styled: WHOLE });
-  const [sought, setSought] = useState<string>();
-  const [suggesting, setSuggesting] = useState(false);
   const data: SheetReply | undefined = sheet.data?.node === node.id ? sheet.data : undefined;
   if (sheet.isError && !data) return <p className="p-6 text-error">{sheet.error.message}</p>;
   if (!data) return <p className="faint p-6">Reading the sheet…</p>;
-  const wanted = data.rows.find((row) => row.setting === setting);
-  if (setting !== sought) {
-    setSought(setting);
-    if (wanted) setStyled({ node: node.id, styled: wanted });
-  }
-  const at = styled.node === node.id ? styled.styled : WHOLE;
-  if (data.rows.length === 0) {
+  if (data.rows.length === 0 && data.parts.length === 0) {
     const parent = find(page.document, chosen.parent?.id ?? '')?.node;
     return (
       <p className="faint p-6">

@@ -1,14 +1,15 @@
 import { CircleSlash, X } from 'lucide-react';
 import { type ReactNode, useEffect, useState } from 'react';
 import type { Cell, NodeBody, Plot, SettingReply, Sheet } from '../api/client';
-import { bandAt, settingsOf, useBench } from '../bench/context';
+import { bandAt, useBench } from '../bench/context';
 import { nameOf } from '../bench/document';
+import { type Key, ownOf } from '../bench/keys';
 import { tape } from '../bench/scale';
 import { pathOf } from '../bench/session';
 import { PicturePicker } from '../fill/PicturePicker';
 import type { GridCell } from '../grid/cell';
 import { Grid, type Place } from '../grid/Grid';
-import { PaintDialog, Swatch } from '../grid/Paint';
+import { PaintDialog, Swatch, toned } from '../grid/Paint';
 import { kindOf, sent, sortOf, typed } from '../grid/values';
 import { CutBand, RemoveBand } from './BandTools';
 
@@ -57,9 +58,8 @@ interface Props {
 
 /** Settings down, bands across, each column under its band. */
 export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
-  const { session, now, catalogue, width, setting, choose, media } = useBench();
+  const { session, now, width, setting, choose, media } = useBench();
   const [chosen, setChosen] = useState<Chosen>();
-  const settings = settingsOf(catalogue, sheet.type);
   const band = bandAt(sheet.bands, width);
   const [at, setAt] = useState<Place>({
     row: 0,
@@ -82,21 +82,24 @@ export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
   const widths = at0.map((place, index) => (at0[index + 1] ?? length) - place);
   const template = `${NAMES}px ${widths.map((each) => `${each}px`).join(' ')}`;
 
-  function cellOf(setting: SettingReply, label: string, cell: Cell, column: number): GridCell {
-    const path = pathOf(node.id, setting.id, cell.band);
+  function cellOf(
+    key: Key,
+    setting: SettingReply,
+    label: string,
+    cell: Cell,
+    column: number,
+  ): GridCell {
+    const path = pathOf(node.id, key, cell.band);
     const refused = now.refused[path];
-    const own = (node.values as Record<string, Record<string, unknown> | undefined>)[setting.id]?.[
-      cell.band
-    ];
+    const own = ownOf(node, key, cell.band);
     const shown = own ?? cell.value;
     const kind = kindOf(setting);
     const name = sheet.bands[column]?.name ?? '';
-    const count = suggested?.find((each) => each.setting === setting.id && each.band === cell.band);
+    const count = suggested?.find((each) => each.setting === key && each.band === cell.band);
     const text = typed(setting, shown);
     const painted = setting.kind === 'paint' || setting.kind === 'under';
     const sort = sortOf(setting);
-    const set = (value: string) =>
-      session.set(node.id, setting.id, cell.band, sent(setting, value));
+    const set = (value: string) => session.set(node.id, key, cell.band, sent(setting, value));
     const open = () => setChosen({ setting, label: `${setting.label}, ${name}`, value: text, set });
     const said = sort ? (media.find((each) => each.id === text)?.name ?? (text || 'none')) : text;
     return {
@@ -122,7 +125,7 @@ export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
                 open();
               }}
             >
-              <Swatch value={text} />
+              <Swatch value={toned(text, sheet.tone)} />
             </button>
           )}
           <span
@@ -145,21 +148,17 @@ export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
       ...(sort ? { open } : {}),
       clear: () => {
         if (refused) session.forget(path);
-        else if (own !== undefined) session.set(node.id, setting.id, cell.band, null);
+        else if (own !== undefined) session.set(node.id, key, cell.band, null);
       },
       ...(refused ? { forget: () => session.forget(path) } : {}),
     };
   }
 
-  const rows = sheet.rows.flatMap((row) => {
-    const setting = settings.find((each) => each.id === row.setting);
-    if (!setting) return [];
-    return {
-      id: row.setting,
-      head: row.label,
-      cells: row.cells.map((cell, column) => cellOf(setting, row.label, cell, column)),
-    };
-  });
+  const rows = sheet.rows.map((row) => ({
+    id: row.setting,
+    head: row.label,
+    cells: row.cells.map((cell, column) => cellOf(row.setting, row.of, row.label, cell, column)),
+  }));
   const row = sheet.rows[Math.min(at.row, sheet.rows.length - 1)];
   const cell = row?.cells[at.column];
   const refused = cell && row && now.refused[pathOf(node.id, row.setting, cell.band)];
@@ -242,6 +241,7 @@ export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
           <PaintDialog
             value={chosen.value}
             label={chosen.label}
+            tone={sheet.tone}
             gradient={chosen.setting.kind === 'under'}
             onSet={chosen.set}
             onClose={() => setChosen(undefined)}

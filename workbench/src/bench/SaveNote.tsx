@@ -1,7 +1,8 @@
 import { type ReactNode, useEffect, useId, useRef } from 'react';
 import type { EditBody } from '../api/client';
-import { settingsOf, useBench } from './context';
+import { labelOf, useBench } from './context';
 import { find, nameOf, valueAt } from './document';
+import { keyOf } from './keys';
 
 /** How things stand between the screen and the server, said as it is. */
 export function SaveNote() {
@@ -121,11 +122,12 @@ function Conflict({ edits, newer, why }: ConflictProps) {
     value === undefined || value === null || value === '' ? 'nothing' : String(value);
   const rows = edits.flatMap((edit) => {
     const node = find(newer, edit.node ?? '')?.node;
-    if (edit.type !== 'SetValue' || !node) return [];
-    const setting = settingsOf(catalogue, node.type).find((each) => each.id === edit.setting);
+    const key = keyOf(edit);
+    if (!key || !node) return [];
+    const label = labelOf(catalogue, node.type, key);
     return {
-      key: `${edit.node}/${edit.setting}/${edit.band}`,
-      what: `${setting?.label ?? edit.setting} of ${nameOf(node)}${edit.band ? `, ${edit.band}` : ''}`,
+      key: `${edit.node}/${key}/${edit.band}`,
+      what: `${label} of ${nameOf(node)}${edit.band ? `, ${edit.band}` : ''}`,
       mine: words(edit.value),
       theirs: words(valueAt(newer, edit)),
     };

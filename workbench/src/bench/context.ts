@@ -1,6 +1,7 @@
 import { createContext, useContext } from 'react';
 import type { Catalogue, Media, PageReply, SettingReply, Sheet } from '../api/client';
 import type { Found } from './document';
+import type { Key } from './keys';
 import type { Session, Snapshot } from './session';
 
 export const STEPS = ['fill', 'arrange', 'ship'] as const;
@@ -49,6 +50,29 @@ export const isPiece = (catalogue: Catalogue, type: string) =>
 /** The settings of a type of node. */
 export const settingsOf = (catalogue: Catalogue, type: string): readonly SettingReply[] =>
   catalogue.types.find((each) => each.type === type)?.settings ?? [];
+
+/** What people call a setting of a type of node, or a property of one of its parts. */
+export function labelOf(catalogue: Catalogue, type: string, key: Key): string {
+  const [of = '', state, property] = key.split('/');
+  if (state === undefined) {
+    return settingsOf(catalogue, type).find((each) => each.id === key)?.label ?? key;
+  }
+  const part = catalogue.types.find((each) => each.type === type)?.parts.find((p) => p.id === of);
+  const label = part?.properties.find((each) => each.id === property)?.label ?? property;
+  return `${part?.label ?? of}${state === 'rest' ? '' : ` (${stateName(state)})`}, ${label?.toLowerCase()}`;
+}
+
+const states: Readonly<Record<string, string>> = {
+  rest: 'At rest',
+  hover: 'Hover',
+  focus: 'Focus',
+  pressed: 'Pressed',
+  current: 'On',
+  disabled: 'Disabled',
+};
+
+/** What people call a state. */
+export const stateName = (state: string) => states[state] ?? state;
 
 /** A band that the sheet has a column for. */
 export type Column = Sheet['bands'][number];

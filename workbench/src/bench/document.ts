@@ -1,4 +1,5 @@
 import type { DocumentBody, EditBody, NodeBody } from '../api/client';
+import { inBands, keyOf, ownOf } from './keys';
 
 /** A node of a document with the way to it. */
 export interface Found {
@@ -27,6 +28,7 @@ export const siteNode = (document: DocumentBody): NodeBody => ({
   id: 'site',
   type: 'site',
   values: document.site.values,
+  styles: document.site.styles ?? {},
 });
 
 export function find(document: DocumentBody, id: string): Found | undefined {
@@ -83,17 +85,11 @@ export function nameOf(node: NodeBody): string {
 
 /** A copy with ids of its own. */
 export function fresh(node: NodeBody, bands: ReadonlySet<string>): NodeBody {
-  const values: Record<string, unknown> = {};
-  for (const [setting, value] of Object.entries(node.values)) {
-    values[setting] =
-      value !== null && typeof value === 'object'
-        ? Object.fromEntries(Object.entries(value).filter(([band]) => bands.has(band)))
-        : value;
-  }
   return {
     ...node,
     id: newId(node.type),
-    values: values as NodeBody['values'],
+    values: inBands(node.values, bands, 1) as NodeBody['values'],
+    ...(node.styles ? { styles: inBands(node.styles, bands, 3) as NodeBody['values'] } : {}),
     ...(node.children ? { children: node.children.map((child) => fresh(child, bands)) } : {}),
   };
 }
@@ -101,30 +97,8 @@ export function fresh(node: NodeBody, bands: ReadonlySet<string>): NodeBody {
 export const newId = (type: string) =>
   `${type}-${[...crypto.getRandomValues(new Uint8Array(5))].map((byte) => (byte % 36).toString(36)).join('')}${Date.now().toString(36).slice(-3)}`;
 
-type Values = Record<string, unknown>;
-
+/** The value that the node of an edit has now. */
 export function valueAt(document: DocumentBody, edit: EditBody): unknown {
-  const values = find(document, edit.node ?? '')?.node.values as Values | undefined;
-  const value = values?.[edit.setting ?? ''];
-  return edit.band ? (value as Values | undefined)?.[edit.band] : value;
-}
-
-/** The document with one value put in, for showing it until the server has answered. */
-export function withValue(document: DocumentBody, edit: EditBody): DocumentBody {
-  const put = (values: Values): NodeBody['values'] => {
-    const setting = edit.setting ?? '';
-    const next = edit.band
-      ? { ...(values[setting] as Values | undefined), [edit.band]: edit.value ?? undefined }
-      : (edit.value ?? undefined);
-    return { ...values, [setting]: next } as NodeBody['values'];
-  };
-  if (edit.node === 'site') {
-    return { ...document, site: { ...document.site, values: put(document.site.values) } };
-  }
-  const change = (node: NodeBody): NodeBody => ({
-    ...node,
-    values: node.id === edit.node ? put(node.values) : node.values,
-    ...(node.children ? { children: node.children.map(change) } : {}),
-  });
-  return { ...document, page: change(document.page) };
+  const node = find(document, edit.node ?? '')?.node;
+  return node && ownOf(node, keyOf(edit) ?? '', edit.band ?? '');
 }

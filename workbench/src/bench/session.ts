@@ -7,9 +7,10 @@ import {
   Problem,
   type Swap,
 } from '../api/client';
-import { valueAt, withValue } from './document';
+import { valueAt } from './document';
 import type { Doing, Job } from './job';
 import { Keep } from './keep';
+import { type Key, keyOf, setting, withValue } from './keys';
 
 /** How things stand between what is on the screen and what the server has. */
 export type SaveState =
@@ -42,7 +43,7 @@ export interface Snapshot {
 }
 
 /** Where a value stands, as one word. */
-export const pathOf = (node: string, setting: string, band = '') => `${node}/${setting}/${band}`;
+export const pathOf = (node: string, key: Key, band = '') => `${node}/${key}/${band}`;
 
 /** Between two tries to reach the server: longer each time, and never quite the same. */
 const FIRST_RETRY_MS = 1000;
@@ -111,15 +112,14 @@ export class Session {
   edit(edits: readonly EditBody[]) {
     if (edits.length === 0) return;
     for (const edit of edits) {
-      if (edit.type === 'SetValue') {
-        delete this.#refused[pathOf(edit.node ?? '', edit.setting ?? '', edit.band ?? '')];
-      }
+      const key = keyOf(edit);
+      if (key) delete this.#refused[pathOf(edit.node ?? '', key, edit.band ?? '')];
     }
     this.#do(edits);
   }
 
-  set(node: string, setting: string, band: string, value: unknown) {
-    this.edit([{ type: 'SetValue', node, setting, band, value: value as EditBody['value'] }]);
+  set(node: string, key: Key, band: string, value: unknown) {
+    this.edit([setting(node, key, band, value)]);
   }
 
   /** Forgets a refused value, and shows again what stood there. */
@@ -268,8 +268,9 @@ export class Session {
     this.#queue.shift();
     const edits = doing === 'undo' || doing === 'redo' ? [] : doing;
     const [only] = edits;
-    if (only?.type === 'SetValue' && edits.length === 1) {
-      const path = pathOf(only.node ?? '', only.setting ?? '', only.band ?? '');
+    const key = only && keyOf(only);
+    if (only && key && edits.length === 1) {
+      const path = pathOf(only.node ?? '', key, only.band ?? '');
       this.#refused[path] = { value: String(only.value), why: problem.message };
       this.#set({ kind: 'saved' });
     } else if (edits.length > 0) {
@@ -315,7 +316,7 @@ export class Session {
     for (const { doing } of this.#queue) {
       if (doing === 'undo' || doing === 'redo') continue;
       for (const edit of doing) {
-        if (edit.type === 'SetValue' && valueAt(document, edit) !== edit.value) {
+        if (keyOf(edit) && valueAt(document, edit) !== edit.value) {
           document = withValue(document, edit);
         }
       }

@@ -28,6 +28,8 @@ function Finder() {
     chosen.node.type === 'item' && chosen.parent ? chosen.parent : chosen.node,
     siteNode(page.document),
   ];
+  const partsOf = (type: string) =>
+    type === 'site' ? [] : (catalogue.types.find((each) => each.type === type)?.parts ?? []);
   const pieces = [...walk(page.document.page)].filter(({ node }) => node.type !== 'column');
   return (
     <Command label="Find a setting, a piece or a page">
@@ -51,6 +53,20 @@ function Finder() {
                 <span className="faint">{setting.byBand ? 'Arrange' : 'Fill'}</span>
               </Command.Item>
             ))}
+            {partsOf(node.type).flatMap((part) =>
+              part.properties.map((property) => (
+                <Command.Item
+                  key={`${part.id}/${property.id}`}
+                  value={`${part.label}, ${property.label} ${part.id} ${property.id} ${node.id}`}
+                  onSelect={go(() =>
+                    choose(node.id, 'arrange', `${part.id}/${part.states[0]}/${property.id}`),
+                  )}
+                >
+                  {part.label}, {property.label.toLowerCase()}
+                  <span className="faint">Look</span>
+                </Command.Item>
+              )),
+            )}
           </Command.Group>
         ))}
         <Command.Group heading="On this page">

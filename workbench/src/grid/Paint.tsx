@@ -1,8 +1,20 @@
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
+import type { Sheet } from '../api/client';
 import { Dialog } from '../ui/Dialog';
 
+type Tone = Sheet['tone'];
+
+/** A value with the colours in the place of their names in a tone. */
+export const toned = (value: string, tone: Tone): string =>
+  value.replaceAll(
+    /[a-z]+(?![a-z(-])/g,
+    (word) => tone.colours.find((each) => each.id === word)?.colour ?? word,
+  );
+
 interface Stop {
+  /** Which of the tone's colours it is; empty for one of its own. */
+  readonly name: string;
   /** `#rrggbb` */
   readonly solid: string;
   /** 0 to 255 */
@@ -19,9 +31,11 @@ interface Paint {
 
 const MOST = 6;
 
-function colour(text: string, at: number): Stop {
-  const hex = /^#([0-9a-f]{6})([0-9a-f]{2})?$/.exec(text);
+function colour(text: string, at: number, tone: Tone): Stop {
+  const named = tone.colours.find((each) => each.id === text);
+  const hex = /^#([0-9a-f]{6})([0-9a-f]{2})?$/.exec(named?.colour ?? text);
   return {
+    name: named?.id ?? '',
     solid: `#${hex?.[1] ?? '000000'}`,
     alpha: hex ? Number.parseInt(hex[2] ?? 'ff', 16) : 0,
     at,
@@ -29,20 +43,24 @@ function colour(text: string, at: number): Stop {
 }
 
 /** A value as the server writes it: a colour, or a gradient whose colours all have a place. */
-function read(text: string): Paint {
+function read(text: string, tone: Tone): Paint {
   const gradient = /^linear-gradient\(([\d.]+)deg,(.+)\)$/.exec(text);
-  if (!gradient) return { angle: undefined, stops: [colour(text, 0)] };
+  if (!gradient) return { angle: undefined, stops: [colour(text, 0, tone)] };
   return {
     angle: Number(gradient[1]),
     stops: (gradient[2] ?? '').split(',').map((stop) => {
       const [hex = '', at = '0'] = stop.split(' ');
-      return colour(hex, Number.parseFloat(at));
+      return colour(hex, Number.parseFloat(at), tone);
     }),
   };
 }
 
-const hexOf = ({ solid, alpha }: Stop) =>
-  alpha === 255 ? solid : solid + alpha.toString(16).padStart(2, '0');
+/** A colour of the tone in the place of a stop's own; its own again is the same to see. */
+const named = (name: string, stop: Stop, tone: Tone): Partial<Stop> =>
+  name ? colour(name, stop.at, tone) : { name };
+
+const hexOf = ({ name, solid, alpha }: Stop) =>
+  name || (alpha === 255 ? solid : solid + alpha.toString(16).padStart(2, '0'));
 
 function written({ angle, stops }: Paint): string {
   const [first] = stops;
@@ -62,6 +80,8 @@ export function Swatch({ value }: { readonly value: string }) {
 interface Props {
   readonly label: string;
   readonly value: string;
+  /** The tone that it stands in. */
+  readonly tone: Tone;
   /** Whether it may be a gradient. */
   readonly gradient: boolean;
   onSet(value: string): void;
@@ -69,8 +89,8 @@ interface Props {
 }
 
 /** Picks a colour, or the colours of a gradient, by eye. */
-export function PaintDialog({ label, value, gradient, onSet, onClose }: Props) {
-  const [paint, setPaint] = useState(() => read(value));
+export function PaintDialog({ label, value, tone, gradient, onSet, onClose }: Props) {
+  const [paint, setPaint] = useState(() => read(value, tone));
   const { angle, stops } = paint;
   const put = (index: number, change: Partial<Stop>) =>
     setPaint({
@@ -86,7 +106,7 @@ export function PaintDialog({ label, value, gradient, onSet, onClose }: Props) {
       angle: 180,
       stops: [
         { ...first, at: 0 },
-        { ...first, alpha: 0, at: 100 },
+        { ...first, name: '', alpha: 0, at: 100 },
       ],
     });
   };
@@ -94,7 +114,7 @@ export function PaintDialog({ label, value, gradient, onSet, onClose }: Props) {
     <Dialog label={label} className="paint" onClose={onClose}>
       <h2 className="font-serif text-xl">{label}</h2>
       <span className="swatch paint-shown" aria-hidden="true">
-        <span style={{ background: written(paint) }} />
+        <span style={{ background: toned(written(paint), tone) }} />
       </span>
       {gradient && (
         <div className="fill-tabs paint-kind" role="group" aria-label="What it is">
@@ -125,11 +145,26 @@ export function PaintDialog({ label, value, gradient, onSet, onClose }: Props) {
       <ul className="paint-stops">
         {stops.map((stop, index) => (
           <li key={index}>
+            <select
+              className="select select-sm w-36"
+              aria-label={plain ? 'Where it is from' : `Where colour ${index + 1} is from`}
+              value={stop.name}
+              onChange={(event) => put(index, named(event.target.value, stop, tone))}
+            >
+              <option value="">Own colour</option>
+              <optgroup label={`Tone ${tone.label}`}>
+                {tone.colours.map((each) => (
+                  <option key={each.id} value={each.id}>
+                    {each.label}
+                  </option>
+                ))}
+              </optgroup>
+            </select>
             <input
               type="color"
               aria-label={plain ? 'Colour' : `Colour ${index + 1}`}
               value={stop.solid}
-              onChange={(event) => put(index, { solid: event.target.value })}
+              onChange={(event) => put(index, { name: '', solid: event.target.value })}
             />
             <label>
               Solid, %
@@ -140,7 +175,7 @@ export function PaintDialog({ label, value, gradient, onSet, onClose }: Props) {
                 className="range range-xs"
                 value={stop.alpha}
                 aria-valuetext={`${Math.round(stop.alpha / 2.55)} %`}
-                onChange={(event) => put(index, { alpha: Number(event.target.value) })}
+                onChange={(event) => put(index, { name: '', alpha: Number(event.target.value) })}
               />
               <output>{Math.round(stop.alpha / 2.55)}</output>
             </label>

@@ -66,7 +66,7 @@ public final class Anatomy {
   public static Setting<?> setting(StyleKey key) {
     Part part = part(key.part());
     part.check(key);
-    return part.setting(key.property());
+    return part.setting(key.property()).called(part.said(key));
   }
 
   /** As people read of it: {@code Bar button on hover, ground}. */

@@ -103,25 +103,24 @@ public final class PageSchema {
   private static ObjectNode styles(NodeType type) {
     ObjectNode styles = object(MAKE.objectNode(), List.of());
     for (Part part : type.parts()) {
-      ((ObjectNode) styles.get("properties"))
-          .set(part.id().id(), MAKE.objectNode().put("$ref", "#/$defs/" + part.id().id()));
+      ObjectNode states = object(MAKE.objectNode().put("title", part.label()), List.of());
+      for (State state : part.states()) {
+        ((ObjectNode) states.get("properties")).set(StyleKey.word(state), ref(part.id().id()));
+      }
+      ((ObjectNode) styles.get("properties")).set(part.id().id(), states);
     }
     return styles;
   }
 
   private static ObjectNode part(Part part) {
-    ObjectNode states = object(MAKE.objectNode().put("title", part.label()), List.of());
-    ObjectNode properties = object(MAKE.objectNode(), List.of());
+    ObjectNode properties = object(MAKE.objectNode().put("title", part.label()), List.of());
     for (Property<?> property : part.properties()) {
       Setting<?> setting = part.setting(property);
       ObjectNode kind = byBand(kind(setting.kind()));
       kind.put("title", setting.label());
       ((ObjectNode) properties.get("properties")).set(property.id(), kind);
     }
-    for (State state : part.states()) {
-      ((ObjectNode) states.get("properties")).set(StyleKey.word(state), properties.deepCopy());
-    }
-    return states;
+    return properties;
   }
 
   private static ObjectNode byBand(ObjectNode kind) {
@@ -204,7 +203,11 @@ public final class PageSchema {
   }
 
   private static ObjectNode ref(NodeType type) {
-    return MAKE.objectNode().put("$ref", "#/$defs/" + type.word());
+    return ref(type.word());
+  }
+
+  private static ObjectNode ref(String definition) {
+    return MAKE.objectNode().put("$ref", "#/$defs/" + definition);
   }
 
   private static ObjectNode object(ObjectNode node, List<String> required) {

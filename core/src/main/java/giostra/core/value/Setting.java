@@ -22,6 +22,11 @@ public record Setting<T>(String id, String label, Kind<T> kind, boolean byBand, 
     return new Setting<>(id, label, kind, false, initial);
   }
 
+  /** The same under another name for people. */
+  public Setting<T> called(String other) {
+    return new Setting<>(id, other, kind, byBand, initial);
+  }
+
   /**
    * The value that a raw one stands for.
    *

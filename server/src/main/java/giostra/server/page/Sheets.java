@@ -1,5 +1,6 @@
 package giostra.server.page;
 
+import giostra.core.anatomy.Tone;
 import giostra.core.band.Band;
 import giostra.core.band.Viewport;
 import giostra.core.fit.Piecewise;
@@ -23,11 +24,14 @@ import giostra.core.snag.NoEffect;
 import giostra.core.snag.Reordered;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
+import giostra.core.value.Kind;
 import giostra.core.value.Refused;
 import giostra.core.value.Require;
 import giostra.core.value.Setting;
+import giostra.core.value.ToneColour;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -48,6 +52,7 @@ final class Sheets {
       List<Column> bands,
       List<Row> rows,
       List<PartReply> parts,
+      ToneReply tone,
       @Nullable Plot plot,
       List<Finding> snags) {}
 
@@ -71,6 +76,21 @@ final class Sheets {
 
   /** The worst contrast of a part in a state and a band, and the least that it should be. */
   record ContrastReply(String state, String band, double found, double asked) {}
+
+  /** The tone that a node stands in, with the colours that it has under their names. */
+  record ToneReply(String label, List<NamedColour> colours) {
+    static ToneReply of(Tone tone) {
+      return new ToneReply(
+          tone.label(),
+          Arrays.stream(ToneColour.values())
+              .map(name ->
+                  new NamedColour(Kind.Pick.word(name), name.label(), tone.colour(name).css()))
+              .toList());
+    }
+  }
+
+  /** A colour of a tone. */
+  record NamedColour(String id, String label, String colour) {}
 
   /** A column: one band. */
   record Column(String id, String name, double from, @Nullable Double below, boolean lead) {}
@@ -213,6 +233,7 @@ final class Sheets {
             .toList(),
         rows,
         PartSheets.parts(document, node),
+        ToneReply.of(Resolution.tone(document, node)),
         plot,
         of.isEmpty() ? snags(document, node, pictures, scrollbar) : List.of());
   }
