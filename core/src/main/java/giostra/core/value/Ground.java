@@ -45,23 +45,27 @@ public sealed interface Ground {
       stops = List.copyOf(stops);
     }
 
+    /** Where the first begins at 0 and the last ends at 100 % they need not say so. */
     @Override
     public String css() {
-      return with(Ink::css);
+      return written(stop ->
+          stop.ink().css()
+              + (stop == stops.getFirst() && stop.at() == 0
+                      || stop == stops.getLast() && stop.at() == 100
+                  ? ""
+                  : " " + Require.number(stop.at()) + "%"));
     }
 
     @Override
     public String written() {
-      return with(Ink::written);
+      return written(stop -> stop.ink().written() + " " + Require.number(stop.at()) + "%");
     }
 
-    private String with(Function<Ink, String> as) {
+    private String written(Function<Stop, String> as) {
       return "linear-gradient("
           + Require.number(angle)
           + "deg,"
-          + stops.stream()
-              .map(stop -> as.apply(stop.ink()) + " " + Require.number(stop.at()) + "%")
-              .collect(Collectors.joining(","))
+          + stops.stream().map(as).collect(Collectors.joining(","))
           + ")";
     }
   }

@@ -93,7 +93,8 @@ class PaintTest {
         "linear-gradient(rgb(0 0 0 / 50%), transparent 10%) | linear-gradient(180deg,#00000080 0%,#00000000 10%)"
       })
   void coloursWithoutAPlaceStandEvenly(String written, String css) {
-    assertThat(Ground.parse(written).css()).isEqualTo(css);
+    assertThat(Ground.parse(written).written()).isEqualTo(css);
+    assertThat(Ground.parse(Ground.parse(written).css())).isEqualTo(Ground.parse(written));
   }
 
   @ParameterizedTest
