@@ -6,8 +6,15 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import giostra.core.anatomy.Anatomy;
+import giostra.core.anatomy.VideoParts;
 import giostra.core.band.Bands;
+import giostra.core.look.Cascade;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.look.Scope;
 import giostra.core.look.State;
+import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.page.ClipSettings;
 import giostra.core.page.Document;
@@ -16,16 +23,11 @@ import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.NodeType;
 import giostra.core.page.Piece;
-import giostra.core.page.PlayerParts;
-import giostra.core.page.PlayerParts.Part;
-import giostra.core.page.PlayerParts.Property;
-import giostra.core.page.PlayerParts.Styled;
 import giostra.core.page.Renamed;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
 import giostra.core.value.Ground;
 import giostra.core.value.Refused;
-import giostra.core.value.Setting;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
@@ -53,8 +55,8 @@ class PartsJourney {
   private static Document document(Map<String, String> departures) {
     Values own = Values.NONE;
     for (var each : departures.entrySet()) {
-      Setting<?> setting = NodeType.VIDEO.setting(each.getKey());
-      own = own.withRaw(setting.id(), "desktop", setting.read(each.getValue()));
+      StyleKey key = StyleKey.parse(each.getKey());
+      own = own.withStyle(key, "desktop", NodeType.VIDEO.style(key).read(each.getValue()));
     }
     Values film = own;
     Values item =
@@ -83,39 +85,42 @@ class PartsJourney {
   private record Typed(String value, String variable, String css) {}
 
   /** A value of a property, another one for another number. */
-  private static Typed typed(Styled<?> styled, int n) {
+  private static Typed typed(StyleKey key, int n) {
     String hex = "#%02x%02x%02x".formatted(20 + n * 3 % 200, 40 + n * 7 % 200, 60 + n * 11 % 190);
     int size =
-        switch (styled.part()) {
-          case START_BUTTON -> 60 + n % 40;
-          case BAR -> 60 + n % 30;
-          case BAR_BUTTON -> 26 + n % 20;
-          case TRACK -> 3 + n % 20;
-          case TIME -> 11 + n % 12;
+        switch (key.part().id()) {
+          case "video.start-button" -> 60 + n % 40;
+          case "video.bar" -> 60 + n % 30;
+          case "video.bar-button" -> 26 + n % 20;
+          case "video.track" -> 3 + n % 20;
+          default -> 11 + n % 12;
         };
-    return switch (styled.property()) {
-      case SIZE -> new Typed(size + "px", "--p-size", size + "px");
-      case PADDING -> new Typed("" + (1 + n % 9), "--p-pad", (1 + n % 9) + "px");
-      case CORNERS -> new Typed(1 + n % 19 + "%", "--p-round", 1 + n % 19 + "%");
-      case COLOUR -> new Typed(hex, "--p-ink", hex);
-      case GROUND ->
+    return switch (key.property().id()) {
+      case "size" -> new Typed(size + "px", "--p-size", size + "px");
+      case "padding" -> new Typed("" + (1 + n % 9), "--p-pad", (1 + n % 9) + "px");
+      case "corners" -> new Typed(1 + n % 19 + "%", "--p-round", 1 + n % 19 + "%");
+      case "ink" -> new Typed(hex, "--p-ink", hex);
+      case "ground" ->
           n % 2 == 0
               ? new Typed(
                   "linear-gradient(90deg, " + hex + ", #fff)",
                   "--p-ground",
                   "linear-gradient(90deg," + hex + " 0%,#ffffff 100%)")
               : new Typed(hex + "cc", "--p-ground", hex + "cc");
-      case PICTURE -> new Typed("lamp-walk.jpg", "--p-picture", "url(\"media/");
-      case BORDER -> new Typed(1 + n % 7 + "px", "--p-border", 1 + n % 7 + "px");
-      case BORDER_COLOUR -> new Typed(hex, "--p-line", hex);
-      case NUDGE -> new Typed("0." + n % 9 + " -1.3", "--p-nudge", "0." + n % 9 + "px -1.3px");
+      case "picture" -> new Typed("lamp-walk.jpg", "--p-picture", "url(\"media/");
+      case "border" -> new Typed(1 + n % 7 + "px", "--p-border", 1 + n % 7 + "px");
+      case "border-ink" -> new Typed(hex, "--p-line", hex);
+      case "nudge" -> new Typed("0." + n % 9 + " -1.3", "--p-nudge", "0." + n % 9 + "px -1.3px");
+      default -> throw new IllegalStateException(key.written());
     };
   }
 
   /** States share values: one that is set to what rest has holds against one that is weaker. */
-  private static int shared(Styled<?> styled) {
-    int state = styled.part().states().indexOf(styled.state());
-    return styled.part().ordinal() * 13 + styled.property().ordinal() * 5 + state % 2;
+  private static int shared(Part part, StyleKey key) {
+    int state = part.states().indexOf(key.state());
+    return VideoParts.PLAYER.indexOf(part) * 13
+        + part.properties().indexOf(key.property()) * 5
+        + state % 2;
   }
 
   @ParameterizedTest
@@ -133,42 +138,40 @@ class PartsJourney {
             .asString();
     page.route("**/preview/**", Route::abort);
     var asked = new LinkedHashMap<String, Typed>();
-    var typed = new ArrayList<Styled<?>>();
+    var typed = new ArrayList<StyleKey>();
     var bulk = new ArrayList<Edit>();
-    for (Part part : Part.values()) {
-      for (State state : part.states()) {
-        for (Styled<?> each : PlayerParts.of(part)) {
-          if (each.state() == state) {
-            Typed value = typed(each, shared(each));
-            asked.put(each.setting().id(), value);
-            // One of each state goes through the screen, another property each time.
-            int turn = (part.ordinal() + part.states().indexOf(state)) % 3;
-            if (each.property().ordinal() == turn) {
-              typed.add(each);
-            } else {
-              bulk.add(
-                  new Edit.SetValue(
-                      node,
-                      each.setting().id(),
-                      "desktop",
-                      each.property() == Property.PICTURE ? picture : value.value()));
-            }
-          }
+    for (Part part : VideoParts.PLAYER) {
+      for (StyleKey each : part.keys()) {
+        Typed value = typed(each, shared(part, each));
+        asked.put(each.written(), value);
+        // One of each state goes through the screen, another property each time.
+        int turn = (VideoParts.PLAYER.indexOf(part) + part.states().indexOf(each.state())) % 3;
+        if (part.properties().indexOf(each.property()) == turn) {
+          typed.add(each);
+        } else {
+          bulk.add(
+              new Edit.SetStyle(
+                  node,
+                  each,
+                  "desktop",
+                  each.property() == Property.PICTURE ? picture : value.value()));
         }
       }
     }
     assertThat(api.edit(id, 0, bulk.toArray(Edit[]::new)).status()).isEqualTo(200);
     Bench bench = Bench.open(page, api, id, "arrange", node);
-    for (Styled<?> each : typed) {
-      pressed(page, ".parts > .fill-tabs button", each.part().label());
-      page.locator(".parts-states > div > button")
-          .nth(each.part().states().indexOf(each.state()))
-          .click();
-      type(bench, node, each, Objects.requireNonNull(asked.get(each.setting().id())));
+    if (node.equals("site")) {
+      pressed(page, ".parts > .fill-tabs button", "Player");
+    }
+    for (StyleKey each : typed) {
+      Part part = Anatomy.part(each.part());
+      pressed(page, ".parts > .fill-tabs button", part.label());
+      page.locator(".parts-states > div > button").nth(part.states().indexOf(each.state())).click();
+      type(bench, node, each, Objects.requireNonNull(asked.get(each.written())));
     }
     assertThat(typed).hasSizeGreaterThan(12);
     bench.saved();
-    assertThat(asked).hasSameSizeAs(PlayerParts.ALL);
+    assertThat(asked).hasSizeGreaterThan(100);
     bench.publish();
     page.unroute("**/preview/**");
     String release =
@@ -179,7 +182,7 @@ class PartsJourney {
     page.locator("#g-" + (node.equals("site") ? "other" : "film") + " .g-start")
         .scrollIntoViewIfNeeded();
     var wrong = new ArrayList<String>();
-    for (Part part : Part.values()) {
+    for (Part part : VideoParts.PLAYER) {
       for (State state : part.states()) {
         check(page, node.equals("site") ? "other" : "film", part, state, asked, wrong);
       }
@@ -213,24 +216,24 @@ class PartsJourney {
         .click();
   }
 
-  private static void type(Bench bench, String node, Styled<?> each, Typed value) {
+  private static void type(Bench bench, String node, StyleKey each, Typed value) {
     if (each.property() == Property.PICTURE) {
-      bench.cell(node, each.setting().id(), "desktop").click();
+      bench.cell(node, each.written(), "desktop").click();
       bench.pick(value.value());
     } else {
-      bench.set(node, each.setting().id(), "desktop", value.value());
+      bench.set(node, each.written(), "desktop", value.value());
     }
   }
 
   private static String selector(String id, Part part) {
     return "#g-"
         + id
-        + switch (part) {
-          case START_BUTTON -> " .g-start-sign";
-          case BAR -> " .g-controls";
-          case BAR_BUTTON -> " .g-mute";
-          case TRACK -> " .g-scrub > input";
-          case TIME -> " .g-time";
+        + switch (part.id().id()) {
+          case "video.start-button" -> " .g-start-sign";
+          case "video.bar" -> " .g-controls";
+          case "video.bar-button" -> " .g-mute";
+          case "video.track" -> " .g-scrub > input";
+          default -> " .g-time";
         };
   }
 
@@ -245,12 +248,13 @@ class PartsJourney {
   private static void check(
       Page page, String id, Part part, State state, Map<String, Typed> asked, List<String> wrong) {
     String selector = selector(id, part);
-    if (part != Part.START_BUTTON && page.locator("#g-" + id + " .g-controls").isHidden()) {
+    if (part != VideoParts.START_BUTTON && page.locator("#g-" + id + " .g-controls").isHidden()) {
       page.locator("#g-" + id + " .g-start").click();
       page.waitForFunction("s => !document.querySelector(s).paused", "#g-" + id + " video");
       page.evaluate("s => document.querySelector(s).pause()", "#g-" + id + " video");
     }
-    Locator held = page.locator(part == Part.START_BUTTON ? "#g-" + id + " .g-start" : selector);
+    Locator held =
+        page.locator(part == VideoParts.START_BUTTON ? "#g-" + id + " .g-start" : selector);
     page.mouse().move(2, 2);
     page.evaluate("document.activeElement?.blur()");
     switch (state) {
@@ -271,12 +275,12 @@ class PartsJourney {
         PlaywrightAssertions.assertThat(held).hasAttribute("data-pressed", "");
       }
     }
-    for (Styled<?> each : PlayerParts.of(part)) {
+    for (StyleKey each : part.keys()) {
       if (each.state() == state) {
-        Typed typed = Objects.requireNonNull(asked.get(each.setting().id()));
+        Typed typed = Objects.requireNonNull(asked.get(each.written()));
         String found = normal(variable(page, selector, typed.variable()));
         if (!found.startsWith(normal(typed.css()))) {
-          wrong.add(each.setting().id() + ": " + found + ", not " + typed.css());
+          wrong.add(each.written() + ": " + found + ", not " + typed.css());
         }
       }
     }
@@ -297,18 +301,18 @@ class PartsJourney {
         page(
             api,
             Map.ofEntries(
-                Map.entry("startButtonSize", "90px"),
-                Map.entry("startButtonPadding", "15px"),
-                Map.entry("startButtonCorners", "12px"),
-                Map.entry("startButtonBorder", "5px"),
-                Map.entry("startButtonBorderColour", "#112233"),
-                Map.entry("startButtonColour", "#445566"),
-                Map.entry("startButtonNudge", "2.5 -0.4"),
-                Map.entry("startButtonGround", "#778899"),
-                Map.entry("barSize", "80px"),
-                Map.entry("barButtonSize", "50px"),
-                Map.entry("timeSize", "20px"),
-                Map.entry("timeColour", "#abcdef")));
+                Map.entry("video.start-button/rest/size", "90px"),
+                Map.entry("video.start-button/rest/padding", "15px"),
+                Map.entry("video.start-button/rest/corners", "12px"),
+                Map.entry("video.start-button/rest/border", "5px"),
+                Map.entry("video.start-button/rest/border-ink", "#112233"),
+                Map.entry("video.start-button/rest/ink", "#445566"),
+                Map.entry("video.start-button/rest/nudge", "2.5 -0.4"),
+                Map.entry("video.start-button/rest/ground", "#778899"),
+                Map.entry("video.bar/rest/size", "80px"),
+                Map.entry("video.bar-button/rest/size", "50px"),
+                Map.entry("video.time/rest/size", "20px"),
+                Map.entry("video.time/rest/ink", "#abcdef")));
     page.navigate(api.publish(id));
     page.waitForSelector("[data-piece=film][data-live]");
     Locator sign = page.locator("#g-film .g-start-sign");
@@ -337,13 +341,13 @@ class PartsJourney {
     page.navigate(api.publish(page(api, Map.of())));
     page.waitForSelector("[data-piece=film][data-live]");
     var asked = new LinkedHashMap<String, Typed>();
-    for (Styled<?> each :
-        List.copyOf(PlayerParts.ALL).stream().map(s -> PlayerParts.of(s).orElseThrow()).toList()) {
-      String variable = typed(each, 0).variable();
-      asked.put(each.setting().id(), new Typed("", variable, initial(each)));
+    for (Part part : VideoParts.PLAYER) {
+      for (StyleKey each : part.keys()) {
+        asked.put(each.written(), new Typed("", typed(each, 0).variable(), initial(part, each)));
+      }
     }
     var wrong = new ArrayList<String>();
-    for (Part part : Part.values()) {
+    for (Part part : VideoParts.PLAYER) {
       for (State state : part.states()) {
         check(page, "film", part, state, asked, wrong);
       }
@@ -351,8 +355,15 @@ class PartsJourney {
     assertThat(wrong).isEmpty();
   }
 
-  private static <T> String initial(Styled<T> styled) {
-    String css = String.valueOf(styled.setting().write(styled.setting().initial()));
+  private static String initial(Part part, StyleKey key) {
+    Object value =
+        Cascade.value(
+            part,
+            key.property(),
+            key.state(),
+            new Scope(Bands.INITIAL, List.of()),
+            Bands.INITIAL.lead());
+    String css = String.valueOf(part.setting(key.property()).write(value));
     return css.isEmpty() ? "none" : css;
   }
 
@@ -362,7 +373,7 @@ class PartsJourney {
       return "0px";
     }
     try {
-      return Ground.parse(css).css();
+      return Ground.parse(css).written();
     } catch (Refused e) {
       return css;
     }
@@ -374,7 +385,7 @@ class PartsJourney {
     Bench bench = Bench.open(page, api, id, "arrange", "film");
     pressed(page, ".parts > .fill-tabs button", "Start button");
     PlaywrightAssertions.assertThat(page.locator(".parts-look")).containsText("wears the look");
-    Locator cell = bench.cell("film", "startButtonGround", "desktop");
+    Locator cell = bench.cell("film", "video.start-button/rest/ground", "desktop");
     cell.locator(".swatch-button").click();
     Locator dialog = page.locator("dialog[open]");
     dialog.getByText("Gradient").click();
@@ -384,15 +395,16 @@ class PartsJourney {
     PlaywrightAssertions.assertThat(cell)
         .containsText("linear-gradient(180deg,#aa3311d1 0%,#11201d00 100%)");
     PlaywrightAssertions.assertThat(cell.locator(".origin-here")).isVisible();
-    bench.button("Give them to all players").click();
+    bench.button("Give them to the site").click();
     bench.saved();
-    PlaywrightAssertions.assertThat(cell.locator(".origin-look")).isVisible();
+    PlaywrightAssertions.assertThat(cell.locator(".origin-site")).isVisible();
     Document shared = api.document(id);
-    assertThat(shared.site().values().set()).containsOnlyKeys("startButtonGround");
+    assertThat(shared.site().values().styles().set())
+        .containsOnlyKeys(StyleKey.parse("video.start-button/rest/ground"));
     assertThat(shared.node("film").values()).isEqualTo(Values.NONE);
     // What is no colour is refused beside the cell, and stays as it was typed.
-    bench.set("film", "startButtonColour", "desktop", "reddish");
-    bench.cell("film", "startButtonColour", "desktop").focus();
+    bench.set("film", "video.start-button/rest/ink", "desktop", "reddish");
+    bench.cell("film", "video.start-button/rest/ink", "desktop").focus();
     PlaywrightAssertions.assertThat(page.locator(".foot"))
         .containsText("Start button, colour is reddish; it must be a colour such as #1c2b27");
     page.keyboard().press("Escape");

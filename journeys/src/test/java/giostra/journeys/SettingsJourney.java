@@ -12,7 +12,6 @@ import giostra.core.page.Edits;
 import giostra.core.page.Feed;
 import giostra.core.page.Linking;
 import giostra.core.page.NodeType;
-import giostra.core.page.PlayerParts;
 import giostra.core.page.SiteSettings;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -81,9 +80,6 @@ class SettingsJourney {
             there.stream()
                 .filter(key -> key.endsWith("." + setting.id()))
                 .forEach(key -> tried.put(key, "ContentJourney")));
-    Stream.of("video", "site")
-        .forEach(node ->
-            PlayerParts.ALL.forEach(each -> tried.put(node + "." + each.id(), "PartsJourney")));
     tried.put("site." + SiteSettings.ICONS.id(), "LibraryJourney");
     assertThat(tried.keySet()).containsExactlyInAnyOrderElementsOf(there);
     String list =
@@ -112,8 +108,9 @@ class SettingsJourney {
       `SettingsJourney` changes it through the screen and compares it with what was worked out by hand,
       `DifferenceJourney` (one of each sort of field through the screen, in a deep run all) with a
       piece that is alike but for it; links to what is kept on the site are put in and followed by
-      `StockJourney`, files that pieces follow by `ContentJourney`; the parts of players are held in each
-      of their states by `PartsJourney`, icon sprites put in by `LibraryJourney`. A setting that is missing here or has no case fails; with
+      `StockJourney`, files that pieces follow by `ContentJourney`; icon sprites are put in by
+      `LibraryJourney`. How parts look is tried by `LooksJourney`, and for players, held in each of
+      their states, by `PartsJourney`. A setting that is missing here or has no case fails; with
       `-Dgiostra.write=true` it writes this list.
 
       | node | setting | journey |

@@ -2,6 +2,10 @@ package giostra.journeys;
 
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.look.State;
+import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.page.AccordionSettings;
 import giostra.core.page.Block;
@@ -14,12 +18,12 @@ import giostra.core.page.NodeType;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
-import giostra.core.page.PlayerParts;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
 import giostra.core.value.Kind;
 import giostra.core.value.Length;
+import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
@@ -73,9 +77,9 @@ final class Varied {
     }
   }
 
-  /** What changes no box: what a piece is filled from, and how the parts of players look. */
+  /** What changes no box: what a piece is filled from. */
   private static final Set<String> SILENT =
-      Stream.concat(Stream.of(Feed.SOURCE, Feed.KEY, Feed.FIELDS), PlayerParts.ALL.stream())
+      Stream.of(Feed.SOURCE, Feed.KEY, Feed.FIELDS)
           .map(Setting::id)
           .collect(Collectors.toUnmodifiableSet());
 
@@ -87,10 +91,15 @@ final class Varied {
           + " the gate</p></li><li>Then the yard</li></ol><p>And <em>then</em> wait.</p>";
 
   private final Random random;
+
+  /** Apart, so that what else is drawn does not depend on it. */
+  private final Random looks;
+
   private int ids;
 
   private Varied(long seed) {
     this.random = new Random(seed);
+    this.looks = new Random(~seed);
   }
 
   /** Draws a page. */
@@ -157,9 +166,47 @@ final class Varied {
               .with(PieceSettings.TITLE_BUTTON, Values.ALL, random.nextBoolean() ? "All" : "")
               .with(PieceSettings.TITLE_LINK.address(), Values.ALL, "#there");
     }
+    if (looks.nextInt(2) == 0) {
+      values = styled(kind, values);
+    }
     Values own = values;
     List<Item> items = IntStream.range(0, 4).mapToObj(_ -> item(kind, own)).toList();
     return (Piece) kind.make(id(kind.word()), values, items);
+  }
+
+  /** Some values of how its parts look: those that change a box. */
+  private Values styled(NodeType kind, Values values) {
+    Values all = values;
+    for (int n = 0; n < 10; n++) {
+      Part part = kind.parts().get(looks.nextInt(kind.parts().size()));
+      Property<?> property = part.properties().get(looks.nextInt(part.properties().size()));
+      StyleKey key = part.key(property, State.REST);
+      String raw =
+          switch (property.id()) {
+            case "padding-above", "padding-below", "padding-sides", "gap", "gap-across" ->
+                looks.nextBoolean() ? looks.nextInt(30) + "px" : looks.nextInt(20) / 10.0 + "em";
+            case "above", "below" -> looks.nextInt(40) + "px";
+            case "border" -> looks.nextInt(6) + "px";
+            case "size" -> part.id().id().startsWith("video.") ? "" : 24 + looks.nextInt(50) + "px";
+            case "text-size" ->
+                looks.nextInt(4) == 0
+                    ? "clamp(12px,8px + 1.2vmin,24px)"
+                    : 12 + looks.nextInt(14) + "px";
+            case "leading" -> Double.toString(1 + looks.nextInt(10) / 10.0);
+            case "spacing" -> Double.toString(looks.nextInt(10) / 100.0);
+            case "case" -> looks.nextBoolean() ? "capitals" : "as-typed";
+            default -> "";
+          };
+      if (!raw.isEmpty()) {
+        Band band = Bands.INITIAL.all().get(looks.nextInt(Bands.INITIAL.all().size()));
+        try {
+          all = all.withStyle(key, band.id(), kind.style(key).read(raw));
+        } catch (Refused tooMuch) {
+          // Some parts take less than others.
+        }
+      }
+    }
+    return all;
   }
 
   /** As many side by side as people put there: one on a phone, up to four on a desktop. */

@@ -22,7 +22,8 @@ public final class Anatomy {
           PageParts.SECOND_BUTTON);
 
   public static final List<Part> SLIDER = joined(TrackParts.SLIDES, WORDED, TrackParts.MOVING);
-  public static final List<Part> CAROUSEL = joined(TrackParts.CARDS, WORDED, TrackParts.MOVING);
+  public static final List<Part> CAROUSEL =
+      joined(TrackParts.CARDS, List.of(PageParts.ICON), WORDED, TrackParts.MOVING);
   public static final List<Part> TABS = joined(PanelParts.TABS, WORDED);
   public static final List<Part> ACCORDION = joined(PanelParts.ACCORDION, WORDED);
   public static final List<Part> FLIP_BOXES = joined(GridParts.FLIP, WORDED);

@@ -87,15 +87,21 @@ public final class GridParts {
 
   // --- counters --------------------------------------------------------------------------------
 
+  /** A figure with its title; the pointer lights those that lead somewhere. */
   public static final Part FIGURE =
       corners(
-          ground(
-              gap(
-                  padded(
-                      Part.of("counters.box", "Box", State.HOVER), rem(0.75), rem(0.75), rem(0.75)),
-                  rem(0.35)),
-              none()),
-          px(0));
+              ground(
+                  gap(
+                      padded(
+                          Part.of("counters.box", "Box", State.HOVER),
+                          rem(0.75),
+                          rem(0.75),
+                          rem(0.75)),
+                      rem(0.35)),
+                  none()),
+              px(0))
+          .in(State.HOVER, Property.GROUND, plain(ToneColour.RAISED))
+          .in(State.HOVER, Property.CORNERS, px(12));
 
   /** How large it is says the piece. */
   public static final Part NUMBER =
@@ -113,12 +119,6 @@ public final class GridParts {
   public static final Part COUNTER_PICTURE =
       corners(size(Part.of("counters.picture", "Picture"), 72, 8, 400), Length.percent(50));
 
-  /** A box that leads somewhere. */
-  public static final Part WHOLE =
-      corners(
-          ground(Part.of("counters.link", "Box under the pointer"), plain(ToneColour.RAISED)),
-          px(12));
-
   static final List<Part> FLIP =
       List.of(
           FRONT,
@@ -132,7 +132,7 @@ public final class GridParts {
           TURN_BACK,
           DIVIDER);
   static final List<Part> COUNTERS =
-      List.of(FIGURE, NUMBER, TITLE, COUNTER_ICON, COUNTER_PICTURE, WHOLE, DIVIDER);
+      List.of(FIGURE, NUMBER, TITLE, COUNTER_ICON, COUNTER_PICTURE, DIVIDER);
 
   private GridParts() {}
 }

@@ -150,8 +150,8 @@ final class PanelFlows {
     int signs = signed(piece, item);
     PartBox sign = blocks.part(piece, PanelParts.SIGN);
     double marker = blocks.part(piece, PanelParts.MARKER).px(Property.SIZE);
-    double gap = box.px(Property.GAP);
     return (width, screen) -> {
+      double gap = box.px(Property.GAP, screen);
       double size = sign.em(Property.SIZE, box.of(Property.TEXT_SIZE).px(screen.lesser()));
       double taken = box.across(screen) + marker + gap + signs * (size + gap);
       return Math.max(
@@ -358,7 +358,7 @@ final class PanelFlows {
     }
 
     private double beside(Screen screen) {
-      return signs * (size(screen) + box.px(Property.GAP));
+      return signs * (size(screen) + box.px(Property.GAP, screen));
     }
 
     double natural(Screen screen) {

@@ -27,6 +27,11 @@ record PartBox(Part part, Scope scope, Band band) {
     return of(property).constantPx();
   }
 
+  /** A length in px that somebody has said, or another one where the part has none of itself. */
+  double px(Property<Length> property, double unlessSaid) {
+    return scope.speaksOf(part.key(property, State.REST)) ? px(property) : unlessSaid;
+  }
+
   /** A length in px; one in em is a multiple of the size of the part's own letters. */
   double px(Property<Length> property, Screen screen) {
     Length length = of(property);

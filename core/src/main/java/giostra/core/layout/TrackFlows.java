@@ -137,7 +137,7 @@ final class TrackFlows {
     parts.addAll(items.words(piece, item, TrackParts.CARD_HEADING));
     items.buttons(piece, item).ifPresent(parts::add);
     PartBox words = blocks.part(piece, TrackParts.CARD_WORDS);
-    double side = bare ? 0 : words.px(Property.PADDING_SIDES);
+    double side = bare ? words.px(Property.PADDING_SIDES, 0) : words.px(Property.PADDING_SIDES);
     Flow body =
         Flow.stack(parts, words.px(Property.GAP))
             .within(
@@ -193,8 +193,14 @@ final class TrackFlows {
     double between = box.px(Property.GAP);
     double beneathPortrait = blocks.part(piece, TrackParts.SPEAKER).px(Property.GAP);
     PartBox bubble = blocks.part(piece, TrackParts.BUBBLE_SPEAKER);
-    double padX = tailed || frame == Frame.NONE ? 0 : box.px(Property.PADDING_SIDES);
-    double padY = tailed ? 0 : box.px(Property.PADDING_ABOVE) + box.px(Property.PADDING_BELOW);
+    double padX =
+        tailed || frame == Frame.NONE
+            ? box.px(Property.PADDING_SIDES, 0)
+            : box.px(Property.PADDING_SIDES);
+    double padY =
+        tailed
+            ? box.px(Property.PADDING_ABOVE, 0) + box.px(Property.PADDING_BELOW, 0)
+            : box.px(Property.PADDING_ABOVE) + box.px(Property.PADDING_BELOW);
     double tail =
         tailed ? bubble.px(Property.PADDING_ABOVE) + bubble.px(Property.PADDING_BELOW) : 0;
     Flow own = words;

@@ -90,7 +90,7 @@ final class Filled {
   private static String declarations(Part part, State state, List<String> asked) {
     PartCss.Look look = initially(part, state);
     String all =
-        PartCss.of(part, _ -> "").stream()
+        PartCss.whole(part).stream()
             .filter(each -> each.within().isEmpty())
             .filter(each ->
                 each.of().stream()

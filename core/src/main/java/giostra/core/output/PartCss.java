@@ -56,21 +56,32 @@ final class PartCss {
           "grid.divider", "--p-size");
 
   private final Part part;
+  private final boolean whole;
   private final Function<String, String> files;
   private final List<Declared> all = new ArrayList<>();
 
-  private PartCss(Part part, Function<String, String> files) {
+  private PartCss(Part part, boolean whole, Function<String, String> files) {
     this.part = part;
+    this.whole = whole;
     this.files = files;
   }
 
+  /** All declarations of a part that says all of itself, in few words. */
+  static List<Declared> whole(Part part) {
+    return of(part, true, _ -> "");
+  }
+
   /**
-   * All declarations of a part.
+   * All declarations of a part, apart: who says one thing of it says nothing of another.
    *
    * @param files the path of the picture with an id, empty where there is none
    */
-  static List<Declared> of(Part part, Function<String, String> files) {
-    var css = new PartCss(part, files);
+  static List<Declared> apart(Part part, Function<String, String> files) {
+    return of(part, false, files);
+  }
+
+  private static List<Declared> of(Part part, boolean whole, Function<String, String> files) {
+    var css = new PartCss(part, whole, files);
     if (VideoParts.PLAYER.contains(part)) {
       css.variables();
     } else {
@@ -109,7 +120,11 @@ final class PartCss {
   }
 
   private void box() {
-    if (part.has(Property.PADDING_SIDES)) {
+    if (!whole) {
+      add(Property.PADDING_ABOVE, "padding-block-start", Length::css);
+      add(Property.PADDING_SIDES, "padding-inline", Length::css);
+      add(Property.PADDING_BELOW, "padding-block-end", Length::css);
+    } else if (part.has(Property.PADDING_SIDES)) {
       add(
           List.of(Property.PADDING_ABOVE, Property.PADDING_SIDES, Property.PADDING_BELOW),
           "",
@@ -128,7 +143,10 @@ final class PartCss {
     } else {
       add(Property.SIZE, sized, Length::css);
     }
-    if (part.has(Property.GAP_ACROSS)) {
+    if (!whole) {
+      add(Property.GAP, part.has(Property.GAP_ACROSS) ? "row-gap" : "gap", Length::css);
+      add(Property.GAP_ACROSS, "column-gap", Length::css);
+    } else if (part.has(Property.GAP_ACROSS)) {
       add(
           List.of(Property.GAP, Property.GAP_ACROSS),
           "",
@@ -144,21 +162,25 @@ final class PartCss {
   private void edges() {
     add(Property.GROUND, "background", PartCss::ground);
     add(Property.CORNERS, "border-radius", Length::css);
-    if (part.has(Property.BORDER)) {
+    String side = BORDERS.getOrDefault(part.id().id(), "border");
+    if (!whole) {
+      add(Property.BORDER, side + "-width", Css::px);
+      add(Property.BORDER_INK, side + "-color", Ink::css);
+    } else if (part.has(Property.BORDER)) {
       add(
           List.of(Property.BORDER, Property.BORDER_INK),
           "",
-          BORDERS.getOrDefault(part.id().id(), "border"),
+          side,
           look -> look.of(Property.BORDER).css() + " solid " + look.of(Property.BORDER_INK).css());
     }
     if (part.has(Property.EDGE)) {
-      String side = part.id().id().equals("slider.hold") ? "" : "inset ";
+      String inset = part.id().id().equals("slider.hold") ? "" : "inset ";
       add(
           List.of(Property.EDGE, Property.EDGE_INK),
           "",
           "box-shadow",
           look ->
-              side
+              inset
                   + "0 0 0 "
                   + Css.px(look.of(Property.EDGE))
                   + " "

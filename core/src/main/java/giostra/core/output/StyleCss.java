@@ -82,7 +82,7 @@ final class StyleCss {
   }
 
   private void part(Node node, Part part, Scope scope, Set<StyleKey> spoken, String root) {
-    for (PartCss.Declared each : PartCss.of(part, files)) {
+    for (PartCss.Declared each : PartCss.apart(part, files)) {
       boolean asked =
           each.of().stream()
               .anyMatch(property ->
@@ -95,10 +95,16 @@ final class StyleCss {
   }
 
   private void declare(Node node, Part part, PartCss.Declared declared, Scope scope, String root) {
-    boolean block = node instanceof Block && !(node instanceof Piece);
+    boolean overlay = part.equals(PageParts.OVERLAY);
+    boolean block =
+        (node instanceof Block && !(node instanceof Piece)) || (node instanceof Section && overlay);
     // Panels hold blocks, and those have a look of their own.
     String not = node.type().hasPanels() ? root + " .g-block *" : "";
-    String within = part.equals(PageParts.BODY) ? ":is(#g,html)" : root;
+    // These are not within a section.
+    String within =
+        part.equals(PageParts.BODY)
+            ? ":is(#g,html)"
+            : overlay && node instanceof giostra.core.page.Page ? ":is(#g,main)" : root;
     for (State state : part.states()) {
       if (state == State.REST || said(part, declared.of(), state, scope)) {
         BandCss to = state == State.HOVER ? hover : css;

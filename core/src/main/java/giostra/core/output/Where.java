@@ -2,18 +2,26 @@ package giostra.core.output;
 
 import giostra.core.look.Part;
 import giostra.core.look.State;
+import java.util.Arrays;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 
 /**
  * Where a part is found in the markup.
  *
- * @param selector within what holds it; an {@code &} stands where its states go
+ * @param selector within what holds it; an {@code &} stands where its states go, a stroke between
+ *     two of which it is both
  * @param current the same where it is current
  * @param own what follows the node's own element, where a block by itself is or holds the part
  */
 record Where(String selector, String current, String own) {
   private static final Map<String, Where> ALL = new TreeMap<>();
+
+  /** A figure, which is lit while the pointer is over where it leads. */
+  private static final String LIT = ".g-figure";
+
+  private static final String LIT_FIGURE = " .g-figure:has(.g-whole-of:hover)";
 
   private static final String HEADINGS = ":is(h2,h3,h4,h5,h6)";
 
@@ -24,10 +32,10 @@ record Where(String selector, String current, String own) {
     }
     own("page.heading-4", ":is(.g-block,.g-over)>:is(h4,h5,h6)", "");
     own("page.text", ".g-text", "");
-    at("page.item-text", ".g-copy:not(.g-text)");
+    at("page.item-text", ".g-copy:not(.g-text,blockquote)");
     own("page.picture", ".g-picture>img", ">img");
     at("page.remote-picture", "img[data-remote]");
-    at("page.button", ".g-button:not(.g-second,.g-back *)&");
+    at("page.button", ".g-button:not(.g-second)&");
     at("page.second-button", ".g-second&");
     at("page.buttons", ".g-buttons");
     at("page.kicker", ".g-kicker");
@@ -42,8 +50,8 @@ record Where(String selector, String current, String own) {
     own("copy.code", ".g-copy :is(code,pre)", " :is(code,pre)");
     own("copy.code-block", ".g-copy pre", " pre");
     own("copy.picture", ".g-copy img", " img");
-    at("page.icon", ".g-icon");
-    at("section.overlay", ".g-grounded::after");
+    at("page.icon", ".g-card>.g-body>.g-icon");
+    own("section.overlay", ".g-grounded::after", "::after");
     at("page.field", ".g-own-html :is(input,textarea,select)");
     at("page.message", ".g-message");
     at("page.focus", ":focus-visible");
@@ -72,8 +80,8 @@ record Where(String selector, String current, String own) {
         ".g-dot:is([aria-disabled=true],[aria-selected=true])>.g-dot-name");
     at("track.neighbour", ".g-near");
     at("carousel.card", ".g-card&");
-    at("carousel.words", ".g-body");
-    at("carousel.heading", ".g-body>" + HEADINGS);
+    at("carousel.words", ".g-card>.g-body");
+    at("carousel.heading", ".g-card>.g-body>" + HEADINGS);
     at("carousel.bare-picture", ".g-bare>.g-shot");
     at("quotation.box", ".g-quotation");
     at("quotation.words", ".g-words");
@@ -88,13 +96,13 @@ record Where(String selector, String current, String own) {
     at("tabs.heading", ".g-head&", ".g-head[aria-selected=true]");
     at("tabs.current-line", ".g-head::before");
     at("tabs.divider", ".g-head::after");
-    at("tabs.panel", ".g-panel");
-    at("tabs.folded-heading", ".g-fold&", ".g-fold[aria-expanded=true]");
+    at("tabs.panel", ".g-tab>.g-panel");
+    at("tabs.folded-heading", "button.g-fold&", "button.g-fold[aria-expanded=true]");
     at("panel.heading-icon", ".g-head-icon");
     at("panel.marker", ".g-marker");
-    at("panel.content", ".g-inner>*+*");
+    at("panel.content", ".g-inner>*+:not(.g-kicker+p,.g-sub+p)");
     at("panel.picture", ".g-panel-picture>img");
-    at("accordion.row", ".g-fold", ".g-fold[open]");
+    at("accordion.row", "details.g-fold", "details.g-fold[open]");
     at("accordion.heading", ".g-fold>summary&>.g-question", ".g-fold[open]>summary>.g-question");
     at("accordion.heading-row", ".g-fold>summary");
     at("accordion.tools", ".g-tools");
@@ -107,20 +115,19 @@ record Where(String selector, String current, String own) {
 
     at("flip.front", ".g-front&");
     at("flip.back", ".g-back&");
-    at("flip.back-button", ".g-back .g-button&");
+    at("flip.back-button", ".g-back .g-body .g-button&");
     at("flip.words", ".g-face>.g-body");
     at("flip.heading", ".g-front>.g-body>" + HEADINGS);
     at("flip.back-heading", ".g-back>.g-body>" + HEADINGS);
     at("flip.icon", ".g-front .g-icon");
     at("flip.back-icon", ".g-back .g-body .g-icon");
     at("flip.turn-back", ".g-turn-back&");
-    at("grid.divider", ".g-grid>::after");
-    at("counters.box", ".g-figure&");
+    at("grid.divider", ".g-grid>*::after|.g-grid>*::before");
+    at("counters.box", LIT);
     at("counters.number", ".g-number");
     at("counters.title", ".g-title");
     at("counters.icon", ".g-sign>.g-icon");
     at("counters.picture", ".g-sign>.g-shot");
-    at("counters.link", ".g-figure:has(.g-whole-of:hover)");
 
     at("video.start-button", ".g-start&>.g-start-sign");
     at("video.bar", ".g-controls&");
@@ -181,8 +188,20 @@ record Where(String selector, String current, String own) {
           case PRESSED -> ":active".repeat(4);
           case DISABLED -> ":is(:disabled,[aria-disabled=true])".repeat(5);
         };
-    String where = state == State.CURRENT ? " " + current : block ? own : " " + selector;
-    String whole = root + where.replace("&", named);
+    String where =
+        state == State.CURRENT
+            ? " " + current
+            : state == State.HOVER && selector.equals(LIT)
+                ? LIT_FIGURE
+                : block ? own : " " + selector;
+    return Arrays.stream(where.strip().split("\\|"))
+        .map(each -> (where.startsWith(" ") ? " " : "") + each)
+        .map(each -> guarded(root + each.replace("&", named), not))
+        .collect(Collectors.joining(","));
+  }
+
+  /** A selector that does not hold for some; what stands before or after an element comes last. */
+  private static String guarded(String whole, String not) {
     if (not.isEmpty()) {
       return whole;
     }

@@ -1,0 +1,284 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.google.gson.JsonArray;
+import com.google.gson.JsonElement;
+import com.google.gson.JsonObject;
+import com.microsoft.playwright.CDPSession;
+import com.microsoft.playwright.Page;
+import giostra.core.anatomy.Anatomy;
+import giostra.core.anatomy.VideoParts;
+import giostra.core.format.DocumentJson;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.look.State;
+import giostra.core.look.StyleKey;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Site;
+import giostra.core.value.Kind;
+import giostra.core.value.Require;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/**
+ * Every property of every part, in every state: each is set to a value that no other has, and the
+ * browser is asked whether anything on the page is so. Where on the page a part is, the journey
+ * does not say: what nothing wears is not found.
+ */
+@ExtendWith({Giostra.class, Chromium.class})
+class LooksJourney {
+  /**
+   * What every element and what stands before and after it has, as the browser computes it; lengths
+   * of letters are told as shares of their size.
+   */
+  private static final String WORN =
+      """
+      () => {
+        const all = new Set();
+        const names = ['color', 'background-color', 'padding-top', 'padding-bottom', 'padding-left',
+          'padding-right', 'row-gap', 'column-gap', 'width', 'height', 'min-height', 'opacity',
+          'border-top-color', 'border-left-color', 'border-bottom-color', 'outline-color',
+          'border-top-left-radius', 'font-size', 'font-weight', 'margin-top', 'margin-bottom',
+          'text-transform', 'font-family', 'background-image', 'box-shadow', 'outline-width',
+          'border-top-width', 'border-left-width', 'border-bottom-width', 'translate'];
+        const round = (text) => text.replace(/-?\\d+\\.\\d+/g, (n) => String(Math.round(n * 100) / 100));
+        for (const element of document.querySelectorAll('body, body *')) {
+          for (const pseudo of ['', '::before', '::after']) {
+            const style = getComputedStyle(element, pseudo || undefined);
+            if (pseudo && style.content === 'none' && style.content !== 'normal') continue;
+            for (const name of names) all.add(name + '=' + round(style.getPropertyValue(name)));
+            const size = parseFloat(style.fontSize);
+            all.add('shadow=' + style.boxShadow.replace(/\\).*/, ')'));
+            all.add('leading=' + round(String(parseFloat(style.lineHeight) / size)));
+            all.add('spacing=' + (Math.round(parseFloat(style.letterSpacing) / size * 1000) / 1000));
+            for (const name of ['size', 'pad', 'round', 'ink', 'ground', 'picture', 'border', 'line', 'nudge'])
+              all.add('--p-' + name + '=' + style.getPropertyValue('--p-' + name).trim());
+          }
+        }
+        return [...all];
+      }
+      """;
+
+  /** What shows only after something has happened: searching, pressing, playing, failing. */
+  private static final Set<String> APART =
+      Set.of("page.remote-picture", "page.message", "accordion.match", "video.beside");
+
+  /** What shows only in a state that the part itself does not know. */
+  private static final Map<String, State> SHOWS_IN = Map.of("page.focus", State.FOCUS);
+
+  /** What is set, and what of it the browser then has: one of these. */
+  private record Told(Object value, List<String> worn) {
+    Told(Object value, String... worn) {
+      this(value, List.of(worn));
+    }
+  }
+
+  /** Something of everything that has parts. */
+  private static Document document() throws IOException {
+    try (InputStream in = LooksJourney.class.getResourceAsStream("looks.json")) {
+      return DocumentJson.read(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+    }
+  }
+
+  /** A value that nothing else has, as far as there are so many. */
+  private static Optional<Told> told(Part part, StyleKey key, int n) {
+    Property<?> property = key.property();
+    String hex = String.format(Locale.ROOT, "#%06x", 0x100000 + n * 7919);
+    String rgb = rgb(hex);
+    double wide = (part.id().id().equals("track.bar") ? 1.05 : 3.05) + n % 900 / 100.0;
+    String length = Require.number(wide) + "px";
+    boolean player = VideoParts.PLAYER.contains(part);
+    return Optional.ofNullable(
+        switch (property.id()) {
+          case "ink" ->
+              player
+                  ? new Told(hex, "--p-ink=" + hex)
+                  : new Told(hex, "color=" + rgb, "background-color=" + rgb);
+          case "ground" ->
+              player
+                  ? new Told(hex, "--p-ground=" + hex)
+                  : new Told(hex, "background-color=" + rgb);
+          case "border-ink" ->
+              player
+                  ? new Told(hex, "--p-line=" + hex)
+                  : new Told(
+                      hex,
+                      "border-top-color=" + rgb,
+                      "border-bottom-color=" + rgb,
+                      "border-left-color=" + rgb,
+                      "outline-color=" + rgb);
+          case "edge-ink" -> new Told(hex, "shadow=" + rgb);
+          case "padding" -> new Told(length, "--p-pad=" + length);
+          case "padding-above" -> new Told(length, "padding-top=" + length);
+          case "padding-below" -> new Told(length, "padding-bottom=" + length);
+          case "padding-sides", "padding-start" ->
+              new Told(length, "padding-left=" + length, "padding-right=" + length);
+          case "gap" -> new Told(length, "row-gap=" + length);
+          case "gap-across" -> new Told(length, "column-gap=" + length);
+          case "above" -> new Told(length, "margin-top=" + length);
+          case "below" -> new Told(length, "margin-bottom=" + length);
+          case "corners" ->
+              player
+                  ? new Told(length, "--p-round=" + length)
+                  : new Told(length, "border-top-left-radius=" + length);
+          case "text-size" -> {
+            String size = Require.number(8 + n % 1500 / 100.0) + "px";
+            yield new Told(size, "font-size=" + size);
+          }
+          case "weight" -> {
+            String weight = Integer.toString(101 + n % 790);
+            yield new Told(Double.parseDouble(weight), "font-weight=" + weight);
+          }
+          case "leading" -> {
+            double leading = 1 + n % 190 / 100.0;
+            yield new Told(leading, "leading=" + Require.number(leading));
+          }
+          case "spacing" -> {
+            double spacing = 0.002 + n % 400 / 1000.0;
+            yield new Told(spacing, "spacing=" + Require.number(spacing));
+          }
+          case "opacity" -> {
+            double opacity = 0.1 + n % 80 / 100.0;
+            yield new Told(opacity, "opacity=" + Require.number(opacity));
+          }
+          case "size" -> {
+            // What the browser lays out in 64ths of a px is told as it is typed.
+            double px = size(part) + n % 140 / 16.0;
+            String size = Require.number(px) + "px";
+            String rounded = Require.number(Math.round(px * 100) / 100.0) + "px";
+            yield player
+                ? new Told(size, "--p-size=" + size)
+                : new Told(
+                    size,
+                    "width=" + rounded,
+                    "height=" + rounded,
+                    "min-height=" + rounded,
+                    "--p-size=" + size);
+          }
+          case "nudge" -> {
+            String nudge = Require.number(n % 200 / 10.0 - 10) + "px 0px";
+            yield new Told(nudge, "--p-nudge=" + nudge);
+          }
+          // Widths of lines are whole px on most screens, and of cases and families there are few.
+          default -> null;
+        });
+  }
+
+  /** The least that it may be. */
+  private static double size(Part part) {
+    return part.setting(Property.SIZE).kind() instanceof Kind.Size kind ? kind.least() : 8;
+  }
+
+  private static String rgb(String hex) {
+    int value = Integer.parseInt(hex.substring(1), 16);
+    return String.format(
+        Locale.ROOT, "rgb(%d, %d, %d)", value >> 16, value >> 8 & 255, value & 255);
+  }
+
+  @Test
+  void everyPropertyOfEveryPartInEveryStateIsWorn(Api api, Page page) throws IOException {
+    var asked = new LinkedHashMap<StyleKey, Told>();
+    var edits = new ArrayList<Edit>();
+    int n = 0;
+    for (Part part : Anatomy.EVERY) {
+      for (StyleKey key : part.keys()) {
+        int number = n++;
+        told(part, key, number)
+            .filter(_ -> !APART.contains(part.id().id()))
+            // PartsJourney presses it.
+            .filter(_ -> part != VideoParts.BAR_BUTTON || key.state() != State.CURRENT)
+            .ifPresent(told -> {
+              asked.put(key, told);
+              edits.add(new Edit.SetStyle(Site.ID, key, "desktop", told.value()));
+            });
+      }
+    }
+    assertThat(asked).hasSizeGreaterThan(600);
+    String id = api.newPage(api.copyOfDemo(), document());
+    Edit[] all = edits.toArray(Edit[]::new);
+    assertThat(api.edit(id, 0, all).status()).isEqualTo(200);
+    page.setViewportSize(1280, 900);
+    page.navigate(api.publish(id));
+    page.waitForSelector("[data-piece=cards][data-live]");
+    var missing = new ArrayList<String>();
+    for (State held : List.of(State.REST, State.FOCUS, State.HOVER, State.PRESSED)) {
+      Set<String> worn = worn(page, held);
+      asked.forEach((key, told) -> {
+        if (shownIn(key) == held && told.worn().stream().noneMatch(worn::contains)) {
+          missing.add(key.written() + ": " + told.worn().getFirst());
+        }
+      });
+    }
+    assertThat(missing).isEmpty();
+  }
+
+  /** The state in which all of the page is held when it shows; what is current is so at rest. */
+  private static State shownIn(StyleKey key) {
+    return SHOWS_IN.getOrDefault(
+        key.part().id(),
+        switch (key.state()) {
+          case REST, CURRENT, DISABLED -> State.REST;
+          case FOCUS, HOVER, PRESSED -> key.state();
+        });
+  }
+
+  /** All that is on the page while everything on it is in a state. */
+  private static Set<String> worn(Page page, State state) {
+    String held =
+        switch (state) {
+          case HOVER -> "hover";
+          case FOCUS -> "focus-visible";
+          case PRESSED -> "active";
+          case REST, CURRENT, DISABLED -> "";
+        };
+    if (state == State.HOVER) {
+      // What is lit by what is in it is lit by the pointer itself.
+      page.hover("[data-piece=counters] .g-whole-of");
+    }
+    CDPSession browser = page.context().newCDPSession(page);
+    if (!held.isEmpty()) {
+      hold(browser, held);
+    }
+    var all = new HashSet<String>();
+    for (Object each : (List<?>) page.evaluate(WORN)) {
+      all.add(each.toString());
+    }
+    browser.detach();
+    return all;
+  }
+
+  private static void hold(CDPSession browser, String held) {
+    browser.send("DOM.enable");
+    browser.send("CSS.enable");
+    var whole = new JsonObject();
+    whole.addProperty("depth", 1);
+    int root =
+        browser.send("DOM.getDocument", whole).getAsJsonObject("root").get("nodeId").getAsInt();
+    var every = new JsonObject();
+    every.addProperty("nodeId", root);
+    every.addProperty("selector", "*");
+    for (JsonElement node : browser.send("DOM.querySelectorAll", every).getAsJsonArray("nodeIds")) {
+      var force = new JsonObject();
+      force.add("nodeId", node);
+      var states = new JsonArray();
+      states.add(held);
+      force.add("forcedPseudoClasses", states);
+      browser.send("CSS.forcePseudoState", force);
+    }
+  }
+}
