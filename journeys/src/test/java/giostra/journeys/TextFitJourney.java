@@ -78,6 +78,72 @@ class TextFitJourney {
     assertThat(100.0 * right / all).isGreaterThanOrEqualTo(99.5);
   }
 
+  /** Any weight, size and spacing: reference is Chromium, which lays out in 64ths of a px. */
+  @Test
+  void widthsAreThoseOfChromium(Api api, Chromium.Open chromium) {
+    Page page = chromium.page(1280, 800);
+    page.navigate(api.at(Api.LIVE_DEMO));
+    var samples = new ArrayList<Sample>();
+    for (String family : List.of("Source Sans 3 Variable", "Fraunces Variable")) {
+      for (int weight : List.of(200, 300, 400, 457, 550, 600, 650, 700, 900)) {
+        for (double size : List.of(11.0, 15.2, 16.0, 21.37, 40.0)) {
+          for (double spacing : List.of(0.0, 0.5, -0.3)) {
+            PHRASES.forEach(text -> samples.add(new Sample(text, family, weight, size, spacing)));
+          }
+        }
+      }
+    }
+    JsonNode shown = Js.ask(page, NATURAL, given(samples));
+    var off = new ArrayList<String>();
+    double worst = 0;
+    for (int s = 0; s < samples.size(); s++) {
+      Sample each = samples.get(s);
+      double found =
+          Face.of(each.family(), each.weight()).width(each.text(), each.size(), each.spacing());
+      double by = Math.abs(found - shown.path(s).asDouble());
+      worst = Math.max(worst, by);
+      if (by > 0.05) {
+        off.add("%s: %.3f, not %.3f".formatted(each, found, shown.path(s).asDouble()));
+      }
+    }
+    System.out.printf(
+        "text widths: %.2f %% of %d within 0.05 px, worst %.3f px%n",
+        100.0 * (samples.size() - off.size()) / samples.size(), samples.size(), worst);
+    assertThat(off.size() * 100.0 / samples.size()).as("off: %s", off).isLessThanOrEqualTo(0.1);
+  }
+
+  private static final List<String> PHRASES =
+      List.of(
+          "The moonflowers open at dusk",
+          "office affine, fjord; fl\u00fcffig \u201cquoted\u201d",
+          "AVATAR Type, To Yield: WAVE",
+          "na\u00efve caf\u00e9 \u2014 \u20ac1,234.50",
+          "\u0141\u00f3d\u017a, Gda\u0144sk, \u010cesk\u00fd and \u015eanl\u0131urfa");
+
+  /** The width of each sample on one line. */
+  private static final String NATURAL =
+      """
+      async (samples) => {
+        const faces = [...document.styleSheets].flatMap((sheet) => [...sheet.cssRules])
+            .filter((rule) => rule instanceof CSSFontFaceRule)
+            .map(({ style }) => new FontFace('Fit ' + style.getPropertyValue('font-family').replaceAll('"', ''),
+                style.getPropertyValue('src').replace(/url\\("?([^")]+)"?\\)/, (_, at) => `url(${new URL(at, document.querySelector('link[rel=stylesheet]').href)})`),
+                { weight: style.getPropertyValue('font-weight'), unicodeRange: style.getPropertyValue('unicode-range') }));
+        for (const face of faces) document.fonts.add(await face.load());
+        const root = document.createElement('div');
+        document.body.replaceChildren(root);
+        const boxes = samples.map(({ text, family, weight, size, spacing }) => {
+          const box = document.createElement('span');
+          Object.assign(box.style, { display: 'inline-block', whiteSpace: 'nowrap',
+            font: `${weight} ${size}px/20px "Fit ${family}"`, letterSpacing: `${spacing}px` });
+          box.append(text);
+          root.append(box, document.createElement('br'));
+          return box;
+        });
+        return boxes.map((box) => box.getBoundingClientRect().width);
+      }
+      """;
+
   private static boolean near(JsonNode lines, int width) {
     int here = lines.path(width - NARROWEST).asInt();
     for (int off = -8; off <= 8; off++) {

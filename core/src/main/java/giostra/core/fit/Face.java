@@ -2,69 +2,52 @@ package giostra.core.fit;
 
 import giostra.core.value.Family;
 import giostra.core.value.Refused;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
+import giostra.core.value.Require;
 import java.util.List;
-import java.util.Map;
 
 /**
- * One of the faces that ship with a page, at one weight: how wide its characters are, and what two
- * of them take more or less beside each other (kerning, ligatures). Lengths are in thousandths of
- * the font size, as HarfBuzz shapes them; {@code runtime/metrics.mjs} writes them down.
+ * One of the families that ship with a page, at a weight: how wide what is set in it is.
  *
- * <p>Words are measured by addition, so a width costs microseconds. What three letters make
- * together (a ligature of three) is taken as two pairs.
+ * @param family its name in the files that ship
+ * @param weight 1 to 1000. Source: CSS Fonts 4, "font-weight"
  */
-public final class Face {
-  private static final Map<String, Face> ALL = load();
+public record Face(String family, int weight) {
+  private static final Shaper SHAPER = HarfBuzz.shipped();
 
-  private final String family;
-  private final int weight;
-  private final Map<Integer, Double> advances = new HashMap<>();
-  private final Map<Long, Double> pairs = new HashMap<>();
-
-  private Face(String family, int weight) {
-    this.family = family;
-    this.weight = weight;
+  public Face {
+    Require.within(1, 1000, "weight of a face", weight);
+    if (!SHAPER.families().contains(family)) {
+      throw new Refused(
+          "family of a face", family, "one of " + String.join(", ", SHAPER.families()));
+    }
   }
 
   /**
    * The face of a family at a weight.
    *
-   * @throws Refused naming the faces there are
+   * @throws Refused naming the families there are
    */
   public static Face of(String family, int weight) {
-    Face face = ALL.get(key(family, weight));
-    if (face == null) {
-      throw new Refused(
-          "face",
-          key(family, weight),
-          "one of " + String.join(", ", ALL.keySet().stream().sorted().toList()));
-    }
-    return face;
+    return new Face(family, weight);
   }
 
-  /** The face of a family at the nearest weight that is known; of the text's where none is. */
-  public static Face near(String family, int weight) {
-    return ALL.values().stream()
-        .filter(face -> face.family.equals(family))
-        .min(Comparator.comparingInt(face -> Math.abs(face.weight - weight)))
-        .orElseGet(() -> near(Family.TEXT.face(), weight));
+  /** The same; a family that does not ship is measured as that of the text. */
+  public static Face of(Family family, int weight) {
+    return new Face(
+        SHAPER.families().contains(family.face()) ? family.face() : Family.TEXT.face(), weight);
   }
 
-  /** The name of its family in the files that ship. */
-  public String family() {
-    return family;
+  /**
+   * The size in px that letters of a size are drawn at: fonts are scaled in 64ths of a px, cut and
+   * not rounded. Found by measuring; FreeType keeps sizes so.
+   */
+  public static double drawn(double sizePx) {
+    return Math.floor(sizePx * 64) / 64;
   }
 
   /** Whether it has a character. */
   public boolean has(int codePoint) {
-    return advances.containsKey(codePoint);
+    return SHAPER.has(family, codePoint);
   }
 
   /**
@@ -79,7 +62,7 @@ public final class Face {
   }
 
   /** Joiners, marks of direction, selectors of a variant. */
-  private static boolean unseen(int codePoint) {
+  static boolean unseen(int codePoint) {
     return Character.getType(codePoint) == Character.FORMAT
         || (codePoint >= 0xfe00 && codePoint <= 0xfe0f);
   }
@@ -91,78 +74,16 @@ public final class Face {
    * @param spacingPx letter spacing in px, added after each character
    */
   public double width(CharSequence text, double sizePx, double spacingPx) {
-    double units = 0;
-    int count = 0;
-    int before = -1;
-    for (int c : text.codePoints().toArray()) {
-      // A character that is not there is drawn by another font: about half as wide as high.
-      units += advances.getOrDefault(c, 500.0);
-      if (before >= 0) {
-        units += pairs.getOrDefault(pair(before, c), 0.0);
-      }
-      before = c;
-      count++;
+    String whole = text.toString();
+    if (whole.isEmpty()) {
+      return 0;
     }
-    return units * sizePx / 1000 + count * spacingPx;
+    return SHAPER.width(whole, family, weight, spacingPx != 0) * drawn(sizePx) / Shaper.EM
+        + whole.codePointCount(0, whole.length()) * spacingPx;
   }
 
   @Override
   public String toString() {
-    return key(family, weight);
-  }
-
-  private static long pair(int left, int right) {
-    return (long) left << 32 | right;
-  }
-
-  private static String key(String family, int weight) {
     return family + " " + weight;
-  }
-
-  private static Map<String, Face> load() {
-    var all = new HashMap<String, Face>();
-    var order = new ArrayList<Face>();
-    for (String line : text().split("\n")) {
-      String[] parts = line.split(" ");
-      switch (parts[0]) {
-        case "face" -> {
-          var face = new Face(line.substring(line.indexOf(' ', 5) + 1), Integer.parseInt(parts[1]));
-          order.add(face);
-          all.put(face.toString(), face);
-        }
-        case "a" -> {
-          Face face = order.getLast();
-          for (int i = 1; i < parts.length; i++) {
-            int colon = parts[i].indexOf(':');
-            face.advances.put(
-                Integer.parseInt(parts[i], 0, colon, 10),
-                Double.parseDouble(parts[i].substring(colon + 1)));
-          }
-        }
-        case "k" -> {
-          Face face = order.getLast();
-          int left = Integer.parseInt(parts[1]);
-          for (int i = 2; i < parts.length; i++) {
-            int colon = parts[i].indexOf(':');
-            face.pairs.put(
-                pair(left, Integer.parseInt(parts[i], 0, colon, 10)),
-                Double.parseDouble(parts[i].substring(colon + 1)));
-          }
-        }
-        default -> throw new IllegalStateException(line);
-      }
-    }
-    return all;
-  }
-
-  private static String text() {
-    try (InputStream in = Face.class.getResourceAsStream("/giostra/core/fit/faces.txt")) {
-      if (in == null) {
-        throw new IllegalStateException("faces.txt is not in the core's resources");
-      }
-      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
   }
 }

@@ -175,7 +175,7 @@ final class CopyFlow {
       }
       Face own =
           element.tagName().equals("strong")
-              ? Face.near(face.family(), parts.apply(PageParts.EMPHASIS).of(Property.WEIGHT))
+              ? Face.of(face.family(), parts.apply(PageParts.EMPHASIS).of(Property.WEIGHT))
               : face;
       element.childNodes().forEach(child -> inline(child, own, runs));
     }

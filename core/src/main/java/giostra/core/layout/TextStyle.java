@@ -28,11 +28,15 @@ record TextStyle(
   static TextStyle of(PartBox part) {
     TypeSize size = part.of(Property.TEXT_SIZE);
     return new TextStyle(
-        Face.near(part.of(Property.FAMILY).face(), part.of(Property.WEIGHT)),
+        Face.of(part.of(Property.FAMILY), part.of(Property.WEIGHT)),
         screen -> size.px(screen.lesser()),
         part.of(Property.LEADING),
         part.of(Property.SPACING),
         part.of(Property.CASE) == LetterCase.CAPITALS);
+  }
+
+  private double drawn(Screen screen) {
+    return Face.drawn(size.applyAsDouble(screen));
   }
 
   /** A text in this style. */
@@ -55,7 +59,7 @@ record TextStyle(
   record Text(TextStyle style, TextFit fit) implements Flow {
     /** Lines in a width in px. */
     int lines(double width, Screen screen) {
-      double measured = width * MEASURED / style.size().applyAsDouble(screen);
+      double measured = width * MEASURED / style.drawn(screen);
       int lines = fit.lines(measured);
       screen.seen().accept(new Screen.Fitted(fit, measured, lines));
       return lines;
@@ -63,7 +67,7 @@ record TextStyle(
 
     /** Its width on one line, px. */
     double natural(Screen screen) {
-      return fit.natural() * style.size().applyAsDouble(screen) / MEASURED;
+      return fit.natural() * style.drawn(screen) / MEASURED;
     }
 
     @Override

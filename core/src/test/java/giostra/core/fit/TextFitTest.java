@@ -121,8 +121,11 @@ class TextFitTest {
     assertThat(fit("caf\u00e9 \u2014 \u201cna\u00efve\u201d, \u20ac5").missing()).isEmpty();
     assertThat(fit("\u7af9 and \u7af9, \u0416").missing()).containsExactly("\u7af9", "\u0416");
     assertThat(fit("joined\u200d\ufe0f\u00ad").missing()).as("what is not drawn").isEmpty();
-    Assertions.assertThatThrownBy(() -> Face.of("Source Sans 3 Variable", 123))
+    Assertions.assertThatThrownBy(() -> Face.of("Nowhere Sans", 400))
         .isInstanceOf(Refused.class)
-        .hasMessageContaining("Source Sans 3 Variable 400");
+        .hasMessageContaining("Source Sans 3 Variable");
+    Assertions.assertThatThrownBy(() -> Face.of("Source Sans 3 Variable", 0))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("weight of a face");
   }
 }
