@@ -105,7 +105,7 @@ function States({ part, sheet, node, at, band, onAt }: Props & { readonly part: 
               {contrast && (
                 <span
                   className={low ? 'text-error' : 'faint'}
-                  title={`Contrast at worst, whatever the clip shows; it should be ${contrast.asked} or more`}
+                  title={`The least contrast that it may come to; it should be ${contrast.asked} or more`}
                 >
                   {contrast.found.toFixed(1)}
                   <span className="sr-only"> contrast at worst{low ? ', too low' : ''}</span>
@@ -148,6 +148,7 @@ const wholes: Readonly<Record<string, string>> = {
 };
 
 const groupNames: Readonly<Record<string, string>> = {
+  tone: 'Tones',
   page: 'Words and buttons',
   copy: 'Long texts',
   section: 'Section',

@@ -9,7 +9,7 @@ import { pathOf } from '../bench/session';
 import { PicturePicker } from '../fill/PicturePicker';
 import type { GridCell } from '../grid/cell';
 import { Grid, type Place } from '../grid/Grid';
-import { PaintDialog, Swatch, toned } from '../grid/Paint';
+import { NO_TONE, PaintDialog, Swatch, toned } from '../grid/Paint';
 import { kindOf, sent, sortOf, typed } from '../grid/values';
 import { CutBand, RemoveBand } from './BandTools';
 
@@ -97,7 +97,7 @@ export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
     const name = sheet.bands[column]?.name ?? '';
     const count = suggested?.find((each) => each.setting === key && each.band === cell.band);
     const text = typed(setting, shown);
-    const painted = setting.kind === 'paint' || setting.kind === 'under';
+    const painted = ['paint', 'under', 'hue'].includes(setting.kind);
     const sort = sortOf(setting);
     const set = (value: string) => session.set(node.id, key, cell.band, sent(setting, value));
     const open = () => setChosen({ setting, label: `${setting.label}, ${name}`, value: text, set });
@@ -241,7 +241,7 @@ export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
           <PaintDialog
             value={chosen.value}
             label={chosen.label}
-            tone={sheet.tone}
+            tone={chosen.setting.kind === 'hue' ? NO_TONE : sheet.tone}
             gradient={chosen.setting.kind === 'under'}
             onSet={chosen.set}
             onClose={() => setChosen(undefined)}

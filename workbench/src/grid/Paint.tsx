@@ -5,6 +5,9 @@ import { Dialog } from '../ui/Dialog';
 
 type Tone = Sheet['tone'];
 
+/** For what can be none of a tone's colours: a colour of a tone, say. */
+export const NO_TONE: Tone = { label: '', colours: [] };
+
 /** A value with the colours in the place of their names in a tone. */
 export const toned = (value: string, tone: Tone): string =>
   value.replaceAll(
@@ -145,21 +148,23 @@ export function PaintDialog({ label, value, tone, gradient, onSet, onClose }: Pr
       <ul className="paint-stops">
         {stops.map((stop, index) => (
           <li key={index}>
-            <select
-              className="select select-sm w-36"
-              aria-label={plain ? 'Where it is from' : `Where colour ${index + 1} is from`}
-              value={stop.name}
-              onChange={(event) => put(index, named(event.target.value, stop, tone))}
-            >
-              <option value="">Own colour</option>
-              <optgroup label={`Tone ${tone.label}`}>
-                {tone.colours.map((each) => (
-                  <option key={each.id} value={each.id}>
-                    {each.label}
-                  </option>
-                ))}
-              </optgroup>
-            </select>
+            {tone.colours.length > 0 && (
+              <select
+                className="select select-sm w-36"
+                aria-label={plain ? 'Where it is from' : `Where colour ${index + 1} is from`}
+                value={stop.name}
+                onChange={(event) => put(index, named(event.target.value, stop, tone))}
+              >
+                <option value="">Own colour</option>
+                <optgroup label={`Tone ${tone.label}`}>
+                  {tone.colours.map((each) => (
+                    <option key={each.id} value={each.id}>
+                      {each.label}
+                    </option>
+                  ))}
+                </optgroup>
+              </select>
+            )}
             <input
               type="color"
               aria-label={plain ? 'Colour' : `Colour ${index + 1}`}

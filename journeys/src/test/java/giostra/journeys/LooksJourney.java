@@ -19,6 +19,7 @@ import giostra.core.page.Edit;
 import giostra.core.page.Site;
 import giostra.core.value.Kind;
 import giostra.core.value.Require;
+import giostra.core.value.ToneColour;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.io.IOException;
@@ -66,6 +67,8 @@ class LooksJourney {
             all.add('shadow=' + style.boxShadow.replace(/\\).*/, ')'));
             all.add('leading=' + round(String(parseFloat(style.lineHeight) / size)));
             all.add('spacing=' + (Math.round(parseFloat(style.letterSpacing) / size * 1000) / 1000));
+            for (const name of ['under', 'card', 'ink', 'soft', 'mark', 'line', 'ring'])
+              all.add('--g-' + name + '=' + style.getPropertyValue('--g-' + name).trim());
             for (const name of ['size', 'pad', 'round', 'ink', 'ground', 'picture', 'border', 'line', 'nudge'])
               all.add('--p-' + name + '=' + style.getPropertyValue('--p-' + name).trim());
           }
@@ -103,6 +106,11 @@ class LooksJourney {
     double wide = (part.id().id().equals("track.bar") ? 1.05 : 3.05) + n % 900 / 100.0;
     String length = Require.number(wide) + "px";
     boolean player = VideoParts.PLAYER.contains(part);
+    for (ToneColour name : ToneColour.values()) {
+      if (property.equals(Property.of(name))) {
+        return Optional.of(new Told(hex, name.variable() + "=" + hex));
+      }
+    }
     return Optional.ofNullable(
         switch (property.id()) {
           case "ink" ->
@@ -271,7 +279,7 @@ class LooksJourney {
         browser.send("DOM.getDocument", whole).getAsJsonObject("root").get("nodeId").getAsInt();
     var every = new JsonObject();
     every.addProperty("nodeId", root);
-    every.addProperty("selector", "*");
+    every.addProperty("selector", "main *");
     for (JsonElement node : browser.send("DOM.querySelectorAll", every).getAsJsonArray("nodeIds")) {
       var force = new JsonObject();
       force.add("nodeId", node);

@@ -33,7 +33,7 @@ public final class Anatomy {
 
   /** Every part, each once. */
   public static final List<Part> EVERY =
-      joined(PAGE, SLIDER, CAROUSEL, TABS, ACCORDION, FLIP_BOXES, COUNTERS, VIDEO);
+      joined(Tone.parts(), PAGE, SLIDER, CAROUSEL, TABS, ACCORDION, FLIP_BOXES, COUNTERS, VIDEO);
 
   private static final Map<PartId, Part> ALL = new LinkedHashMap<>();
 

@@ -1,7 +1,14 @@
 package giostra.core.anatomy;
 
+import giostra.core.band.Band;
+import giostra.core.look.Cascade;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.look.Scope;
+import giostra.core.look.State;
 import giostra.core.value.Colour;
 import giostra.core.value.Ink;
+import giostra.core.value.Kind;
 import giostra.core.value.Require;
 import giostra.core.value.ToneColour;
 import java.util.Collections;
@@ -9,6 +16,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Collectors;
 
 /**
  * A named set of colours that what stands in it takes its own from.
@@ -47,6 +55,9 @@ public record Tone(String id, String label, Map<ToneColour, Colour> colours) {
   /** Those that ship. */
   public static final List<Tone> ALL = List.of(PAPER, LEAF, DUSK, PICTURE);
 
+  private static final Map<String, Part> PARTS =
+      ALL.stream().collect(Collectors.toUnmodifiableMap(Tone::id, tone -> part(tone)));
+
   public Tone {
     Require.within(
         ToneColour.values().length,
@@ -69,6 +80,36 @@ public record Tone(String id, String label, Map<ToneColour, Colour> colours) {
             ToneColour.RING);
     for (int i = 0; i < names.size(); i++) {
       all.put(names.get(i), Colour.parse(colours[i]));
+    }
+    return new Tone(id, label, all);
+  }
+
+  /** What can be said of it. */
+  public Part part() {
+    return Objects.requireNonNull(PARTS.get(id));
+  }
+
+  /** All that can be said of those that ship. */
+  static List<Part> parts() {
+    return ALL.stream().map(each -> each.part()).toList();
+  }
+
+  private static Part part(Tone tone) {
+    Part part = Part.of("tone." + tone.id(), tone.label());
+    for (ToneColour name : ToneColour.values()) {
+      part = part.with(Property.of(name), name.label(), new Kind.Hue(), tone.colour(name));
+    }
+    return part;
+  }
+
+  /** It as it is in a band where somebody has said something of it. */
+  public Tone in(Scope scope, Band band) {
+    if (scope.silent()) {
+      return this;
+    }
+    var all = new EnumMap<ToneColour, Colour>(ToneColour.class);
+    for (ToneColour name : ToneColour.values()) {
+      all.put(name, Cascade.value(part(), Property.of(name), State.REST, scope, band));
     }
     return new Tone(id, label, all);
   }

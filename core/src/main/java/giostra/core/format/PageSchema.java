@@ -151,6 +151,7 @@ public final class PageSchema {
               text(String.format(Locale.ROOT, "^(%s)?$", any(several.words())));
           case Kind.Point _ -> text("^\\d+(\\.\\d+)?% \\d+(\\.\\d+)?%$");
           case Kind.Paint _ -> text("^" + COLOUR + "$");
+          case Kind.Hue _ -> text("^#([0-9a-f]{6}|[0-9a-f]{8})$");
           case Kind.Letters _ -> {
             String length = "\\d+(\\.\\d+)?(px|rem|em)";
             yield text(

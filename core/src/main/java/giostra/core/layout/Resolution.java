@@ -62,8 +62,12 @@ public final class Resolution {
     return new Scope(document.bands(), voices);
   }
 
-  /** The tone that a node stands in: that of its section. */
-  public static Tone tone(Document document, Node node) {
+  /** The tone that a node stands in, that of its section, as it is in a band. */
+  public static Tone tone(Document document, Node node, Band band) {
+    return tone(document, node).in(scope(document, node), band);
+  }
+
+  private static Tone tone(Document document, Node node) {
     String id =
         document.path(node.id()).stream()
             .filter(Section.class::isInstance)

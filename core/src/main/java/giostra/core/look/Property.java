@@ -1,14 +1,22 @@
 package giostra.core.look;
 
+import giostra.core.value.Colour;
 import giostra.core.value.Family;
 import giostra.core.value.Ground;
 import giostra.core.value.Ink;
+import giostra.core.value.Kind;
 import giostra.core.value.Length;
 import giostra.core.value.LetterCase;
 import giostra.core.value.Nudge;
 import giostra.core.value.Refused;
+import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What can be said of a part: one line of its look.
@@ -88,34 +96,50 @@ public record Property<T>(String id, String label) {
   /** How far its icon is moved, for those that do not look centred. */
   public static final Property<Nudge> NUDGE = new Property<>("nudge", "Icon nudged");
 
+  private static final Map<ToneColour, Property<Colour>> OF_TONE =
+      Arrays.stream(ToneColour.values())
+          .collect(
+              Collectors.toUnmodifiableMap(
+                  name -> name,
+                  name -> new Property<>("tone-" + Kind.Pick.word(name), name.label())));
+
   private static final List<Property<?>> ALL =
-      List.of(
-          FAMILY,
-          WEIGHT,
-          TEXT_SIZE,
-          LEADING,
-          SPACING,
-          CASE,
-          INK,
-          GROUND,
-          PICTURE,
-          SIZE,
-          PADDING,
-          PADDING_ABOVE,
-          PADDING_BELOW,
-          PADDING_SIDES,
-          PADDING_START,
-          GAP,
-          GAP_ACROSS,
-          ABOVE,
-          BELOW,
-          CORNERS,
-          BORDER,
-          BORDER_INK,
-          EDGE,
-          EDGE_INK,
-          OPACITY,
-          NUDGE);
+      Stream.concat(
+              Stream.of(
+                  FAMILY,
+                  WEIGHT,
+                  TEXT_SIZE,
+                  LEADING,
+                  SPACING,
+                  CASE,
+                  INK,
+                  GROUND,
+                  PICTURE,
+                  SIZE,
+                  PADDING,
+                  PADDING_ABOVE,
+                  PADDING_BELOW,
+                  PADDING_SIDES,
+                  PADDING_START,
+                  GAP,
+                  GAP_ACROSS,
+                  ABOVE,
+                  BELOW,
+                  CORNERS,
+                  BORDER,
+                  BORDER_INK,
+                  EDGE,
+                  EDGE_INK,
+                  OPACITY,
+                  NUDGE),
+              Arrays.stream(ToneColour.values()).map(Property::of))
+          .<Property<?>>map(each -> each)
+          .toList();
+
+  /** What a colour of a tone is. */
+  public static Property<Colour> of(ToneColour name) {
+    return Objects.requireNonNull(OF_TONE.get(name));
+  }
 
   /** All there are, in the order in which people see them. */
   public static List<Property<?>> all() {

@@ -9,6 +9,7 @@ import giostra.core.value.Ink;
 import giostra.core.value.Length;
 import giostra.core.value.Nudge;
 import giostra.core.value.Require;
+import giostra.core.value.ToneColour;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -84,6 +85,10 @@ final class PartCss {
     var css = new PartCss(part, whole, files);
     if (VideoParts.PLAYER.contains(part)) {
       css.variables();
+    } else if (part.id().id().startsWith("tone.")) {
+      for (ToneColour name : ToneColour.values()) {
+        css.add(Property.of(name), name.variable(), Colour::css);
+      }
     } else {
       css.letters();
       css.box();

@@ -3,7 +3,9 @@ package giostra.core.output;
 import giostra.core.anatomy.Tone;
 import giostra.core.anatomy.TrackParts;
 import giostra.core.band.Band;
+import giostra.core.layout.Resolution;
 import giostra.core.look.Property;
+import giostra.core.look.Scope;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
@@ -178,12 +180,15 @@ final class SlideOutput {
         band -> beside(band) && side(band) == PictureSide.ABOVE ? "16/10" : "auto");
     // Over a picture the ink is light on a darkened ground; beside it, that of the slide's ground.
     writing.css.put(slide, "--g-veil", band -> use(band) == PictureUse.GROUND ? "block" : "none");
+    Scope scope = Resolution.scope(writing.document, piece);
     for (ToneColour name : OVER_PICTURE) {
-      String over = Tone.PICTURE.colour(name).css();
       writing.css.put(
           slide + ">.g-stand",
           name.variable(),
-          band -> use(band) == PictureUse.GROUND ? over : "inherit");
+          band ->
+              use(band) == PictureUse.GROUND
+                  ? Tone.PICTURE.in(scope, band).colour(name).css()
+                  : "inherit");
     }
     writing.css.put(
         shot, "order", band -> beside(band) && side(band) == PictureSide.END ? "1" : "0");

@@ -1,6 +1,7 @@
 package giostra.core.output;
 
 import giostra.core.anatomy.PageParts;
+import giostra.core.anatomy.Tone;
 import giostra.core.band.Band;
 import giostra.core.layout.Resolution;
 import giostra.core.look.Cascade;
@@ -17,7 +18,9 @@ import giostra.core.page.Node;
 import giostra.core.page.NodeType;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
+import giostra.core.value.ToneColour;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -51,7 +54,21 @@ final class StyleCss {
 
   /** What site and page say of all that is on the page. */
   void everywhere() {
+    behind(Resolution.scope(document, document.page()));
     parts(document.page(), NodeType.PAGE.parts().stream(), Layer.PAGE, ANYWHERE);
+  }
+
+  /** What lies behind all sections has the colours of the first tone. */
+  private void behind(Scope scope) {
+    Map.of(ToneColour.GROUND, "background", ToneColour.INK, "color")
+        .forEach((name, property) -> {
+          if (scope.speaksOf(Tone.PAPER.part().key(Property.of(name), State.REST))) {
+            css.put(
+                ":is(#g,html) body",
+                property,
+                band -> Tone.PAPER.in(scope, band).colour(name).css());
+          }
+        });
   }
 
   /** What a section says of all that is in it. */
@@ -95,7 +112,8 @@ final class StyleCss {
   }
 
   private void declare(Node node, Part part, PartCss.Declared declared, Scope scope, String root) {
-    boolean overlay = part.equals(PageParts.OVERLAY);
+    // These are not within a section, but are one.
+    boolean overlay = part.equals(PageParts.OVERLAY) || part.id().id().startsWith("tone.");
     boolean block =
         (node instanceof Block && !(node instanceof Piece)) || (node instanceof Section && overlay);
     // Panels hold blocks, and those have a look of their own.

@@ -3,6 +3,7 @@ package giostra.core.output;
 import giostra.core.look.Part;
 import giostra.core.look.State;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -26,6 +27,10 @@ record Where(String selector, String current, String own) {
   private static final String HEADINGS = ":is(h2,h3,h4,h5,h6)";
 
   static {
+    for (String tone : List.of("paper", "leaf", "dusk")) {
+      own("tone." + tone, ".g-" + tone + "|.g-on-" + tone, ".g-" + tone + "| .g-on-" + tone);
+    }
+    own("tone.picture", ".g-grounded", ".g-grounded");
     at("page.body", "body");
     for (int level = 1; level < 4; level++) {
       own("page.heading-" + level, ":is(.g-block,.g-over)>h" + level, "");
@@ -193,9 +198,8 @@ record Where(String selector, String current, String own) {
             ? " " + current
             : state == State.HOVER && selector.equals(LIT)
                 ? LIT_FIGURE
-                : block ? own : " " + selector;
-    return Arrays.stream(where.strip().split("\\|"))
-        .map(each -> (where.startsWith(" ") ? " " : "") + each)
+                : block ? own : " " + selector.replace("|", "| ");
+    return Arrays.stream(where.split("\\|", -1))
         .map(each -> guarded(root + each.replace("&", named), not))
         .collect(Collectors.joining(","));
   }

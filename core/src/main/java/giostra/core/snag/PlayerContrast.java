@@ -66,9 +66,13 @@ public record PlayerContrast(Part part, State state, Band band, double found, do
   }
 
   /** Where a player is seen: who speaks of it, and the colours of its tone. */
-  private record Seen(Scope scope, Tone tone) {
+  private record Seen(Document document, Piece.Video player, Scope scope) {
     static Seen of(Document document, Piece.Video player) {
-      return new Seen(Resolution.scope(document, player), Resolution.tone(document, player));
+      return new Seen(document, player, Resolution.scope(document, player));
+    }
+
+    Tone tone(Band band) {
+      return Resolution.tone(document, player, band);
     }
 
     <T> T value(Part part, State state, Property<T> property, Band band) {
@@ -81,7 +85,7 @@ public record PlayerContrast(Part part, State state, Band band, double found, do
     if (below.isEmpty()) {
       return Optional.empty();
     }
-    Colour ink = seen.tone().colour(seen.value(part, state, Property.INK, band));
+    Colour ink = seen.tone(band).colour(seen.value(part, state, Property.INK, band));
     double worst = worst(ink, below);
     return Optional.of(new PlayerContrast(part, state, band, worst, part == TIME ? 4.5 : 3));
   }
@@ -117,7 +121,7 @@ public record PlayerContrast(Part part, State state, Band band, double found, do
                   : gradient.stops().stream().map(Ground.Stop::ink).toList();
         };
     return inks.stream()
-        .map(seen.tone()::colour)
+        .map(seen.tone(band)::colour)
         .flatMap(c -> under.stream().map(c::over))
         .toList();
   }

@@ -36,7 +36,7 @@ public sealed interface Kind<T> {
   /** Whether less is written than can be read: decimals, say. */
   default boolean rounds() {
     return switch (this) {
-      case Size _, Time _, Point _, Paint _, Letters _, Under _, Moved _, Tall _ -> true;
+      case Size _, Time _, Point _, Paint _, Hue _, Letters _, Under _, Moved _, Tall _ -> true;
       case Whole _,
           Pick<?> _,
           Toggle _,
@@ -539,6 +539,24 @@ public sealed interface Kind<T> {
     public String allowed() {
       return "a colour such as #1c2b27, #1c2b27cc or rgb(28 43 39 / 80%), or one of the tone: "
           + Arrays.stream(ToneColour.values()).map(Pick::word).collect(Collectors.joining(", "));
+    }
+  }
+
+  /** A colour of its own: see {@link Colour}. */
+  record Hue() implements Parsed<Colour> {
+    @Override
+    public Colour parse(String text) {
+      return Colour.parse(text);
+    }
+
+    @Override
+    public Object write(Colour value) {
+      return value.css();
+    }
+
+    @Override
+    public String allowed() {
+      return "a colour such as #1c2b27 or rgb(28 43 39 / 80%)";
     }
   }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import giostra.core.anatomy.Anatomy;
+import giostra.core.anatomy.Tone;
 import giostra.core.anatomy.VideoParts;
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
@@ -23,8 +24,11 @@ import giostra.core.output.Shipped;
 import giostra.core.snag.PlayerContrast;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
+import giostra.core.snag.ToneContrast;
+import giostra.core.value.Colour;
 import giostra.core.value.Ground;
 import giostra.core.value.Length;
+import giostra.core.value.ToneColour;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -258,6 +262,26 @@ class StylesTest {
             Edits.apply(document, List.of(new Edit.SetStyle("film", key, "phone", "no colour"))))
         .hasMessageContaining("no colour")
         .hasMessageContaining("film / video.bar-button/hover/ground / phone");
+  }
+
+  @Test
+  void aToneThatIsOtherIsOtherForAllThatStandsInIt() {
+    StyleKey ground = Tone.PAPER.part().key(Property.of(ToneColour.GROUND), State.REST);
+    Values site = Values.NONE.withStyle(ground, "phone", Colour.parse("#ddeeff"));
+    Document document = document(site, Values.NONE);
+    assertThat(Resolution.tone(document, document.node("film"), PHONE).colour(ToneColour.GROUND))
+        .isEqualTo(Colour.parse("#ddeeff"));
+    assertThat(Resolution.tone(document, document.node("film"), DESKTOP)).isEqualTo(Tone.PAPER);
+    assertThat(css(document))
+        .contains(":is(#g,main) .g-paper,:is(#g,main) .g-on-paper{--g-under:#ddeeff}")
+        .contains(":is(#g,html) body{background:#ddeeff}");
+    assertThat(DocumentJson.read(DocumentJson.text(document))).isEqualTo(document);
+    assertThat(ToneContrast.of(document, document.page()))
+        .hasSize(4 * 3)
+        .allMatch(each -> each.found() >= ToneContrast.ASKED || each.band().equals(PHONE));
+    // A colour of a tone is none of a tone's.
+    assertThatThrownBy(() -> NodeType.SITE.style(ground).read("accent"))
+        .hasMessageContaining("Paper, ground is accent");
   }
 
   @Test

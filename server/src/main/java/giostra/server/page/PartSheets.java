@@ -15,12 +15,17 @@ import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Node;
+import giostra.core.page.Page;
 import giostra.core.page.Piece;
+import giostra.core.page.Section;
 import giostra.core.page.SharedLook;
 import giostra.core.page.Site;
 import giostra.core.snag.NoEffect;
 import giostra.core.snag.PlayerContrast;
+import giostra.core.snag.ToneContrast;
 import giostra.core.value.Setting;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -95,12 +100,12 @@ final class PartSheets {
 
   /** The parts of a node, with what it departs in. */
   static List<Sheets.PartReply> parts(Document document, Node node) {
-    List<PlayerContrast> contrasts =
-        node instanceof Piece.Video player ? PlayerContrast.of(document, player) : List.of();
+    Map<PartId, List<Sheets.ContrastReply>> contrasts = contrasts(document, node);
     return SharedLook.of(document, node).stream().map(look -> part(look, node, contrasts)).toList();
   }
 
-  private static Sheets.PartReply part(SharedLook look, Node node, List<PlayerContrast> contrasts) {
+  private static Sheets.PartReply part(
+      SharedLook look, Node node, Map<PartId, List<Sheets.ContrastReply>> contrasts) {
     String id = look.part().id().id();
     // What the site says all share already.
     boolean shares = !(node instanceof Site);
@@ -109,14 +114,31 @@ final class PartSheets {
         id.substring(0, id.indexOf('.')),
         look.part().label(),
         look.part().states().stream().map(StyleKey::word).toList(),
-        contrasts.stream()
-            .filter(each -> each.part() == look.part())
-            .map(each ->
-                new Sheets.ContrastReply(
-                    StyleKey.word(each.state()), each.band().id(), each.found(), each.asked()))
-            .toList(),
+        contrasts.getOrDefault(look.part().id(), List.of()),
         look.departures(),
         EditJson.write(shares ? look.share() : List.of()),
         EditJson.write(shares ? look.take() : List.of()));
+  }
+
+  /** The contrasts that are computed of a node's parts. */
+  private static Map<PartId, List<Sheets.ContrastReply>> contrasts(Document document, Node node) {
+    var all = new HashMap<PartId, List<Sheets.ContrastReply>>();
+    if (node instanceof Piece.Video player) {
+      for (PlayerContrast each : PlayerContrast.of(document, player)) {
+        all.computeIfAbsent(each.part().id(), _ -> new ArrayList<>())
+            .add(
+                new Sheets.ContrastReply(
+                    StyleKey.word(each.state()), each.band().id(), each.found(), each.asked()));
+      }
+    }
+    if (node instanceof Site || node instanceof Page || node instanceof Section) {
+      for (ToneContrast each : ToneContrast.of(document, node)) {
+        all.computeIfAbsent(each.part().id(), _ -> new ArrayList<>())
+            .add(
+                new Sheets.ContrastReply(
+                    StyleKey.word(State.REST), each.band().id(), each.found(), ToneContrast.ASKED));
+      }
+    }
+    return all;
   }
 }

@@ -233,7 +233,7 @@ final class Sheets {
             .toList(),
         rows,
         PartSheets.parts(document, node),
-        ToneReply.of(Resolution.tone(document, node)),
+        ToneReply.of(Resolution.tone(document, node, document.bands().lead())),
         plot,
         of.isEmpty() ? snags(document, node, pictures, scrollbar) : List.of());
   }
