@@ -1,3 +1,4 @@
+import type { Clock } from './clock';
 import type { Handle } from './kinds';
 import { search } from './search';
 
@@ -12,7 +13,7 @@ interface Plan {
 }
 
 /** Beyond what `details` does by itself: hover, never all closed, always open, search, links. */
-export function accordion(root: HTMLElement): Handle {
+export function accordion(root: HTMLElement, clock: Clock): Handle {
   const plan = JSON.parse(root.dataset.plan ?? '') as Plan;
   const items = [...root.querySelectorAll<HTMLDetailsElement>(':scope > .g-rows > details')];
   const life = new AbortController();
@@ -96,7 +97,7 @@ export function accordion(root: HTMLElement): Handle {
     (event) => {
       const button = (event.target as Element).closest<HTMLElement>('.g-share');
       const item = button?.closest<HTMLElement>('[data-item]');
-      if (button && item?.closest('[data-piece]') === root) void share(button, item);
+      if (button && item?.closest('[data-piece]') === root) void share(button, item, clock);
     },
     { signal },
   );
@@ -130,15 +131,15 @@ export function accordion(root: HTMLElement): Handle {
 }
 
 /** Gives the address of a question to whoever can pass it on. */
-async function share(button: HTMLElement, item: HTMLElement) {
+async function share(button: HTMLElement, item: HTMLElement, clock: Clock) {
   const address = new URL(`#${item.id}`, location.href).href;
   const before = button.textContent;
   try {
     await navigator.clipboard.writeText(address);
     button.textContent = button.dataset.done ?? before;
-    setTimeout(() => {
+    clock.after(2000, () => {
       button.textContent = before;
-    }, 2000);
+    });
   } catch {
     // Without leave to copy, the address stands where it can be copied by hand.
     location.hash = item.id;

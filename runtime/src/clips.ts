@@ -1,3 +1,4 @@
+import type { Clock } from './clock';
 import { controls } from './controls';
 import type { Handle } from './kinds';
 
@@ -13,7 +14,7 @@ interface Plan {
 let hush: (() => void) | undefined;
 
 /** Our own player over each clip; players of hosts come when somebody asks for them. */
-export function clips(root: HTMLElement): Handle {
+export function clips(root: HTMLElement, clock: Clock): Handle {
   const plan = JSON.parse(root.dataset.plan ?? '') as Plan;
   const life = new AbortController();
   const { signal } = life;
@@ -32,7 +33,7 @@ export function clips(root: HTMLElement): Handle {
     };
     const media = frame.querySelector('video');
     const start = frame.querySelector<HTMLElement>('.g-start');
-    if (media && start) players.set(id, file(frame, media, start, plan, starts, signal));
+    if (media && start) players.set(id, file(frame, media, start, plan, starts, clock, signal));
     else if (start) players.set(id, hosted(frame, start as HTMLAnchorElement, starts, signal));
   }
   const by = (step: number) => {
@@ -63,6 +64,7 @@ function file(
   start: HTMLElement,
   plan: Plan,
   starts: (stop: () => void) => void,
+  clock: Clock,
   signal: AbortSignal,
 ) {
   const from = Number(media.dataset.start ?? 0);
@@ -72,7 +74,7 @@ function file(
   media.controls = false;
   start.hidden = false;
   fromDisk(media);
-  if (controls(frame, media, play, signal) === false) media.tabIndex = 0;
+  if (controls(frame, media, play, clock, signal) === false) media.tabIndex = 0;
   media.addEventListener(
     'play',
     () => {

@@ -1,7 +1,9 @@
+import type { Clock } from './clock';
+
 /** After so long without a hand near it the bar goes while the clip plays, in ms. */
 const IDLE = 2500;
 
-const clock = (seconds: number) =>
+const told = (seconds: number) =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
 
 /** Sets a track and colours it up to there. */
@@ -18,6 +20,7 @@ export function controls(
   frame: HTMLElement,
   media: HTMLVideoElement,
   play: () => void,
+  clock: Clock,
   signal: AbortSignal,
 ): boolean {
   const bar = frame.querySelector<HTMLElement>('.g-controls');
@@ -47,7 +50,7 @@ export function controls(
   const time = part('time');
   const length = () => media.duration || Number(range?.max ?? 0);
   function tick() {
-    const said = `${clock(media.currentTime)} / ${clock(length())}`;
+    const said = `${told(media.currentTime)} / ${told(length())}`;
     if (time) time.textContent = said;
     if (!range) return;
     range.max = String(length());
@@ -63,7 +66,7 @@ export function controls(
     const box = range.getBoundingClientRect();
     let share = ((event as PointerEvent).clientX - box.left) / box.width;
     share = Math.min(1, Math.max(0, share));
-    preview.textContent = clock(share * length());
+    preview.textContent = told(share * length());
     preview.style.setProperty('--g-at', `${share * 100}%`);
     preview.hidden = false;
   });
@@ -123,16 +126,16 @@ export function controls(
       for (const cue of cues ?? []) (cue as VTTCue).line = line;
     }
   };
-  let timer: ReturnType<typeof setTimeout>;
+  let wait: (() => void) | undefined;
   const awake = () => {
-    clearTimeout(timer);
+    wait?.();
     frame.removeAttribute('data-idle');
     // A line is a good twentieth of the height. Source: WebVTT, "Processing cue settings".
     lift(-1 - Math.ceil(bar.offsetHeight / (media.clientHeight * 0.0533)));
-    timer = setTimeout(() => {
+    wait = clock.after(IDLE, () => {
       frame.toggleAttribute('data-idle', !media.paused);
       if (!media.paused) lift('auto');
-    }, IDLE);
+    });
   };
   for (const track of media.querySelectorAll('track')) on(track, 'load', awake);
   on(frame, 'pointermove pointerdown keydown focusin', awake);

@@ -1,3 +1,4 @@
+import type { Clock } from './clock';
 import type { Handle } from './kinds';
 
 const { tell } = window.giostra;
@@ -34,11 +35,11 @@ export function eased(curve: Plan['curve'], share: number): number {
 }
 
 /** Counts when a figure is seen. The value that is read out is the final one, all the time. */
-export function counters(root: HTMLElement): Handle {
+export function counters(root: HTMLElement, clock: Clock): Handle {
   const plan = JSON.parse(root.dataset.plan ?? '') as Plan;
   const items = [...root.querySelectorAll<HTMLElement>(':scope > .g-grid > .g-figure')];
   const calm = matchMedia('(prefers-reduced-motion: reduce)');
-  const running = new Map<HTMLElement, number>();
+  const running = new Map<HTMLElement, () => void>();
   const done = new Set<HTMLElement>();
 
   function count(item: HTMLElement) {
@@ -55,7 +56,7 @@ export function counters(root: HTMLElement): Handle {
     });
     const beats = Math.ceil(Math.abs(to - from) / plan.step - 1e-9);
     const length = plan.ms || beats * plan.beat;
-    cancelAnimationFrame(running.get(item) ?? 0);
+    running.get(item)?.();
     if (!run || calm.matches || from === to) return end(item);
     const value = (ms: number) =>
       ms >= length
@@ -72,10 +73,10 @@ export function counters(root: HTMLElement): Handle {
       const text = format.format(Math.abs(shown) * 10 ** decimals < 0.5 ? 0 : shown);
       run.textContent = `${data.prefix ?? ''}${text}${data.suffix ?? ''}`;
       if (ms >= length) end(item);
-      else running.set(item, requestAnimationFrame(draw));
+      else running.set(item, clock.frame(draw));
     };
     item.setAttribute('data-counting', '');
-    draw(performance.now());
+    draw(clock.now());
   }
   function end(item: HTMLElement) {
     running.delete(item);
@@ -107,7 +108,7 @@ export function counters(root: HTMLElement): Handle {
     replay: () => items.forEach(count),
     stop() {
       seen.disconnect();
-      for (const frame of running.values()) cancelAnimationFrame(frame);
+      for (const halt of running.values()) halt();
     },
   };
 }

@@ -1,3 +1,5 @@
+import type { Clock } from './clock';
+
 /** What a drag tells; px and px per ms, positive towards the end of the track. */
 export interface DragSink {
   /** A finger or the mouse is down; says whether something was under way that it holds now. */
@@ -21,6 +23,7 @@ export function follow(
   enabled: () => boolean,
   way: () => number,
   sink: DragSink,
+  clock: Clock,
   signal: AbortSignal,
 ) {
   let id: number | undefined;
@@ -38,7 +41,7 @@ export function follow(
     if (dragging || held) sink.release(speed);
     dragging = false;
     // A click follows at once or not at all.
-    setTimeout(() => {
+    clock.after(0, () => {
       swallow = false;
     });
   }

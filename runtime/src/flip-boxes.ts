@@ -1,3 +1,4 @@
+import type { Clock } from './clock';
 import type { Handle } from './kinds';
 
 const { tell } = window.giostra;
@@ -6,7 +7,7 @@ const { tell } = window.giostra;
  * Turns boxes over: by hover where there is a mouse that can, by tap, Enter and Space everywhere;
  * Escape turns back. What lies behind is inert.
  */
-export function flipBoxes(root: HTMLElement): Handle {
+export function flipBoxes(root: HTMLElement, clock: Clock): Handle {
   const plan = JSON.parse(root.dataset.plan ?? '') as { readonly hover: boolean };
   const items = [...root.querySelectorAll<HTMLElement>(':scope > .g-grid > .g-box')];
   const life = new AbortController();
@@ -98,7 +99,7 @@ export function flipBoxes(root: HTMLElement): Handle {
     replay() {
       for (const item of shown()) {
         turn(item, true, 'script');
-        setTimeout(() => turn(item, false, 'script'), 1200);
+        clock.after(1200, () => turn(item, false, 'script'));
       }
     },
     stop: () => life.abort(),

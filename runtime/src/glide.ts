@@ -1,3 +1,5 @@
+import type { Clock } from './clock';
+
 /** Stiffness of the spring that brings a track to rest, per ms: within 1 % after about 0.45 s. */
 const STIFFNESS = 0.0145;
 
@@ -9,6 +11,7 @@ const STIFFNESS = 0.0145;
  * @returns stops where it is
  */
 export function glide(
+  clock: Clock,
   from: number,
   to: number,
   speed: number,
@@ -18,7 +21,7 @@ export function glide(
   const far = from - to;
   const pull = speed + STIFFNESS * far;
   let start: number | undefined;
-  let frame = requestAnimationFrame(step);
+  let halt = clock.frame(step);
   function step(now: number) {
     start ??= now;
     const t = now - start;
@@ -29,7 +32,7 @@ export function glide(
       return;
     }
     show(to + left);
-    frame = requestAnimationFrame(step);
+    halt = clock.frame(step);
   }
-  return () => cancelAnimationFrame(frame);
+  return () => halt();
 }

@@ -1,3 +1,5 @@
+import type { Clock } from './clock';
+
 /** What a page can do with a piece from outside, as `element.giostra`. */
 export interface Handle {
   /** Ids of its items in reading order, those that show now. */
@@ -16,7 +18,7 @@ export interface Handle {
 }
 
 /** Brings an element of one kind to life. */
-export type Kind = (root: HTMLElement) => Handle;
+export type Kind = (root: HTMLElement, clock: Clock) => Handle;
 
 declare global {
   interface Window {
@@ -25,6 +27,8 @@ declare global {
       add(names: readonly string[], kind: Kind): void;
       readonly tell: typeof tell;
       readonly bands: typeof bands;
+      /** The time of all pieces that start from now on. */
+      clock: Clock;
     };
   }
   interface HTMLElement {

@@ -1,4 +1,5 @@
 import { act } from './act';
+import { browser } from './clock';
 import { conditions } from './conditions';
 import { bands, type Kind, tell } from './kinds';
 import { places } from './places';
@@ -18,7 +19,7 @@ function start() {
   for (const root of document.querySelectorAll<HTMLElement>('[data-kind]:not([data-live])')) {
     const kind = kinds.get(root.dataset.kind ?? '');
     if (!kind) continue;
-    root.giostra = kind(root);
+    root.giostra = kind(root, window.giostra.clock);
     root.setAttribute('data-live', '');
     alive.add(root);
   }
@@ -27,6 +28,7 @@ function start() {
 window.giostra = {
   tell,
   bands,
+  clock: browser,
   add(names, kind) {
     for (const name of names) kinds.set(name, kind);
     start();

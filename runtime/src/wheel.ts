@@ -1,3 +1,5 @@
+import type { Clock } from './clock';
+
 /** A wheel that has been still for so long has let go, in ms. */
 const STILL = 130;
 /** Px of a line, where a wheel counts in lines. Common practice, no source. */
@@ -12,17 +14,18 @@ export function sideways(
   enabled: () => boolean,
   roll: (px: number) => boolean,
   still: () => void,
+  clock: Clock,
   signal: AbortSignal,
 ) {
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  let wait: (() => void) | undefined;
   view.addEventListener(
     'wheel',
     (event) => {
       if (!enabled() || event.ctrlKey || Math.abs(event.deltaX) <= Math.abs(event.deltaY)) return;
       if (!roll(event.deltaX * (event.deltaMode === 1 ? LINE : 1))) return;
       event.preventDefault();
-      clearTimeout(timer);
-      timer = setTimeout(still, STILL);
+      wait?.();
+      wait = clock.after(STILL, still);
     },
     { passive: false, signal },
   );
