@@ -5,17 +5,16 @@ import { api, ask } from '../api/client';
 import { type Column, columnsOf, useBench, versionOf } from '../bench/context';
 import { newId } from '../bench/document';
 
-const MOST = 6;
-
 /** Cuts the band that the carriage stands in. */
 export function CutBand() {
-  const { session, page, width } = useBench();
+  const { session, page, width, catalogue } = useBench();
+  const most = catalogue.limits.bands;
   const columns = columnsOf(page);
   const dialog = useRef<HTMLDialogElement>(null);
   const [name, setName] = useState('');
   const field = useId();
   const taken = columns.some((band) => band.from === width) || width <= 280;
-  const full = columns.length >= MOST;
+  const full = columns.length >= most;
   return (
     <>
       <button
@@ -24,7 +23,7 @@ export function CutBand() {
         disabled={taken || full}
         title={
           full
-            ? `A site has at most ${MOST} bands`
+            ? `A site has at most ${most} bands`
             : taken
               ? 'A band begins here already'
               : undefined

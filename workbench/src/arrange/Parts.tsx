@@ -93,7 +93,7 @@ function States({ part, sheet, node, at, band, onAt }: Props & { readonly part: 
           const contrast = part.contrasts.find(
             (each) => each.state === state && each.band === band,
           );
-          const low = contrast && contrast.found < contrast.asked;
+          const low = contrast?.low;
           return (
             <button
               key={state}

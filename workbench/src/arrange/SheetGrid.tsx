@@ -58,7 +58,7 @@ interface Props {
 
 /** Settings down, bands across, each column under its band. */
 export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
-  const { session, now, width, setting, choose, media } = useBench();
+  const { session, now, width, setting, choose, media, catalogue } = useBench();
   const [chosen, setChosen] = useState<Chosen>();
   const band = bandAt(sheet.bands, width);
   const [at, setAt] = useState<Place>({
@@ -242,7 +242,7 @@ export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
             value={chosen.value}
             label={chosen.label}
             tone={chosen.setting.kind === 'hue' ? NO_TONE : sheet.tone}
-            gradient={chosen.setting.kind === 'under'}
+            gradient={chosen.setting.kind === 'under' ? catalogue.limits.gradientColours : 0}
             onSet={chosen.set}
             onClose={() => setChosen(undefined)}
           />

@@ -149,9 +149,6 @@ export function Stage({ whole, onWhole }: StageProps) {
   );
 }
 
-const LOWEST = 240;
-const HIGHEST = 2400;
-
 interface HeightProps {
   readonly high: number;
   onHigh(high: number): void;
@@ -159,10 +156,11 @@ interface HeightProps {
 
 /** How high the screen is, typed; what cannot be stays where it was typed, with the reason. */
 function ScreenHeight({ high, onHigh }: HeightProps) {
+  const { lowestScreen, highestScreen } = useBench().catalogue.limits;
   const [typed, setTyped] = useState<string>();
   const value = typed ?? String(high);
   const px = Number(value);
-  const fits = Number.isInteger(px) && px >= LOWEST && px <= HIGHEST;
+  const fits = Number.isInteger(px) && px >= lowestScreen && px <= highestScreen;
   const take = () => {
     if (fits) {
       onHigh(px);
@@ -188,7 +186,9 @@ function ScreenHeight({ high, onHigh }: HeightProps) {
           }
         }}
       />
-      <span id="stage-high-note">px{fits ? '' : `; it must be ${LOWEST} to ${HIGHEST} px`}</span>
+      <span id="stage-high-note">
+        px{fits ? '' : `; it must be ${lowestScreen} to ${highestScreen} px`}
+      </span>
     </>
   );
 }

@@ -30,6 +30,16 @@ const way = (key: Key, band: string): readonly string[] => [
   ...(band ? [band] : []),
 ];
 
+/** The keys of all that a node itself sets. */
+export const keysOf = (node: Pick<NodeBody, 'values' | 'styles'>): readonly Key[] => [
+  ...Object.keys(node.values),
+  ...Object.entries((node.styles ?? {}) as Tree).flatMap(([part, states]) =>
+    Object.entries(states as Tree).flatMap(([state, properties]) =>
+      Object.keys(properties as Tree).map((property) => `${part}/${state}/${property}`),
+    ),
+  ),
+];
+
 /** The value that a node itself sets. */
 export function ownOf(node: Pick<NodeBody, 'values' | 'styles'>, key: Key, band = ''): unknown {
   let at: unknown = node;

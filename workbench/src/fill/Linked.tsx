@@ -2,13 +2,14 @@ import { useMutation } from '@tanstack/react-query';
 import { Link as LinkIcon } from 'lucide-react';
 import { Link } from 'react-router';
 import { api, ask, type NodeBody } from '../api/client';
-import { settingsOf, useBench } from '../bench/context';
+import { labelOf, settingsOf, useBench } from '../bench/context';
 import { nameOf, wordOf } from '../bench/document';
+import { keysOf } from '../bench/keys';
 import { linkedTo, useStock } from '../map/stock';
 import { Form } from './Form';
 
 /** Settings of a linked piece that may well differ from one place to the next. */
-const OWN: ReadonlySet<string> = new Set(['only', 'name', 'title', 'opensOn', 'hidden']);
+const OWN: ReadonlySet<string> = new Set(['only', 'name', 'title', 'hidden']);
 
 /** A piece or section that follows one elsewhere: where that is, what departs here, a way out. */
 export function Linked({ node }: { readonly node: NodeBody }) {
@@ -16,8 +17,7 @@ export function Linked({ node }: { readonly node: NodeBody }) {
   const stock = useStock();
   const kept = stock.data?.find((each) => each.id === linkedTo(node));
   const source = kept?.node as NodeBody | undefined;
-  const departures = Object.keys(node.values).filter((each) => each !== 'linkedTo');
-  const labels = new Map(settingsOf(catalogue, node.type).map((each) => [each.id, each.label]));
+  const departures = keysOf(node).filter((each) => each !== 'linkedTo');
 
   const separate = useMutation({
     mutationFn: () =>
@@ -51,7 +51,7 @@ export function Linked({ node }: { readonly node: NodeBody }) {
               <p className="faint">
                 {departures.length === 0
                   ? 'Nothing departs here yet.'
-                  : `Departs here: ${departures.map((each) => labels.get(each) ?? each).join(', ')}.`}
+                  : `Departs here: ${departures.map((each) => labelOf(catalogue, node.type, each)).join(', ')}.`}
               </p>
             </>
           ) : (

@@ -32,8 +32,6 @@ interface Paint {
   readonly stops: readonly Stop[];
 }
 
-const MOST = 6;
-
 function colour(text: string, at: number, tone: Tone): Stop {
   const named = tone.colours.find((each) => each.id === text);
   const hex = /^#([0-9a-f]{6})([0-9a-f]{2})?$/.exec(named?.colour ?? text);
@@ -85,8 +83,8 @@ interface Props {
   readonly value: string;
   /** The tone that it stands in. */
   readonly tone: Tone;
-  /** Whether it may be a gradient. */
-  readonly gradient: boolean;
+  /** How many colours a gradient may have; none where it may be none. */
+  readonly gradient: number;
   onSet(value: string): void;
   onClose(): void;
 }
@@ -119,7 +117,7 @@ export function PaintDialog({ label, value, tone, gradient, onSet, onClose }: Pr
       <span className="swatch paint-shown" aria-hidden="true">
         <span style={{ background: toned(written(paint), tone) }} />
       </span>
-      {gradient && (
+      {gradient > 0 && (
         <div className="fill-tabs paint-kind" role="group" aria-label="What it is">
           <button type="button" aria-pressed={plain} onClick={flat}>
             One colour
@@ -219,7 +217,7 @@ export function PaintDialog({ label, value, tone, gradient, onSet, onClose }: Pr
           <button
             type="button"
             className="btn btn-sm btn-ghost mr-auto"
-            disabled={stops.length >= MOST}
+            disabled={stops.length >= gradient}
             onClick={() => {
               const last = stops.at(-1);
               if (last) setPaint({ angle, stops: [...stops, { ...last, at: 100 }] });

@@ -2,6 +2,7 @@ package giostra.journeys;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import giostra.server.testing.Api;
@@ -122,18 +123,27 @@ class AccessJourney {
   }
 
   @Test
-  void axeFindsNothingWherePartsOfPlayersAreArranged(Api api, Page page) {
+  void axeFindsNothingWhereLooksAreArranged(Api api, Page page) {
     Bench bench = Bench.open(page, api, Api.DEMO, "arrange", "films");
     page.locator(".parts > .fill-tabs button").nth(2).click();
     assertThat(both(page, "iframe")).as("the bar").isEmpty();
     // The keyboard comes to the colours, too.
-    bench.cell("films", "barGround", "desktop").focus();
+    bench.cell("films", "video.bar/rest/ground", "desktop").focus();
     page.keyboard().press("Space");
     page.waitForSelector(".paint-shown");
     assertThat(both(page, "iframe")).as("a gradient").isEmpty();
     page.keyboard().press("Escape");
     page.waitForSelector(
         ".paint-shown", new Page.WaitForSelectorOptions().setState(WaitForSelectorState.DETACHED));
+    Bench.open(page, api, Api.DEMO, "arrange", "site");
+    for (String each : List.of("Tones", "Dusk")) {
+      page.locator(".parts .fill-tabs button")
+          .filter(new Locator.FilterOptions().setHasText(each))
+          .first()
+          .click();
+    }
+    bench.cell("site", "tone.dusk/rest/tone-ink", "desktop").waitFor();
+    assertThat(both(page, "iframe")).as("a tone").isEmpty();
   }
 
   @Test

@@ -33,6 +33,7 @@ class TextFitJourney {
     page.navigate(api.at(Api.LIVE_DEMO));
     List<Sample> samples = samples();
     assertThat(samples.size()).isGreaterThanOrEqualTo(40);
+    Js.ask(page, FACES, null);
     JsonNode shown = Js.ask(page, MEASURE, given(samples));
     long all = 0;
     long right = 0;
@@ -93,6 +94,7 @@ class TextFitJourney {
         }
       }
     }
+    Js.ask(page, FACES, null);
     JsonNode shown = Js.ask(page, NATURAL, given(samples));
     var off = new ArrayList<String>();
     double worst = 0;
@@ -124,12 +126,6 @@ class TextFitJourney {
   private static final String NATURAL =
       """
       async (samples) => {
-        const faces = [...document.styleSheets].flatMap((sheet) => [...sheet.cssRules])
-            .filter((rule) => rule instanceof CSSFontFaceRule)
-            .map(({ style }) => new FontFace('Fit ' + style.getPropertyValue('font-family').replaceAll('"', ''),
-                style.getPropertyValue('src').replace(/url\\("?([^")]+)"?\\)/, (_, at) => `url(${new URL(at, document.querySelector('link[rel=stylesheet]').href)})`),
-                { weight: style.getPropertyValue('font-weight'), unicodeRange: style.getPropertyValue('unicode-range') }));
-        for (const face of faces) document.fonts.add(await face.load());
         const root = document.createElement('div');
         document.body.replaceChildren(root);
         const boxes = samples.map(({ text, family, weight, size, spacing }) => {
@@ -172,10 +168,10 @@ class TextFitJourney {
         .toList();
   }
 
-  /** Lines of each sample at each width. */
-  private static final String MEASURE =
+  /** The page's own fonts, whether it uses them or not. */
+  private static final String FACES =
       """
-      async (samples) => {
+      async () => {
         // The same files under names of our own: the page's faces are optional and may come too late.
         const faces = [...document.styleSheets].flatMap((sheet) => [...sheet.cssRules])
             .filter((rule) => rule instanceof CSSFontFaceRule)
@@ -183,6 +179,13 @@ class TextFitJourney {
                 style.getPropertyValue('src').replace(/url\\("?([^")]+)"?\\)/, (_, at) => `url(${new URL(at, document.querySelector('link[rel=stylesheet]').href)})`),
                 { weight: style.getPropertyValue('font-weight'), unicodeRange: style.getPropertyValue('unicode-range') }));
         for (const face of faces) document.fonts.add(await face.load());
+      }
+      """;
+
+  /** Lines of each sample at each width. */
+  private static final String MEASURE =
+      """
+      async (samples) => {
         const root = document.createElement('div');
         document.body.replaceChildren(root);
         const boxes = samples.map(({ text, family, weight, size, spacing }) => {

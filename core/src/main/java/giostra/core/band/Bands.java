@@ -19,6 +19,9 @@ public record Bands(List<Band> all) {
 
   public static final int WIDEST = 2560;
 
+  /** So many at the most: more are not told apart. Our own; no source. */
+  public static final int MOST = 6;
+
   /** Phone below 768, tablet below 1024, desktop from there. Common practice, no source. */
   public static final Bands INITIAL =
       new Bands(
@@ -29,7 +32,7 @@ public record Bands(List<Band> all) {
 
   public Bands {
     all = List.copyOf(all);
-    Require.within(1, 6, "number of bands", all.size());
+    Require.within(1, MOST, "number of bands", all.size());
     double from = 0;
     var ids = new HashSet<String>();
     for (Band band : all) {

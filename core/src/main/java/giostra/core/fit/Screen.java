@@ -21,6 +21,11 @@ public record Screen(double width, double height, Consumer<Fitted> seen) {
   /** The height, in px, of a screen that nothing is known of: shares of it are taken of this. */
   public static final double USUAL_HEIGHT = 800;
 
+  /** The least and the greatest height, in px, that a page is looked at in. Our own; no source. */
+  public static final int LOWEST = 240;
+
+  public static final int HIGHEST = 2400;
+
   /** A screen that nobody listens at. */
   public Screen(double width, double height) {
     this(width, height, _ -> {});

@@ -262,7 +262,8 @@ public final class DocumentJson {
 
   private Bands bands(JsonNode json, String at) {
     if (!json.isArray() || json.isEmpty()) {
-      fault(at, "bands", json.toString(), "a list of 1 to 6 bands, narrowest first");
+      fault(
+          at, "bands", json.toString(), "a list of 1 to " + Bands.MOST + " bands, narrowest first");
       return Bands.INITIAL;
     }
     var all = new ArrayList<Band>();

@@ -1,6 +1,7 @@
 package giostra.core.format;
 
 import giostra.core.anatomy.Anatomy;
+import giostra.core.band.Bands;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.look.State;
@@ -58,7 +59,8 @@ public final class PageSchema {
     parts.set("id", text(BAND_ID));
     parts.set("name", MAKE.objectNode().put("type", "string"));
     parts.set("from", MAKE.objectNode().put("type", "number").put("minimum", 0));
-    ObjectNode bands = MAKE.objectNode().put("type", "array").put("minItems", 1).put("maxItems", 6);
+    ObjectNode bands =
+        MAKE.objectNode().put("type", "array").put("minItems", 1).put("maxItems", Bands.MOST);
     bands.put("description", "Narrowest first; from is the least viewport width in px.");
     bands.set("items", band);
     ((ObjectNode) site.get("properties")).set("bands", bands);

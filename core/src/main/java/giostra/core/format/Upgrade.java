@@ -1,6 +1,7 @@
 package giostra.core.format;
 
 import giostra.core.page.CounterSettings;
+import giostra.core.page.ItemSettings;
 import giostra.core.page.NodeType;
 import giostra.core.value.Kind;
 import giostra.core.value.Refused;
@@ -28,7 +29,7 @@ public final class Upgrade {
 
   /** The first leads from version 1 to 2. */
   private static final List<Step> STEPS =
-      List.of(Upgrade::spacesAsThemselves, Upgrade::namesOfOurOwn, PlayersOfBefore::asStyles);
+      List.of(Upgrade::spacesAsThemselves, Upgrade::namesOfOurOwn, Upgrade::partsAndTabs);
 
   /** What settings are called since version 3, by what they were called before. */
   private static final Map<String, String> RENAMED =
@@ -97,6 +98,10 @@ public final class Upgrade {
       if (edit.path("document") instanceof ObjectNode document) {
         ((ObjectNode) edit).set("document", document(document, from));
       }
+    }
+    if (from < 4) {
+      // Which tab it was is not known any more: that one thing is not taken back.
+      copy.removeIf(edit -> edit.path("setting").asString("").equals("opensOn"));
     }
     return copy;
   }
@@ -172,6 +177,28 @@ public final class Upgrade {
       return now;
     }
     return before.isBoolean() ? StringNode.valueOf(before.booleanValue() ? "all" : "own") : before;
+  }
+
+  /** Version 4: players are dressed as all else is, and tabs open on an item, not on a number. */
+  private static void partsAndTabs(ObjectNode node, NodeType type) {
+    PlayersOfBefore.asStyles(node, type);
+    if (type == NodeType.TABS
+        && node.path("values") instanceof ObjectNode values
+        && values.remove("opensOn") instanceof JsonNode before) {
+      List<ObjectNode> tabs =
+          node.path("children")
+              .valueStream()
+              .filter(ObjectNode.class::isInstance)
+              .map(ObjectNode.class::cast)
+              .filter(each -> !each.path("values").path("hidden").asBoolean(false))
+              .toList();
+      int at = before.asInt(1);
+      if (at > 1 && !tabs.isEmpty()) {
+        ObjectNode open = tabs.get(Math.min(at, tabs.size()) - 1);
+        (open.path("values") instanceof ObjectNode own ? own : open.putObject("values"))
+            .put(ItemSettings.OPEN.id(), true);
+      }
+    }
   }
 
   /** An edit that sets a value of a setting with another name. */

@@ -102,9 +102,9 @@ final class BlockFlows {
                 !(block instanceof Piece piece)
                     || (!piece.values().get(PieceSettings.HIDDEN)
                         && value(piece, PieceSettings.SHOWN)))
-            .map(this::block)
-            .toList(),
-        part(document.page(), PageParts.BLOCK).px(Property.ABOVE));
+            .map(block ->
+                new Flow.Spaced(part(block, PageParts.BLOCK).px(Property.ABOVE), block(block)))
+            .toList());
   }
 
   CopyFlow copy(Node node, Part part) {
@@ -195,8 +195,7 @@ final class BlockFlows {
     }
     // Headings over pieces are said by their section, their page and their site.
     Text heading =
-        words(document.page(), PageParts.heading(Outline.of(document).title(piece)))
-            .of(title, locale);
+        words(piece, PageParts.heading(Outline.of(document).title(piece))).of(title, locale);
     PartBox over = part(piece, PageParts.OVER);
     ItemFlows.Button button = items.button(piece, PageParts.BUTTON, pressed ? label : "");
     return (width, screen) -> {

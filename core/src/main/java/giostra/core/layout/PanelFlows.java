@@ -52,7 +52,7 @@ final class PanelFlows {
       return Flow.NONE;
     }
     TabsBand in = TabsBand.in(blocks.document(), piece, blocks.band(), 0);
-    int opens = Math.clamp(piece.values().get(TabsSettings.OPENS_ON), 1, all.size()) - 1;
+    int opens = TabsSettings.opens(all);
     boolean bare = piece.values().get(TabsSettings.HEADS_HIDDEN);
     Flow panel = panel(piece, all.get(opens), in.folds());
     if (bare) {

@@ -1,407 +1,195 @@
 package giostra.core.output;
 
+import com.ibm.icu.text.MessageFormat;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Properties;
+import java.util.stream.Collectors;
 
 /**
  * The few words that published pieces say themselves, in the language of the page; English where we
- * do not speak it.
+ * do not speak it. They stand in {@code labels/}, a file for each language, as ICU's MessageFormat
+ * has them.
  */
 final class Labels {
-  private enum Word {
-    ITEMS,
-    CAROUSEL,
-    CARD,
-    SLIDE,
-    PREVIOUS,
-    NEXT,
-    CHOOSE,
-    GO_TO,
-    OF,
-    SEARCH,
-    CATEGORIES,
-    ALL,
-    COPY_LINK,
-    COPIED,
-    TURN_OVER,
-    TURN_BACK,
-    CLIP,
-    PLAY,
-    PLAY_AT,
-    PAUSE,
-    CONTROLS,
-    PLACE,
-    MUTE,
-    UNMUTE,
-    VOLUME,
-    CAPTIONS,
-    CAPTIONS_OFF,
-    SPEED,
-    WINDOW,
-    SCREEN,
-    SCREEN_BACK,
-    NO_CLIP
+  private static final List<String> SPOKEN = List.of("en", "de", "fr", "it", "es", "ar");
+
+  private static final Map<String, Labels> ALL =
+      SPOKEN.stream().collect(Collectors.toUnmodifiableMap(code -> code, Labels::load));
+
+  private final Locale locale;
+  private final Properties words;
+
+  private Labels(Locale locale, Properties words) {
+    this.locale = locale;
+    this.words = words;
   }
 
-  private static final Map<String, List<String>> WORDS =
-      Map.of(
-          "en",
-          List.of(
-              "Cards",
-              "carousel",
-              "card",
-              "slide",
-              "Previous",
-              "Next",
-              "Choose a place",
-              "Go to place %d",
-              "%d of %d",
-              "Search",
-              "Categories",
-              "All",
-              "Copy link",
-              "Copied",
-              "Turn over: %s",
-              "Turn back",
-              "Clip",
-              "Play %s",
-              "Play %s, from %s",
-              "Pause",
-              "Controls",
-              "Place in the clip",
-              "Sound off",
-              "Sound on",
-              "Volume",
-              "Captions",
-              "No captions",
-              "Speed",
-              "Picture in picture",
-              "Full screen",
-              "Leave full screen",
-              "%s: there is no clip here yet"),
-          "de",
-          List.of(
-              "Karten",
-              "Karussell",
-              "Karte",
-              "Folie",
-              "Zurück",
-              "Weiter",
-              "Stelle wählen",
-              "Zu Stelle %d",
-              "%d von %d",
-              "Suchen",
-              "Themen",
-              "Alle",
-              "Link kopieren",
-              "Kopiert",
-              "Umdrehen: %s",
-              "Zurückdrehen",
-              "Clip",
-              "%s abspielen",
-              "%s abspielen, von %s",
-              "Anhalten",
-              "Steuerung",
-              "Stelle im Clip",
-              "Ton aus",
-              "Ton an",
-              "Lautstärke",
-              "Untertitel",
-              "Keine Untertitel",
-              "Tempo",
-              "Bild im Bild",
-              "Vollbild",
-              "Vollbild verlassen",
-              "%s: hier ist noch kein Clip"),
-          "fr",
-          List.of(
-              "Cartes",
-              "carrousel",
-              "carte",
-              "diapositive",
-              "Précédent",
-              "Suivant",
-              "Choisir une position",
-              "Aller à la position %d",
-              "%d sur %d",
-              "Rechercher",
-              "Catégories",
-              "Toutes",
-              "Copier le lien",
-              "Copié",
-              "Retourner : %s",
-              "Remettre",
-              "Clip",
-              "Lire %s",
-              "Lire %s, de %s",
-              "Pause",
-              "Commandes",
-              "Position dans le clip",
-              "Couper le son",
-              "Rétablir le son",
-              "Volume",
-              "Sous-titres",
-              "Sans sous-titres",
-              "Vitesse",
-              "Image dans l’image",
-              "Plein écran",
-              "Quitter le plein écran",
-              "%s : pas encore de clip ici"),
-          "it",
-          List.of(
-              "Schede",
-              "carosello",
-              "scheda",
-              "diapositiva",
-              "Precedente",
-              "Successivo",
-              "Scegli una posizione",
-              "Vai alla posizione %d",
-              "%d di %d",
-              "Cerca",
-              "Categorie",
-              "Tutte",
-              "Copia il link",
-              "Copiato",
-              "Gira: %s",
-              "Rigira",
-              "Clip",
-              "Riproduci %s",
-              "Riproduci %s, da %s",
-              "Pausa",
-              "Comandi",
-              "Punto del clip",
-              "Audio spento",
-              "Audio acceso",
-              "Volume",
-              "Sottotitoli",
-              "Senza sottotitoli",
-              "Velocità",
-              "Immagine nell’immagine",
-              "Schermo intero",
-              "Esci da schermo intero",
-              "%s: qui non c’è ancora un clip"),
-          "es",
-          List.of(
-              "Tarjetas",
-              "carrusel",
-              "tarjeta",
-              "diapositiva",
-              "Anterior",
-              "Siguiente",
-              "Elegir una posición",
-              "Ir a la posición %d",
-              "%d de %d",
-              "Buscar",
-              "Categorías",
-              "Todas",
-              "Copiar enlace",
-              "Copiado",
-              "Girar: %s",
-              "Volver a girar",
-              "Clip",
-              "Reproducir %s",
-              "Reproducir %s, de %s",
-              "Pausa",
-              "Controles",
-              "Punto del clip",
-              "Quitar el sonido",
-              "Poner el sonido",
-              "Volumen",
-              "Subtítulos",
-              "Sin subtítulos",
-              "Velocidad",
-              "Imagen en imagen",
-              "Pantalla completa",
-              "Salir de pantalla completa",
-              "%s: aquí aún no hay ningún clip"),
-          "ar",
-          List.of(
-              "بطاقات",
-              "شريط متحرك",
-              "بطاقة",
-              "شريحة",
-              "السابق",
-              "التالي",
-              "اختر موضعًا",
-              "انتقل إلى الموضع %d",
-              "%d من %d",
-              "بحث",
-              "الفئات",
-              "الكل",
-              "انسخ الرابط",
-              "نُسخ",
-              "اقلب: %s",
-              "أعد القلب",
-              "مقطع",
-              "شغّل %s",
-              "شغّل %s من %s",
-              "إيقاف مؤقت",
-              "عناصر التحكم",
-              "الموضع في المقطع",
-              "كتم الصوت",
-              "إعادة الصوت",
-              "مستوى الصوت",
-              "الترجمة",
-              "بلا ترجمة",
-              "السرعة",
-              "صورة داخل صورة",
-              "ملء الشاشة",
-              "إنهاء ملء الشاشة",
-              "%s: لا مقطع هنا بعد"));
-
-  private final List<String> words;
-
-  private Labels(List<String> words) {
-    this.words = words;
+  private static Labels load(String code) {
+    var words = new Properties();
+    String name = "labels/" + code + ".properties";
+    try (Reader in =
+        new InputStreamReader(
+            Objects.requireNonNull(Labels.class.getResourceAsStream(name), name),
+            StandardCharsets.UTF_8)) {
+      words.load(in);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return new Labels(Locale.forLanguageTag(code), words);
   }
 
   /** The words for a language tag (BCP 47). */
   static Labels in(String language) {
     String code = Locale.forLanguageTag(language).getLanguage();
-    return new Labels(Objects.requireNonNull(WORDS.get(WORDS.containsKey(code) ? code : "en")));
+    return Objects.requireNonNull(ALL.get(SPOKEN.contains(code) ? code : "en"));
   }
 
-  private String said(Word word, Object... more) {
-    return String.format(Locale.ROOT, word(word), more);
+  private String said(String word, Object... more) {
+    return new MessageFormat(word(word), locale).format(more);
   }
 
-  private String word(Word word) {
-    return words.get(word.ordinal());
+  private String word(String word) {
+    return Objects.requireNonNull(words.getProperty(word), word);
   }
 
   /** What a piece without a name is called. */
   String items() {
-    return word(Word.ITEMS);
+    return word("items");
   }
 
   String carousel() {
-    return word(Word.CAROUSEL);
+    return word("carousel");
   }
 
   String card() {
-    return word(Word.CARD);
+    return word("card");
   }
 
   String slide() {
-    return word(Word.SLIDE);
+    return word("slide");
   }
 
   String previous() {
-    return word(Word.PREVIOUS);
+    return word("previous");
   }
 
   String next() {
-    return word(Word.NEXT);
+    return word("next");
   }
 
   String choose() {
-    return word(Word.CHOOSE);
+    return word("choose");
   }
 
   String goTo(int place) {
-    return said(Word.GO_TO, place);
+    return said("go-to", Integer.toString(place));
   }
 
   String of(int item, int all) {
-    return said(Word.OF, item, all);
+    return said("of", Integer.toString(item), Integer.toString(all));
   }
 
   String search() {
-    return word(Word.SEARCH);
+    return word("search");
   }
 
   String categories() {
-    return word(Word.CATEGORIES);
+    return word("categories");
   }
 
   String all() {
-    return word(Word.ALL);
+    return word("all");
   }
 
   String copyLink() {
-    return word(Word.COPY_LINK);
+    return word("copy-link");
   }
 
   String copied() {
-    return word(Word.COPIED);
+    return word("copied");
   }
 
   /** What the button over a front face does. */
   String turnOver(String heading) {
-    return said(Word.TURN_OVER, heading).strip();
+    return said("turn-over", heading).strip();
   }
 
   String turnBack() {
-    return word(Word.TURN_BACK);
+    return word("turn-back");
   }
 
   /** What a clip without a name is called. */
   String clip() {
-    return word(Word.CLIP);
+    return word("clip");
   }
 
   /** What the button that starts a clip does. */
   String play(String called) {
-    return said(Word.PLAY, called).strip();
+    return said("play", called).strip();
   }
 
   /** The same for a clip of a host. */
   String playAt(String called, String host) {
-    return said(Word.PLAY_AT, called, host);
+    return said("play-at", called, host);
   }
 
   String pause() {
-    return word(Word.PAUSE);
+    return word("pause");
   }
 
   String controls() {
-    return word(Word.CONTROLS);
+    return word("controls");
   }
 
   String place() {
-    return word(Word.PLACE);
+    return word("place");
   }
 
   String mute() {
-    return word(Word.MUTE);
+    return word("mute");
   }
 
   String unmute() {
-    return word(Word.UNMUTE);
+    return word("unmute");
   }
 
   String volume() {
-    return word(Word.VOLUME);
+    return word("volume");
   }
 
   String captions() {
-    return word(Word.CAPTIONS);
+    return word("captions");
   }
 
   String captionsOff() {
-    return word(Word.CAPTIONS_OFF);
+    return word("captions-off");
   }
 
   String speed() {
-    return word(Word.SPEED);
+    return word("speed");
   }
 
   String window() {
-    return word(Word.WINDOW);
+    return word("window");
   }
 
   String screen() {
-    return word(Word.SCREEN);
+    return word("screen");
   }
 
   String screenBack() {
-    return word(Word.SCREEN_BACK);
+    return word("screen-back");
   }
 
   String noClip(String called) {
-    return said(Word.NO_CLIP, called);
+    return said("no-clip", called);
   }
 }

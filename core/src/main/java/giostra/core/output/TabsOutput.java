@@ -54,10 +54,6 @@ final class TabsOutput {
     this.level = writing.outline.items(piece);
   }
 
-  private int opensOn() {
-    return Math.clamp(piece.values().get(TabsSettings.OPENS_ON), 1, Math.max(1, items.size())) - 1;
-  }
-
   void html() {
     String name = piece.values().get(PieceSettings.NAME);
     String mark = Css.word(piece.values().get(TabsSettings.MARK));
@@ -66,11 +62,11 @@ final class TabsOutput {
     out.open("div", "class", "g-set")
         .open("div", "class", "g-heads", "role", "tablist", "aria-label", name);
     for (int i = 0; i < items.size(); i++) {
-      head(items.get(i), i == opensOn());
+      head(items.get(i), i == TabsSettings.opens(items));
     }
     out.close("div").open("div", "class", "g-panels");
     for (int i = 0; i < items.size(); i++) {
-      panel(items.get(i), i == opensOn());
+      panel(items.get(i), i == TabsSettings.opens(items));
     }
     out.close("div").close("div").close("div");
   }

@@ -86,6 +86,7 @@ public final class Fields {
           NodeType.TABS,
           list(
               ItemSettings.HEADING,
+              ItemSettings.OPEN,
               ItemSettings.ICON,
               ItemSettings.ICON_COLOURS,
               ItemSettings.ICON_NUDGE,

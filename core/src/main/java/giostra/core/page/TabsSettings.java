@@ -53,8 +53,6 @@ public final class TabsSettings {
     AFTER
   }
 
-  public static final Setting<Integer> OPENS_ON =
-      Setting.once("opensOn", "Opens on tab", new Kind.Whole(1, 60), 1);
   public static final Setting<Mark> MARK =
       Setting.once("mark", "Mark of the current", new Kind.Pick<>(Mark.class), Mark.LINE_BELOW);
   public static final Setting<Boolean> HEADS_HIDDEN =
@@ -98,7 +96,6 @@ public final class TabsSettings {
       PieceSettings.with(
           ItemSettings.joined(
               List.of(
-                  OPENS_ON,
                   PanelSettings.TRIGGER,
                   MARK,
                   HEADS_HIDDEN,
@@ -120,4 +117,14 @@ public final class TabsSettings {
               PanelSettings.BY_BAND));
 
   private TabsSettings() {}
+
+  /** Which of some tabs is open at first: the first that is marked so, or else the first. */
+  public static int opens(List<Item> tabs) {
+    for (int i = 0; i < tabs.size(); i++) {
+      if (tabs.get(i).values().get(ItemSettings.OPEN)) {
+        return i;
+      }
+    }
+    return 0;
+  }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import giostra.core.look.StyleKey;
+import giostra.core.look.Values;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.ConditionSettings;
 import giostra.core.page.CounterSettings;
@@ -125,6 +126,10 @@ class UpgradeTest {
             "video.bar/rest/picture");
     assertThat(document.node("film").values().set()).containsOnlyKeys("startButton");
     assertThat(DocumentJson.read(DocumentJson.text(document))).isEqualTo(document);
+    // The second that shows: reordered, it stays the one that opens.
+    assertThat(document.node("t3").values().get(ItemSettings.OPEN)).isTrue();
+    assertThat(document.node("t1").values().get(ItemSettings.OPEN)).isFalse();
+    assertThat(document.node("tabs").values()).isEqualTo(Values.NONE);
     var edits =
         DocumentJson.parse(
             "[{\"type\":\"SetValue\",\"node\":\"film\",\"setting\":\"timeColour\",\"band\":\"phone\",\"value\":null}]");

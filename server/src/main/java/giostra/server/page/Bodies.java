@@ -203,5 +203,17 @@ final class Bodies {
       List<String> panels,
       List<StarterReply> starters,
       String stage,
-      double screenHeight) {}
+      double screenHeight,
+      LimitsReply limits) {}
+
+  /**
+   * What is refused beyond.
+   *
+   * @param bands of a site
+   * @param gradientColours of a gradient
+   * @param lowestScreen least height of a screen to look at a page in, px
+   * @param highestScreen the greatest, px
+   */
+  @Schema(name = "LimitsReply")
+  record LimitsReply(int bands, int gradientColours, int lowestScreen, int highestScreen) {}
 }

@@ -1,5 +1,6 @@
 package giostra.server.page;
 
+import giostra.core.band.Bands;
 import giostra.core.fit.Screen;
 import giostra.core.format.DocumentJson;
 import giostra.core.look.Part;
@@ -10,6 +11,7 @@ import giostra.core.page.Fields;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.NodeType;
 import giostra.core.page.Starters;
+import giostra.core.value.Ground;
 import giostra.core.value.Kind;
 import giostra.core.value.Setting;
 import java.util.Arrays;
@@ -44,7 +46,8 @@ final class Catalogue {
                 new Bodies.StarterReply(s.id(), s.label(), s.says(), DocumentJson.write(s.node())))
             .toList(),
         stage,
-        Screen.USUAL_HEIGHT);
+        Screen.USUAL_HEIGHT,
+        new Bodies.LimitsReply(Bands.MOST, Ground.MOST_STOPS, Screen.LOWEST, Screen.HIGHEST));
   }
 
   /** What the items of a kind are made of; for a carousel by card. */

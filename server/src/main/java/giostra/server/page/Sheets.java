@@ -75,7 +75,11 @@ final class Sheets {
       @Schema(implementation = Bodies.EditBody[].class) JsonNode take) {}
 
   /** The worst contrast of a part in a state and a band, and the least that it should be. */
-  record ContrastReply(String state, String band, double found, double asked) {}
+  record ContrastReply(String state, String band, double found, double asked, boolean low) {
+    ContrastReply(String state, String band, double found, double asked) {
+      this(state, band, found, asked, found < asked);
+    }
+  }
 
   /** The tone that a node stands in, with the colours that it has under their names. */
   record ToneReply(String label, List<NamedColour> colours) {
