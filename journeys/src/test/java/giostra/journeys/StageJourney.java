@@ -63,6 +63,12 @@ class StageJourney {
     String live = api.publish(id);
     Page bench = chromium.page(1280, 900);
     Page window = chromium.page(new Browser.NewContextOptions());
+    // Fonts are optional: those that come late are not used before the next visit.
+    window.navigate(live);
+    window.evaluate("() => document.fonts.ready.then(() => true)");
+    Bench.open(bench, api, id, "arrange", "openings")
+        .stage()
+        .evaluate("() => document.fonts.ready.then(() => true)");
     int compared = 0;
     for (int high : HEIGHTS) {
       for (int at = 0; at < WIDTHS; at++) {
