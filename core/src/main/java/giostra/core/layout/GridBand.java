@@ -38,6 +38,20 @@ public record GridBand(
     return on.indexOf(item);
   }
 
+  /**
+   * The width of the item at a place in its rows, px as a function of the viewport's: that of a
+   * stretched last row has what its row leaves.
+   *
+   * @param equal whether all rows are of one height, which keeps them to their columns
+   */
+  Piecewise item(int place, boolean equal) {
+    int columns = grid.columns();
+    int last = (on.size() - 1) % columns + 1;
+    boolean wider =
+        lastRow == LastRow.STRETCH && !equal && last < columns && place >= on.size() - last;
+    return wider ? outer.through(new Grid(last, last).column(Line.of(gap))).atLeast(0) : item;
+  }
+
   /** Lays a piece out whose items stand in rows, narrowest band first. */
   public static List<GridBand> of(Document document, Piece piece, double scrollbar) {
     return document.bands().all().stream()

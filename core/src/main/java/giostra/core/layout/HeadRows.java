@@ -28,7 +28,7 @@ public record HeadRows(double from, double below, List<Integer> ends) {
   /** How the headings of tabs wrap in a band, for rows from 120 px on, narrowest first. */
   public static List<HeadRows> of(
       Document document, Piece.Tabs piece, TabsBand in, PictureSizes pictures) {
-    var flows = new BlockFlows(document, in.band(), pictures);
+    var flows = new BlockFlows(document, in.band(), pictures, 0);
     var screen = new Screen(Bands.WIDEST, Bands.WIDEST);
     List<Item> items = flows.shown(piece);
     var widths = new ArrayList<Double>();

@@ -7,6 +7,7 @@ import giostra.core.fit.Piecewise;
 import giostra.core.fit.Screen;
 import giostra.core.fit.TextFit;
 import giostra.core.page.Document;
+import giostra.core.page.GridSettings;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
 import giostra.core.page.TabsSettings;
@@ -91,7 +92,7 @@ public final class Heights {
 
   private static InBand in(
       Document document, Piece piece, PictureSizes pictures, Band band, double scrollbar) {
-    var flows = new BlockFlows(document, band, pictures);
+    var flows = new BlockFlows(document, band, pictures, scrollbar);
     Piecewise outer = Containers.outer(document, piece, band, scrollbar);
     return new InBand(
         band,
@@ -124,19 +125,26 @@ public final class Heights {
             i -> all.add(new Measured(i, Part.SLIDE, blocks.tracks().slide(slider, i), room)));
       }
       case Piece.FlipBoxes boxes -> {
-        Piecewise room = GridBand.in(document, boxes, band, scrollbar).item();
+        GridBand in = GridBand.in(document, boxes, band, scrollbar);
         for (Item i : items) {
+          Piecewise room = in.item(items.indexOf(i), allEqual(document, boxes, band));
           all.add(new Measured(i, Part.FRONT, flows.front(boxes, i), room));
           all.add(new Measured(i, Part.BACK, flows.back(boxes, i), room));
         }
       }
       case Piece.Counters counters -> {
-        Piecewise room = GridBand.in(document, counters, band, scrollbar).item();
-        items.forEach(i -> all.add(new Measured(i, Part.FIGURE, flows.figure(counters, i), room)));
+        GridBand in = GridBand.in(document, counters, band, scrollbar);
+        for (Item i : items) {
+          Piecewise room = in.item(items.indexOf(i), allEqual(document, counters, band));
+          all.add(new Measured(i, Part.FIGURE, flows.figure(counters, i), room));
+        }
       }
       case Piece.Video video -> {
-        Piecewise room = GridBand.in(document, video, band, scrollbar).item();
-        items.forEach(i -> all.add(new Measured(i, Part.CLIP, flows.clip(video, i), room)));
+        GridBand in = GridBand.in(document, video, band, scrollbar);
+        for (Item i : items) {
+          Piecewise room = in.item(items.indexOf(i), allEqual(document, video, band));
+          all.add(new Measured(i, Part.CLIP, flows.clip(video, i), room));
+        }
       }
       case Piece.Tabs tabs -> {
         TabsBand in = TabsBand.in(document, tabs, band, scrollbar);
@@ -156,6 +164,11 @@ public final class Heights {
       }
     }
     return all;
+  }
+
+  private static boolean allEqual(Document document, Piece piece, Band band) {
+    return Resolution.value(document, piece, GridSettings.HEIGHTS, band)
+        == GridSettings.Heights.ALL;
   }
 
   /** Headings of natural width are as wide as their words, whatever the room. */

@@ -101,8 +101,15 @@ final class PanelFlows {
       double px = gap.in(width);
       return wraps
           ? Flow.wrapping(boxes, px, px).height(width, screen)
-          : boxes.stream().mapToDouble(Flow.Box::height).max().orElse(0);
+          : boxes.stream().mapToDouble(Flow.Box::height).max().orElse(0)
+              + (scrolls(boxes, px, width) ? blocks.thinScrollbar() : 0);
     };
+  }
+
+  /** Whether a row that does not wrap is wider than its room. */
+  private static boolean scrolls(List<Flow.Box> boxes, double gap, double width) {
+    double all = boxes.stream().mapToDouble(Flow.Box::width).sum() + gap * (boxes.size() - 1);
+    return all > width + 1 / 64.0;
   }
 
   /** How many rows headings take in a width, or lines the one that has most. */
@@ -156,7 +163,9 @@ final class PanelFlows {
       double taken = box.across(screen) + marker + gap + signs * (size + gap);
       return Math.max(
           PRESSED,
-          Math.max(text.height(Math.max(1, width - taken), screen), signs > 0 ? size : 0)
+          Math.max(
+                  text.height(Math.max(1, width - taken), screen),
+                  Math.max(marker, signs > 0 ? size : 0))
               + box.down(screen)
               + box.px(Property.BORDER));
     };

@@ -189,7 +189,7 @@ public final class PictureWidths {
   public Piecewise ground(Section section, Size size) {
     double[] domain = Containers.domain(band);
     Piecewise screen = Piecewise.over(domain[0], domain[1], Line.SAME);
-    Flow content = new BlockFlows(document, band, pictures).blocks(section.blocks());
+    Flow content = new BlockFlows(document, band, pictures, 0).blocks(section.blocks());
     double around =
         value(section, SectionSettings.SPACE_ABOVE).constantPx()
             + value(section, SectionSettings.SPACE_BELOW).constantPx();

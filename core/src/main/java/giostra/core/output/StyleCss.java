@@ -12,10 +12,10 @@ import giostra.core.look.Scope;
 import giostra.core.look.State;
 import giostra.core.look.StyleKey;
 import giostra.core.page.Block;
-import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Node;
 import giostra.core.page.NodeType;
+import giostra.core.page.PartsShown;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.value.ToneColour;
@@ -78,11 +78,9 @@ final class StyleCss {
 
   /** What a block says of itself. */
   void of(Block block) {
-    Stream<Part> parts =
-        block instanceof Block.Heading heading
-            ? Stream.of(PageParts.heading(heading.values().get(BlockSettings.LEVEL)))
-            : block.type().parts().stream();
-    parts(block, parts, Layer.PIECE, "#g-" + block.id());
+    // A heading is the part of its level; what is set for others would be said of it as well.
+    List<Part> parts = block instanceof Block.Heading ? PartsShown.of(block) : block.type().parts();
+    parts(block, parts.stream(), Layer.PIECE, "#g-" + block.id());
   }
 
   private void parts(Node node, Stream<Part> parts, Layer layer, String root) {

@@ -9,6 +9,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
@@ -36,6 +37,31 @@ class CompilerTest {
     for (long seed = 0; seed < 40; seed++) {
       assertThat(files(Compiler.compile(RandomDocuments.document(seed), SHIPPED)))
           .isEqualTo(files(Compiler.compile(RandomDocuments.document(seed), SHIPPED)));
+    }
+  }
+
+  /** Source: WAI-ARIA 1.2, "aria-selected"; that reordering changes nothing is our own rule. */
+  @Test
+  void theTabThatIsMarkedIsOpenWhereverItIsMoved() {
+    Item one = new Item("one", Values.NONE.with(ItemSettings.HEADING, Values.ALL, "One"));
+    Item two =
+        new Item(
+            "two",
+            Values.NONE
+                .with(ItemSettings.HEADING, Values.ALL, "Two")
+                .with(ItemSettings.OPEN, Values.ALL, true));
+    for (List<Item> order : List.of(List.of(one, two), List.of(two, one))) {
+      Document document =
+          new Document(
+              new Site(giostra.core.band.Bands.INITIAL, Values.NONE),
+              new giostra.core.page.Page(
+                  "page",
+                  Values.NONE,
+                  List.of(
+                      new Section(
+                          "s", Values.NONE, List.of(new Piece.Tabs("t", Values.NONE, order))))));
+      Element page = Jsoup.parse(Compiler.compile(document, SHIPPED).html());
+      assertThat(page.select("[aria-selected=true]").eachText()).containsExactly("Two");
     }
   }
 

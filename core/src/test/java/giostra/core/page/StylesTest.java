@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import giostra.core.anatomy.Anatomy;
+import giostra.core.anatomy.PageParts;
 import giostra.core.anatomy.Tone;
+import giostra.core.anatomy.TrackParts;
 import giostra.core.anatomy.VideoParts;
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
@@ -262,6 +264,24 @@ class StylesTest {
             Edits.apply(document, List.of(new Edit.SetStyle("film", key, "phone", "no colour"))))
         .hasMessageContaining("no colour")
         .hasMessageContaining("film / video.bar-button/hover/ground / phone");
+  }
+
+  @Test
+  void onlyWhatCanBeSeenOfACarouselIsOffered() {
+    Piece cards = new Piece.Carousel("c", Values.NONE, List.of());
+    assertThat(PartsShown.of(cards))
+        .contains(TrackParts.CARD_WORDS, TrackParts.ARROW)
+        .doesNotContain(TrackParts.QUOTE_MARK, TrackParts.BUBBLE, TrackParts.BARE_PICTURE);
+    Node tailed =
+        cards.with(
+            Values.NONE
+                .with(CarouselSettings.CARD, Values.ALL, CarouselSettings.Card.QUOTATION)
+                .with(CarouselSettings.FRAME, Values.ALL, CarouselSettings.Frame.TAIL));
+    assertThat(PartsShown.of(tailed))
+        .contains(TrackParts.QUOTE_MARK, TrackParts.BUBBLE, TrackParts.ARROW)
+        .doesNotContain(TrackParts.CARD_WORDS);
+    Node heading = new Block.Heading("h", Values.NONE.with(BlockSettings.LEVEL, Values.ALL, 3));
+    assertThat(PartsShown.of(heading)).containsExactly(PageParts.HEADING_3);
   }
 
   @Test

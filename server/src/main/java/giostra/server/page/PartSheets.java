@@ -16,6 +16,7 @@ import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Node;
 import giostra.core.page.Page;
+import giostra.core.page.PartsShown;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.SharedLook;
@@ -101,7 +102,12 @@ final class PartSheets {
   /** The parts of a node, with what it departs in. */
   static List<Sheets.PartReply> parts(Document document, Node node) {
     Map<PartId, List<Sheets.ContrastReply>> contrasts = contrasts(document, node);
-    return SharedLook.of(document, node).stream().map(look -> part(look, node, contrasts)).toList();
+    List<Part> shown = PartsShown.of(node);
+    return SharedLook.of(document, node).stream()
+        // What somebody has set is not hidden from them, though it does not show now.
+        .filter(look -> shown.contains(look.part()) || look.departures() > 0)
+        .map(look -> part(look, node, contrasts))
+        .toList();
   }
 
   private static Sheets.PartReply part(

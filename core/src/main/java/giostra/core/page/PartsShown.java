@@ -1,0 +1,68 @@
+package giostra.core.page;
+
+import giostra.core.anatomy.PageParts;
+import giostra.core.anatomy.TrackParts;
+import giostra.core.look.Part;
+import giostra.core.page.CarouselSettings.Card;
+import giostra.core.page.CarouselSettings.Frame;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * The parts that a node can show as it is set. What it has beside them keeps how it looks, and
+ * shows it when the node is set otherwise.
+ */
+public final class PartsShown {
+  private static final Set<Part> PICTURED =
+      Set.of(
+          TrackParts.CARD_WORDS,
+          TrackParts.CARD_HEADING,
+          PageParts.ICON,
+          PageParts.KICKER,
+          PageParts.SUBHEADING,
+          PageParts.ITEM_TEXT,
+          PageParts.BUTTON,
+          PageParts.SECOND_BUTTON);
+
+  private static final Set<Part> QUOTED =
+      Set.of(
+          TrackParts.QUOTATION,
+          TrackParts.QUOTATION_WORDS,
+          TrackParts.QUOTATION_TEXT,
+          TrackParts.QUOTE_MARK,
+          TrackParts.SPEAKER,
+          TrackParts.SPEAKER_NAME,
+          TrackParts.ROLE);
+
+  private static final Set<Part> TAILED = Set.of(TrackParts.BUBBLE, TrackParts.BUBBLE_SPEAKER);
+
+  private PartsShown() {}
+
+  /** Those parts, in the order of the node's type. */
+  public static List<Part> of(Node node) {
+    return switch (node) {
+      case Piece.Carousel cards -> without(cards, hidden(cards));
+      case Block.Heading heading ->
+          List.of(PageParts.heading(heading.values().get(BlockSettings.LEVEL)));
+      default -> node.type().parts();
+    };
+  }
+
+  private static Set<Part> hidden(Piece.Carousel cards) {
+    boolean quotes = cards.values().get(CarouselSettings.CARD) == Card.QUOTATION;
+    Frame frame = cards.values().get(CarouselSettings.FRAME);
+    var hidden = new HashSet<Part>(quotes ? PICTURED : QUOTED);
+    if (!quotes || frame != Frame.TAIL) {
+      hidden.addAll(TAILED);
+    }
+    if (quotes || frame != Frame.NONE) {
+      hidden.add(TrackParts.BARE_PICTURE);
+    }
+    return hidden;
+  }
+
+  private static List<Part> without(Node node, Set<Part> hidden) {
+    return node.type().parts().stream().filter(part -> !hidden.contains(part)).toList();
+  }
+}
