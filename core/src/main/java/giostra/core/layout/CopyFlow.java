@@ -3,8 +3,6 @@ package giostra.core.layout;
 import giostra.core.anatomy.PageParts;
 import giostra.core.fit.Face;
 import giostra.core.fit.Flow;
-import giostra.core.fit.Flow.Spaced;
-import giostra.core.fit.Line;
 import giostra.core.fit.Screen;
 import giostra.core.fit.Shortened;
 import giostra.core.fit.TextFit;
@@ -28,14 +26,19 @@ import org.jsoup.nodes.TextNode;
  * in the face of the text: no face with one width for all ships.
  */
 final class CopyFlow {
-  /** For sizes that no screen changes. */
-  private static final Screen ANY = new Screen(1280, 800);
+  /** A length that may grow with the screen. */
+  @FunctionalInterface
+  private interface Grows {
+    double px(Screen screen);
+  }
+
+  /** Something with a distance above it, unless it comes first. */
+  private record Apart(Grows above, Flow flow) {}
 
   private final TextStyle style;
   private final Locale locale;
   private final PictureSizes pictures;
   private final Function<Part, PartBox> parts;
-  private final double em;
 
   /**
    * @param parts what holds of the parts of such texts
@@ -45,7 +48,6 @@ final class CopyFlow {
     this.parts = parts;
     this.locale = locale;
     this.pictures = pictures;
-    this.em = style.size().applyAsDouble(ANY);
   }
 
   /**
@@ -63,51 +65,71 @@ final class CopyFlow {
     if (RichText.isMarkup(text)) {
       return blocks(Jsoup.parseBodyFragment(text).body(), style);
     }
-    var flows = new ArrayList<Flow>();
+    var flows = new ArrayList<Apart>();
     for (String paragraph : text.strip().split("\\n\\s*\\n")) {
       if (!paragraph.isBlank()) {
-        flows.add(style.of(paragraph.strip(), locale));
+        flows.add(new Apart(between(this::em), style.of(paragraph.strip(), locale)));
       }
     }
-    return Flow.stack(flows, between(em));
+    return stacked(flows);
   }
 
   private Flow blocks(Element parent, TextStyle inherited) {
-    var flows = new ArrayList<Spaced>();
+    var flows = new ArrayList<Apart>();
     var runs = new ArrayList<Run>();
     for (Node child : parent.childNodes()) {
       if (child instanceof Element element && element.isBlock()) {
         flush(runs, inherited, flows);
-        flows.add(new Spaced(between(parent, element), block(element, inherited)));
+        flows.add(new Apart(between(parent, element), block(element, inherited)));
       } else if (child instanceof Element element && element.tagName().equals("img")) {
         flush(runs, inherited, flows);
-        flows.add(new Spaced(between(em), picture(element)));
+        flows.add(new Apart(between(this::em), picture(element)));
       } else {
         inline(child, inherited.face(), runs);
       }
     }
     flush(runs, inherited, flows);
-    return Flow.stack(flows);
+    return stacked(flows);
   }
 
   /** Only what stands in the text itself is parted, by its own size; items of a list are not. */
-  private double between(Element parent, Element element) {
-    double own =
+  private Grows between(Element parent, Element element) {
+    Grows own =
         switch (element.tagName()) {
-          case "h2", "h3", "h4", "h5", "h6" -> heading().size().applyAsDouble(ANY);
-          case "pre" -> mono();
-          default -> em;
+          case "h2", "h3", "h4", "h5", "h6" -> {
+            TextStyle heading = heading();
+            yield screen -> heading.size().applyAsDouble(screen);
+          }
+          case "pre" -> this::mono;
+          default -> this::em;
         };
     return switch (parent.tagName()) {
-      case "ul", "ol" -> 0;
-      case "li", "blockquote" -> element.tagName().equals("p") ? between(em) : 0;
+      case "ul", "ol" -> _ -> 0;
+      case "li", "blockquote" -> element.tagName().equals("p") ? between(this::em) : _ -> 0;
       default -> between(own);
     };
   }
 
-  /** The distance above something whose letters have a size in px. */
-  private double between(double letters) {
-    return parts.apply(PageParts.PARAGRAPH).em(Property.ABOVE, letters);
+  private static Flow stacked(List<Apart> parts) {
+    return (width, screen) -> {
+      double height = 0;
+      for (int i = 0; i < parts.size(); i++) {
+        Apart part = parts.get(i);
+        height += (i == 0 ? 0 : part.above().px(screen)) + part.flow().height(width, screen);
+      }
+      return height;
+    };
+  }
+
+  /** Size of the letters of the text, px. */
+  private double em(Screen screen) {
+    return style.size().applyAsDouble(screen);
+  }
+
+  /** The distance above something whose letters have a size. */
+  private Grows between(Grows letters) {
+    PartBox paragraph = parts.apply(PageParts.PARAGRAPH);
+    return screen -> paragraph.em(Property.ABOVE, letters.px(screen));
   }
 
   private TextStyle heading() {
@@ -115,18 +137,23 @@ final class CopyFlow {
   }
 
   /** Size of the letters of code, px. */
-  private double mono() {
+  private double mono(Screen screen) {
     TypeSize size = parts.apply(PageParts.CODE).of(Property.TEXT_SIZE);
-    return size.base().unit() == Length.Unit.EM ? size.base().amount() * em : size.px(ANY.lesser());
+    return size.base().unit() == Length.Unit.EM
+        ? size.base().amount() * em(screen)
+        : size.px(screen.lesser());
   }
 
-  private double indent(Part part) {
-    return parts.apply(part).em(Property.PADDING_START, em);
+  /** Within what a part leaves at its start. */
+  private Flow indented(Flow flow, Part part, double more) {
+    PartBox box = parts.apply(part);
+    return (width, screen) ->
+        flow.height(Math.max(0, width - box.em(Property.PADDING_START, em(screen)) - more), screen);
   }
 
-  private void flush(List<Run> runs, TextStyle inherited, List<Spaced> flows) {
+  private void flush(List<Run> runs, TextStyle inherited, List<Apart> flows) {
     if (runs.stream().anyMatch(run -> !run.text().isBlank())) {
-      flows.add(new Spaced(0, inherited.of(List.copyOf(runs), locale)));
+      flows.add(new Apart(_ -> 0, inherited.of(List.copyOf(runs), locale)));
     }
     runs.clear();
   }
@@ -134,15 +161,12 @@ final class CopyFlow {
   private Flow block(Element element, TextStyle inherited) {
     return switch (element.tagName()) {
       case "h2", "h3", "h4", "h5", "h6" -> blocks(element, heading());
-      case "ul", "ol" -> blocks(element, inherited).within(new Line(1, -indent(PageParts.LIST)), 0);
+      case "ul", "ol" -> indented(blocks(element, inherited), PageParts.LIST, 0);
       case "blockquote" ->
-          blocks(element, inherited)
-              .within(
-                  new Line(
-                      1,
-                      -indent(PageParts.QUOTATION)
-                          - parts.apply(PageParts.QUOTATION).px(Property.BORDER)),
-                  0);
+          indented(
+              blocks(element, inherited),
+              PageParts.QUOTATION,
+              parts.apply(PageParts.QUOTATION).px(Property.BORDER));
       case "pre" -> code(element);
       case "hr" -> Flow.fixed(2);
       default -> blocks(element, inherited);
@@ -151,11 +175,14 @@ final class CopyFlow {
 
   private Flow code(Element element) {
     PartBox block = parts.apply(PageParts.CODE_BLOCK);
-    double line = parts.apply(PageParts.CODE).of(Property.LEADING) * mono();
-    return Flow.fixed(
-        element.wholeText().strip().split("\n").length * line
-            + block.em(Property.PADDING_ABOVE, mono())
-            + block.em(Property.PADDING_BELOW, mono()));
+    double leading = parts.apply(PageParts.CODE).of(Property.LEADING);
+    int lines = element.wholeText().strip().split("\n").length;
+    return (_, screen) -> {
+      double letters = mono(screen);
+      return lines * leading * letters
+          + block.em(Property.PADDING_ABOVE, letters)
+          + block.em(Property.PADDING_BELOW, letters);
+    };
   }
 
   private Flow picture(Element image) {
