@@ -222,14 +222,14 @@ class DifferenceJourney {
     if (setting.byBand()) {
       bench.step("Arrange");
       if (each.ofItem()) {
-        page.locator(".fill-tabs button").nth(1).click();
+        page.locator("[aria-label='What to arrange'] > button").nth(1).click();
       }
       bench.cell(node, each.setting(), "desktop").waitFor();
       bench.set(node, each.setting(), "desktop", each.value());
     } else {
       bench.step("Fill");
       if (each.ofItem() || NodeType.named(each.kind()).isPiece()) {
-        page.locator(".fill-tabs button").nth(each.ofItem() ? 1 : 2).click();
+        page.locator("[aria-label='What to fill'] > button").nth(each.ofItem() ? 1 : 2).click();
       }
       inForm(bench, each, setting);
     }
