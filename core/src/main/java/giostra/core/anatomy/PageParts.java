@@ -158,7 +158,8 @@ public final class PageParts {
               ground(
                   Part.of("copy.code", "Code")
                       .with(Property.FAMILY, new Kind.Pick<>(Family.class), Family.CODE)
-                      .with(Property.TEXT_SIZE, new Kind.Letters(6, 240), TypeSize.of(em(0.9)))
+                      .with(
+                          Property.TEXT_SIZE, new Kind.Letters(6, 240, true), TypeSize.of(em(0.9)))
                       .with(Property.LEADING, new Kind.Decimal(0.8, 3), 1.5),
                   plain(ToneColour.LINE)),
               px(4)),

@@ -94,6 +94,11 @@ public record Tone(String id, String label, Map<ToneColour, Colour> colours) {
     return ALL.stream().map(each -> each.part()).toList();
   }
 
+  /** Whether a part is a tone. */
+  public static boolean is(Part part) {
+    return PARTS.containsValue(part);
+  }
+
   private static Part part(Tone tone) {
     Part part = Part.of("tone." + tone.id(), tone.label());
     for (ToneColour name : ToneColour.values()) {

@@ -45,8 +45,13 @@ import org.lwjgl.util.harfbuzz.hb_variation_t;
 final class HarfBuzz implements Shaper {
   private static final String FONTS = "/giostra/core/fit/fonts/";
 
-  /** Words that are remembered. A page of 60 pieces has some 3 000. */
-  private static final int REMEMBERED = 60_000;
+  /**
+   * Characters of words that are remembered, some 16 MB. A page of 60 pieces has some 3 000 words.
+   */
+  private static final int REMEMBERED = 4_000_000;
+
+  /** What a word takes beside its characters, as so many of them. */
+  private static final int BESIDE = 60;
 
   /** Font units are told this much finer, so that weights in between are not rounded. */
   private static final int FINE = 64;
@@ -72,7 +77,10 @@ final class HarfBuzz implements Shaper {
 
   private final Map<String, List<Slice>> families = new LinkedHashMap<>();
   private final LoadingCache<Word, Double> known =
-      Caffeine.newBuilder().maximumSize(REMEMBERED).build(this::shaped);
+      Caffeine.newBuilder()
+          .maximumWeight(REMEMBERED)
+          .weigher((Word word, Double _) -> word.text().length() + BESIDE)
+          .build(this::shaped);
 
   private HarfBuzz() {
     // Memory as Java has it since 22; the other way warns, and goes with a later Java.

@@ -154,8 +154,8 @@ public final class PageSchema {
           case Kind.Point _ -> text("^\\d+(\\.\\d+)?% \\d+(\\.\\d+)?%$");
           case Kind.Paint _ -> text("^" + COLOUR + "$");
           case Kind.Hue _ -> text("^#([0-9a-f]{6}|[0-9a-f]{8})$");
-          case Kind.Letters _ -> {
-            String length = "\\d+(\\.\\d+)?(px|rem|em)";
+          case Kind.Letters letters -> {
+            String length = "\\d+(\\.\\d+)?(px|rem" + (letters.em() ? "|em" : "") + ")";
             yield text(
                 String.format(
                     Locale.ROOT,

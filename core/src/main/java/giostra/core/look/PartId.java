@@ -18,6 +18,11 @@ public record PartId(String id) implements Comparable<PartId> {
     }
   }
 
+  /** Where it is found: what stands before the full stop. */
+  public String place() {
+    return id.substring(0, id.indexOf('.'));
+  }
+
   @Override
   public int compareTo(PartId other) {
     return id.compareTo(other.id);

@@ -1,5 +1,10 @@
 package giostra.core.output;
 
+import giostra.core.anatomy.GridParts;
+import giostra.core.anatomy.PageParts;
+import giostra.core.anatomy.PanelParts;
+import giostra.core.anatomy.Tone;
+import giostra.core.anatomy.TrackParts;
 import giostra.core.anatomy.VideoParts;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
@@ -37,24 +42,24 @@ final class PartCss {
   record Declared(List<Property<?>> of, String within, String name, Function<Look, String> value) {}
 
   /** Borders along one side only, and the ring that shows the focus. */
-  private static final Map<String, String> BORDERS =
+  private static final Map<Part, String> BORDERS =
       Map.of(
-          "copy.quotation", "border-inline-start",
-          "tabs.folded-heading", "border-block-start",
-          "track.name", "border-block-end",
-          "page.focus", "outline");
+          PageParts.QUOTATION, "border-inline-start",
+          PanelParts.FOLDED_TAB, "border-block-start",
+          TrackParts.NAME, "border-block-end",
+          PageParts.FOCUS, "outline");
 
   /** What a size is of, where it is not of both sides. */
-  private static final Map<String, String> SIZES =
+  private static final Map<Part, String> SIZES =
       Map.of(
-          "accordion.search", "min-block-size",
-          "accordion.category", "min-block-size",
-          "accordion.copy-link", "min-block-size",
-          "track.bar", "block-size",
-          "quotation.mark", "block-size",
-          "tabs.current-line", "--p-size",
-          "tabs.divider", "--p-size",
-          "grid.divider", "--p-size");
+          PanelParts.SEARCH, "min-block-size",
+          PanelParts.CHIP, "min-block-size",
+          PanelParts.SHARE, "min-block-size",
+          TrackParts.BAR, "block-size",
+          TrackParts.QUOTE_MARK, "block-size",
+          PanelParts.CURRENT_LINE, "--p-size",
+          PanelParts.DIVIDER, "--p-size",
+          GridParts.DIVIDER, "--p-size");
 
   private final Part part;
   private final boolean whole;
@@ -85,7 +90,7 @@ final class PartCss {
     var css = new PartCss(part, whole, files);
     if (VideoParts.PLAYER.contains(part)) {
       css.variables();
-    } else if (part.id().id().startsWith("tone.")) {
+    } else if (Tone.is(part)) {
       for (ToneColour name : ToneColour.values()) {
         css.add(Property.of(name), name.variable(), Colour::css);
       }
@@ -117,7 +122,7 @@ final class PartCss {
     add(Property.LEADING, "line-height", PartCss::number);
     add(Property.SPACING, "letter-spacing", spacing -> spacing == 0 ? "0" : number(spacing) + "em");
     add(Property.CASE, "text-transform", letters -> letters.css());
-    if (part.id().id().equals("track.bar")) {
+    if (part == TrackParts.BAR) {
       add(List.of(Property.INK), "::before", "background", look -> look.of(Property.INK).css());
     } else {
       add(Property.INK, "color", Ink::css);
@@ -141,7 +146,7 @@ final class PartCss {
                   look.of(Property.PADDING_BELOW)));
     }
     add(Property.PADDING_START, "padding-inline-start", Length::css);
-    String sized = SIZES.getOrDefault(part.id().id(), "");
+    String sized = SIZES.getOrDefault(part, "");
     if (sized.isEmpty()) {
       add(Property.SIZE, "inline-size", Length::css);
       add(Property.SIZE, "block-size", Length::css);
@@ -167,7 +172,7 @@ final class PartCss {
   private void edges() {
     add(Property.GROUND, "background", PartCss::ground);
     add(Property.CORNERS, "border-radius", Length::css);
-    String side = BORDERS.getOrDefault(part.id().id(), "border");
+    String side = BORDERS.getOrDefault(part, "border");
     if (!whole) {
       add(Property.BORDER, side + "-width", Css::px);
       add(Property.BORDER_INK, side + "-color", Ink::css);
@@ -179,7 +184,7 @@ final class PartCss {
           look -> look.of(Property.BORDER).css() + " solid " + look.of(Property.BORDER_INK).css());
     }
     if (part.has(Property.EDGE)) {
-      String inset = part.id().id().equals("slider.hold") ? "" : "inset ";
+      String inset = part == TrackParts.HOLD ? "" : "inset ";
       add(
           List.of(Property.EDGE, Property.EDGE_INK),
           "",

@@ -111,7 +111,7 @@ final class StyleCss {
 
   private void declare(Node node, Part part, PartCss.Declared declared, Scope scope, String root) {
     // These are not within a section, but are one.
-    boolean overlay = part.equals(PageParts.OVERLAY) || part.id().id().startsWith("tone.");
+    boolean overlay = part.equals(PageParts.OVERLAY) || Tone.is(part);
     boolean block =
         (node instanceof Block && !(node instanceof Piece)) || (node instanceof Section && overlay);
     // Panels hold blocks, and those have a look of their own.
@@ -125,7 +125,8 @@ final class StyleCss {
       if (state == State.REST || said(part, declared.of(), state, scope)) {
         BandCss to = state == State.HOVER ? hover : css;
         to.put(
-            Where.of(part).in(within, block, not, state) + declared.within(),
+            Where.of(part).in(within, block, not, state, part.states().contains(State.DISABLED))
+                + declared.within(),
             declared.name(),
             band -> declared.value().apply(look(part, state, scope, band)));
       }

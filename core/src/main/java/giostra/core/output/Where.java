@@ -5,6 +5,7 @@ import giostra.core.look.State;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 
@@ -167,6 +168,11 @@ record Where(String selector, String current, String own) {
     ALL.put(part, new Where(selector, current, " " + selector));
   }
 
+  /** The names of all parts that it knows a place of. */
+  static Set<String> names() {
+    return ALL.keySet();
+  }
+
   /** Where a part is found. */
   static Where of(Part part) {
     Where found = ALL.get(part.id().id());
@@ -183,14 +189,17 @@ record Where(String selector, String current, String own) {
    * @param root selector of what holds it
    * @param block whether that is a block by itself, which may be the part
    * @param not what it must not be, as a selector; empty for nothing
+   * @param canBeOff whether the part has a disabled state
    */
-  String in(String root, boolean block, String not, State state) {
+  String in(String root, boolean block, String not, State state, boolean canBeOff) {
+    // What is disabled is neither pressed nor under a pointer, whatever it looks like then.
+    String on = canBeOff ? ":not(:where(:disabled,[aria-disabled=true]))" : "";
     String named =
         switch (state) {
           case REST, CURRENT -> "";
           case FOCUS -> ":focus-visible".repeat(2);
-          case HOVER -> ":hover".repeat(3);
-          case PRESSED -> ":active".repeat(4);
+          case HOVER -> ":hover".repeat(3) + on;
+          case PRESSED -> ":active".repeat(4) + on;
           case DISABLED -> ":is(:disabled,[aria-disabled=true])".repeat(5);
         };
     String where =

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What a setting's value may be: how it is read, written, and what is allowed. Closed, so that the
@@ -560,11 +561,27 @@ public sealed interface Kind<T> {
     }
   }
 
-  /** The size of letters, which may grow with the screen: see {@link TypeSize}. */
-  record Letters(double least, double most) implements Parsed<TypeSize> {
+  /**
+   * The size of letters, which may grow with the screen: see {@link TypeSize}.
+   *
+   * @param em whether it may be a multiple of the letters that it stands among, which only some
+   *     parts know
+   */
+  record Letters(double least, double most, boolean em) implements Parsed<TypeSize> {
+    /** A size that is no multiple of another. */
+    public Letters(double least, double most) {
+      this(least, most, false);
+    }
+
     @Override
     public TypeSize parse(String text) {
       TypeSize size = TypeSize.parse(text);
+      boolean shares =
+          Stream.of(size.least(), size.base(), size.most())
+              .anyMatch(each -> each.unit() == Length.Unit.EM);
+      if (shares && !em) {
+        throw new Refused("text size", text, "px or rem");
+      }
       Require.within(least, most, "least text size (px)", size.least().constantPx());
       Require.within(least, most, "greatest text size (px)", size.most().constantPx());
       Require.within(-most, most, "text size (px)", size.base().constantPx());
@@ -580,10 +597,11 @@ public sealed interface Kind<T> {
     public String allowed() {
       return String.format(
           Locale.ROOT,
-          "a length from %s to %s px (px, rem, em), or one that grows with the screen such as"
+          "a length from %s to %s px (px, rem%s), or one that grows with the screen such as"
               + " clamp(28px, 22px + 1.5vmin, 40px)",
           Require.number(least),
-          Require.number(most));
+          Require.number(most),
+          em ? ", em" : "");
     }
   }
 

@@ -1,5 +1,6 @@
 package giostra.core.value;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -21,6 +22,11 @@ public record TypeSize(Length least, Length base, double vmin, Length most) {
 
   public TypeSize {
     Require.within(0, 20, "growth of a text size (vmin)", vmin);
+    for (Length each : List.of(least, base, most)) {
+      if (each.unit() == Length.Unit.PERCENT) {
+        throw new Refused("text size", each.css(), "px, rem or em: no share of something");
+      }
+    }
     if (!(least.constantPx() <= most.constantPx())) {
       throw new Refused("greatest text size", most.css(), "at least " + least.css());
     }
@@ -51,11 +57,19 @@ public record TypeSize(Length least, Length base, double vmin, Length most) {
     } catch (NumberFormatException e) {
       throw new Refused("growth of a text size (vmin)", fluid.group(3), "a number");
     }
-    return new TypeSize(
-        Length.parse(fluid.group(1)),
-        Length.parse(fluid.group(2)),
-        vmin,
-        Length.parse(fluid.group(4)));
+    Length least = Length.parse(fluid.group(1));
+    Length base = Length.parse(fluid.group(2));
+    Length most = Length.parse(fluid.group(4));
+    // What does not grow, as it is written, is one size: the least, the greatest, or in between.
+    return Require.number(vmin).equals("0")
+        ? of(held(least, base, most))
+        : new TypeSize(least, base, vmin, most);
+  }
+
+  /** Source: CSS Values 4, clamp(): the least goes before the greatest. */
+  private static Length held(Length least, Length base, Length most) {
+    Length under = base.constantPx() > most.constantPx() ? most : base;
+    return under.constantPx() < least.constantPx() ? least : under;
   }
 
   /** Whether it grows with the screen. */

@@ -91,19 +91,26 @@ class PartsInSheetsTest {
   void everyPartIsFoundSomewhereInEachOfItsStates() {
     for (Part part : Anatomy.EVERY) {
       for (State state : part.states()) {
-        assertThat(Where.of(part).in("#g-x", false, "", state))
+        assertThat(Where.of(part).in("#g-x", false, "", state, false))
             .as("%s, %s", part, state)
             .matches("#g-x \\S.*");
       }
       long apart =
           part.states().stream()
-              .map(state -> Where.of(part).in("#g-x", false, "", state))
+              .map(state -> Where.of(part).in("#g-x", false, "", state, false))
               .distinct()
               .count();
       assertThat(apart)
           .as("states of %s that are told apart", part)
           .isEqualTo(part.states().size());
     }
+  }
+
+  @Test
+  void placesAreOfPartsThatThereAre() {
+    assertThat(Where.names())
+        .containsExactlyInAnyOrderElementsOf(
+            Anatomy.EVERY.stream().map(part -> part.id().id()).toList());
   }
 
   /** Source: WCAG 2.2, 1.4.3 "Contrast (Minimum)": 4.5 for text. */

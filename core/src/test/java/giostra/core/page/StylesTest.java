@@ -32,8 +32,12 @@ import giostra.core.value.Ground;
 import giostra.core.value.Length;
 import giostra.core.value.ToneColour;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /**
  * How parts look: what a site says for all, departures, and what becomes of both; see
@@ -282,6 +286,52 @@ class StylesTest {
         .doesNotContain(TrackParts.CARD_WORDS);
     Node heading = new Block.Heading("h", Values.NONE.with(BlockSettings.LEVEL, Values.ALL, 3));
     assertThat(PartsShown.of(heading)).containsExactly(PageParts.HEADING_3);
+  }
+
+  /** A disabled arrow under a pointer looks as the cascade says: as at rest, but for disabled. */
+  @Test
+  void whatIsDisabledIsNotLitByAPointer() {
+    StyleKey ground = TrackParts.ARROW.key(Property.GROUND, State.REST);
+    Document document =
+        document(Values.NONE.withStyle(ground, "desktop", Ground.parse("#123456")), Values.NONE);
+    assertThat(css(document))
+        .contains(
+            ".g-arrow:hover:hover:hover:not(:where(:disabled,[aria-disabled=true])){background:");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "clamp(12px, 8px + 0vmin, 24px) | 12px",
+        "clamp(12px, 40px + 0.00001vmin, 24px) | 24px",
+        "clamp(12px, 18px + 0vmin, 24px) | 18px",
+        "clamp(12px, 8px + 1.5vmin, 24px) | clamp(12px,8px + 1.5vmin,24px)",
+        "1,5 rem | 1.5rem"
+      })
+  void aTextSizeReadsBackAsWhatItIs(String typed, String kept) {
+    StyleKey size = PageParts.TEXT.key(Property.TEXT_SIZE, State.REST);
+    Edits.Applied set =
+        Edits.apply(
+            document(Values.NONE, Values.NONE),
+            List.of(new Edit.SetStyle(Site.ID, size, "desktop", typed)));
+    ReadBack.check(set.document());
+    assertThat(
+            NodeType.SITE
+                .style(size)
+                .write(
+                    Objects.requireNonNull(
+                        set.document().site().values().styles().own(size, "desktop"))))
+        .isEqualTo(kept);
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {"120%", "1.2em", "clamp(12px, 5% + 1vmin, 24px)", "clamp(9px,1,2)", "2px"})
+  void aTextSizeThatOtherLettersDecideIsRefused(String typed) {
+    StyleKey size = PageParts.TEXT.key(Property.TEXT_SIZE, State.REST);
+    assertThatThrownBy(() -> NodeType.SITE.style(size).read(typed))
+        .hasMessageContaining("Text, text size is " + typed);
   }
 
   @Test

@@ -117,7 +117,7 @@ final class PartSheets {
     boolean shares = !(node instanceof Site);
     return new Sheets.PartReply(
         id,
-        id.substring(0, id.indexOf('.')),
+        look.part().id().place(),
         look.part().label(),
         look.part().states().stream().map(StyleKey::word).toList(),
         contrasts.getOrDefault(look.part().id(), List.of()),
