@@ -36,9 +36,19 @@ class AccessJourney {
   private static List<String> both(Page page, String... without) {
     var all = new ArrayList<String>();
     for (String theme : List.of("lamp", "paper")) {
-      page.evaluate("(theme) => { document.documentElement.dataset.theme = theme; }", theme);
-      // Colours go over from one to the other.
-      page.waitForTimeout(400);
+      // Colours go over from one to the other: how long that takes is the machine's affair.
+      page.evaluate(
+          """
+          async (theme) => {
+            document.documentElement.dataset.theme = theme;
+            const frame = () => new Promise((next) => requestAnimationFrame(next));
+            await frame();
+            await frame();
+            for (const each of document.getAnimations())
+              if (each instanceof CSSTransition) await each.finished.catch(() => {});
+          }\
+          """,
+          theme);
       Axe.found(page, without).forEach(each -> all.add(theme + ": " + each));
     }
     return all;

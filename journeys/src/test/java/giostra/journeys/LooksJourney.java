@@ -274,7 +274,7 @@ class LooksJourney {
     }
     CDPSession browser = page.context().newCDPSession(page);
     if (!held.isEmpty()) {
-      hold(browser, held);
+      hold(browser, held, "main *");
     }
     var all = new HashSet<String>();
     for (Object each : (List<?>) page.evaluate(WORN)) {
@@ -284,7 +284,8 @@ class LooksJourney {
     return all;
   }
 
-  private static void hold(CDPSession browser, String held) {
+  /** Holds what a selector finds in states, as pseudo-classes, until the browser is let go. */
+  static void hold(CDPSession browser, String held, String selector) {
     browser.send("DOM.enable");
     browser.send("CSS.enable");
     var whole = new JsonObject();
@@ -293,12 +294,14 @@ class LooksJourney {
         browser.send("DOM.getDocument", whole).getAsJsonObject("root").get("nodeId").getAsInt();
     var every = new JsonObject();
     every.addProperty("nodeId", root);
-    every.addProperty("selector", "main *");
+    every.addProperty("selector", selector);
     for (JsonElement node : browser.send("DOM.querySelectorAll", every).getAsJsonArray("nodeIds")) {
       var force = new JsonObject();
       force.add("nodeId", node);
       var states = new JsonArray();
-      states.add(held);
+      for (String each : held.split(" ")) {
+        states.add(each);
+      }
       force.add("forcedPseudoClasses", states);
       browser.send("CSS.forcePseudoState", force);
     }

@@ -16,6 +16,7 @@ import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.NodeType;
 import giostra.core.page.PageSettings;
+import giostra.core.page.PartsShown;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.Section;
@@ -167,18 +168,26 @@ final class Varied {
               .with(PieceSettings.TITLE_LINK.address(), Values.ALL, "#there");
     }
     if (looks.nextInt(2) == 0) {
-      values = styled(kind, values);
+      values = styled(kind, kind, values);
     }
     Values own = values;
-    List<Item> items = IntStream.range(0, 4).mapToObj(_ -> item(kind, own)).toList();
+    List<Item> items =
+        IntStream.range(0, 4)
+            .mapToObj(_ -> item(kind, own))
+            .map(item ->
+                looks.nextInt(6) == 0
+                    ? item.with(styled(NodeType.ITEM, kind, item.values()))
+                    : item)
+            .toList();
     return (Piece) kind.make(id(kind.word()), values, items);
   }
 
   /** Some values of how its parts look: those that change a box. */
-  private Values styled(NodeType kind, Values values) {
+  private Values styled(NodeType of, NodeType kind, Values values) {
     Values all = values;
+    List<Part> parts = of == NodeType.ITEM ? PartsShown.ofItems(kind) : kind.parts();
     for (int n = 0; n < 10; n++) {
-      Part part = kind.parts().get(looks.nextInt(kind.parts().size()));
+      Part part = parts.get(looks.nextInt(parts.size()));
       Property<?> property = part.properties().get(looks.nextInt(part.properties().size()));
       StyleKey key = part.key(property, State.REST);
       String raw =

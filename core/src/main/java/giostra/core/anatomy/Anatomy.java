@@ -8,6 +8,7 @@ import giostra.core.value.Setting;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /** All parts there are, and which of them things of a kind have. */
@@ -20,6 +21,17 @@ public final class Anatomy {
           PageParts.ITEM_TEXT,
           PageParts.BUTTON,
           PageParts.SECOND_BUTTON);
+
+  /** What stands over, between or after the items of a piece. */
+  private static final Set<Part> BETWEEN_ITEMS =
+      Set.of(
+          TrackParts.HOLD,
+          PanelParts.TOOLS,
+          PanelParts.SEARCH,
+          PanelParts.CHIPS,
+          PanelParts.CHIP,
+          PanelParts.FOUND,
+          GridParts.DIVIDER);
 
   public static final List<Part> SLIDER = joined(TrackParts.SLIDES, WORDED, TrackParts.MOVING);
   public static final List<Part> CAROUSEL =
@@ -34,6 +46,16 @@ public final class Anatomy {
   /** Every part, each once. */
   public static final List<Part> EVERY =
       joined(Tone.parts(), PAGE, SLIDER, CAROUSEL, TABS, ACCORDION, FLIP_BOXES, COUNTERS, VIDEO);
+
+  /** What pieces of all kinds have. */
+  public static final List<Part> OF_KINDS =
+      joined(SLIDER, CAROUSEL, TABS, ACCORDION, FLIP_BOXES, COUNTERS, VIDEO);
+
+  /** What one item can have for itself: what is not between all of them. */
+  public static final List<Part> ITEM =
+      OF_KINDS.stream()
+          .filter(part -> !TrackParts.MOVING.contains(part) && !BETWEEN_ITEMS.contains(part))
+          .toList();
 
   private static final Map<PartId, Part> ALL = new LinkedHashMap<>();
 

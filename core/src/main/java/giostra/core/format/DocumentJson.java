@@ -4,6 +4,7 @@ import giostra.core.band.Band;
 import giostra.core.band.Bands;
 import giostra.core.look.Values;
 import giostra.core.page.Document;
+import giostra.core.page.Look;
 import giostra.core.page.Node;
 import giostra.core.page.NodeType;
 import giostra.core.page.Page;
@@ -185,7 +186,13 @@ public final class DocumentJson {
     if (!node.values().styles().set().isEmpty()) {
       json.set("styles", StylesJson.write(node.type(), node.values().styles()));
     }
-    if (node.type().holdsAny()) {
+    if (node instanceof Site site) {
+      if (!site.looks().isEmpty()) {
+        ArrayNode looks = MAKE.arrayNode();
+        site.looks().forEach(look -> looks.add(write(look)));
+        json.set("looks", looks);
+      }
+    } else if (node.type().holdsAny()) {
       ArrayNode children = MAKE.arrayNode();
       node.children().forEach(child -> children.add(write(child)));
       json.set("children", children);
@@ -236,10 +243,11 @@ public final class DocumentJson {
       fault("/giostra", "version", json.path("giostra").toString(), "1 to " + VERSION);
     }
     JsonNode siteJson = json.path("site");
-    object(siteJson, "/site", Set.of("bands", "values", "styles"));
+    object(siteJson, "/site", Set.of("bands", "values", "styles", "looks"));
     Bands bands = bands(siteJson.path("bands"), "/site/bands");
     Set<String> ids = ids(bands);
     Values siteValues = values(siteJson, "/site", NodeType.SITE, ids);
+    List<Look> looks = looks(siteJson.path("looks"), ids);
     Node page = node(json.path("page"), "/page", ids, 0);
     if (page != null && !(page instanceof Page)) {
       fault("/page/type", "type", page.type().word(), "page");
@@ -249,10 +257,28 @@ public final class DocumentJson {
     }
     try {
       return new Document(
-          new Site(bands, siteValues), (Page) java.util.Objects.requireNonNull(page));
+          new Site(bands, siteValues, looks), (Page) java.util.Objects.requireNonNull(page));
     } catch (Refused e) {
       throw new Faults(List.of(e));
     }
+  }
+
+  private List<Look> looks(JsonNode json, Set<String> bands) {
+    var looks = new ArrayList<Look>();
+    if (!json.isMissingNode() && !json.isArray()) {
+      fault("/site/looks", "looks", json.toString(), "a list");
+      return looks;
+    }
+    for (int i = 0; i < json.size(); i++) {
+      String at = "/site/looks/" + i;
+      Node read = node(json.get(i), at, bands, 1);
+      if (read instanceof Look look) {
+        looks.add(look);
+      } else if (read != null) {
+        fault(at + "/type", "type", read.type().word(), "look");
+      }
+    }
+    return looks;
   }
 
   /** Ids of bands, as {@link #readNode} asks for them. */

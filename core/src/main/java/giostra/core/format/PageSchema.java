@@ -30,6 +30,7 @@ public final class PageSchema {
       "(#([0-9a-f]{6}|[0-9a-f]{8})|"
           + Arrays.stream(ToneColour.values()).map(Kind.Pick::word).collect(Collectors.joining("|"))
           + ")";
+  private static final String LOOK_ID = "^look\\.[a-z0-9-]{1,55}$";
   private static final String NODE_ID = "^[a-z][a-z0-9-]{0,60}$";
 
   private PageSchema() {}
@@ -66,13 +67,15 @@ public final class PageSchema {
     ((ObjectNode) site.get("properties")).set("bands", bands);
     ((ObjectNode) site.get("properties")).set("values", values(NodeType.SITE));
     ((ObjectNode) site.get("properties")).set("styles", styles(NodeType.SITE));
+    ObjectNode looks = ((ObjectNode) site.get("properties")).putObject("looks");
+    looks.put("type", "array").set("items", ref(NodeType.LOOK));
     return site;
   }
 
   private static ObjectNode node(NodeType type) {
     ObjectNode node = object(MAKE.objectNode(), List.of("id", "type", "values"));
     ObjectNode parts = (ObjectNode) node.get("properties");
-    parts.set("id", text(NODE_ID));
+    parts.set("id", text(type == NodeType.LOOK ? LOOK_ID : NODE_ID));
     parts.set("type", MAKE.objectNode().put("const", type.word()));
     parts.set("values", values(type));
     if (!type.parts().isEmpty()) {

@@ -88,8 +88,25 @@ final class BlockFlows {
 
   /** What holds of a part of a node. */
   PartBox part(Node node, Part part) {
-    return new PartBox(
-        part, scopes.computeIfAbsent(node.id(), _ -> Resolution.scope(document, node)), band);
+    return new PartBox(part, scope(node), band);
+  }
+
+  private Scope scope(Node node) {
+    Scope known = scopes.get(node.id());
+    if (known == null) {
+      // Most items say nothing of themselves: those of a piece share what is said of that.
+      known =
+          node instanceof Item && node.values().styles().set().isEmpty()
+              ? scope(holder(node))
+              : Resolution.scope(document, node);
+      scopes.put(node.id(), known);
+    }
+    return known;
+  }
+
+  private Node holder(Node item) {
+    List<Node> way = document.path(item.id());
+    return way.get(way.size() - 2);
   }
 
   /** How words of a node are set. */

@@ -46,13 +46,14 @@ final class ItemFlows {
     return pictures;
   }
 
-  Flow copy(Part part, Piece piece, String text) {
-    return blocks.copy(piece, part).of(text, piece.values().get(PieceSettings.SHORTEN));
+  /** A text of an item. */
+  Flow copy(Part part, Piece piece, Item item, String text) {
+    return blocks.copy(item, part).of(text, piece.values().get(PieceSettings.SHORTEN));
   }
 
   /** The room that a sign takes, px. */
-  Flow sign(Piece piece, Part part) {
-    return Flow.fixed(blocks.part(piece, part).px(Property.SIZE));
+  Flow sign(Item item, Part part) {
+    return Flow.fixed(blocks.part(item, part).px(Property.SIZE));
   }
 
   Optional<PictureSizes.Size> picture(Piece piece, String id) {
@@ -66,22 +67,22 @@ final class ItemFlows {
   /** Kicker, heading, subheading and text, those that there are. */
   List<Flow> words(Piece piece, Item item, Part heading) {
     var parts = new ArrayList<Flow>();
-    line(piece, PageParts.KICKER, Fields.shown(piece, item, ItemSettings.KICKER))
+    line(item, PageParts.KICKER, Fields.shown(piece, item, ItemSettings.KICKER))
         .ifPresent(parts::add);
-    line(piece, heading, Fields.shown(piece, item, ItemSettings.HEADING)).ifPresent(parts::add);
-    line(piece, PageParts.SUBHEADING, Fields.shown(piece, item, ItemSettings.SUBHEADING))
+    line(item, heading, Fields.shown(piece, item, ItemSettings.HEADING)).ifPresent(parts::add);
+    line(item, PageParts.SUBHEADING, Fields.shown(piece, item, ItemSettings.SUBHEADING))
         .ifPresent(parts::add);
     String text = Fields.shown(piece, item, ItemSettings.TEXT);
     if (!text.isBlank()) {
-      parts.add(copy(PageParts.ITEM_TEXT, piece, text));
+      parts.add(copy(PageParts.ITEM_TEXT, piece, item, text));
     }
     return parts;
   }
 
-  Optional<Text> line(Piece piece, Part part, String text) {
+  Optional<Text> line(Item item, Part part, String text) {
     return text.isBlank()
         ? Optional.empty()
-        : Optional.of(blocks.words(piece, part).of(text, locale));
+        : Optional.of(blocks.words(item, part).of(text, locale));
   }
 
   Optional<Flow> buttons(Piece piece, Item item) {
@@ -89,11 +90,9 @@ final class ItemFlows {
         Fields.buttons(piece, item).stream()
             .map(each ->
                 button(
-                    piece,
-                    each.second() ? PageParts.SECOND_BUTTON : PageParts.BUTTON,
-                    each.words()))
+                    item, each.second() ? PageParts.SECOND_BUTTON : PageParts.BUTTON, each.words()))
             .toList();
-    return all.isEmpty() ? Optional.empty() : Optional.of(buttons(piece, all));
+    return all.isEmpty() ? Optional.empty() : Optional.of(buttons(item, all));
   }
 
   /** A button with its words. */
@@ -132,6 +131,7 @@ final class ItemFlows {
   Flow front(Piece.FlipBoxes piece, Item item) {
     return face(
         piece,
+        item,
         GridParts.ICON,
         GridParts.HEADING,
         item.values().get(ItemSettings.PICTURE),
@@ -145,6 +145,7 @@ final class ItemFlows {
   Flow back(Piece.FlipBoxes piece, Item item) {
     return face(
         piece,
+        item,
         GridParts.BACK_ICON,
         GridParts.BACK_HEADING,
         item.values().get(ItemSettings.BACK_PICTURE),
@@ -157,6 +158,7 @@ final class ItemFlows {
 
   private Flow face(
       Piece.FlipBoxes piece,
+      Item item,
       Part iconPart,
       Part headingPart,
       String picture,
@@ -167,17 +169,17 @@ final class ItemFlows {
       Optional<Flow> buttons) {
     var parts = new ArrayList<Flow>();
     if (icon(piece, icon)) {
-      parts.add(sign(piece, iconPart));
+      parts.add(sign(item, iconPart));
     }
     if (!Fields.off(piece, "heading")) {
-      line(piece, headingPart, heading).ifPresent(parts::add);
+      line(item, headingPart, heading).ifPresent(parts::add);
     }
     if (!text.isBlank() && !Fields.off(piece, "text")) {
-      parts.add(copy(PageParts.ITEM_TEXT, piece, text));
+      parts.add(copy(PageParts.ITEM_TEXT, piece, item, text));
     }
     buttons.ifPresent(parts::add);
     Flow body =
-        Flow.stack(parts, blocks.part(piece, GridParts.WORDS).px(Property.GAP))
+        Flow.stack(parts, blocks.part(item, GridParts.WORDS).px(Property.GAP))
             .padded(blocks.value(piece, FlipSettings.PADDING).constantPx());
     return pictured && pictures.find(picture).isPresent()
         ? Flow.stack(List.of(Flow.fixed(FACE_PICTURE), body), 0)
@@ -197,28 +199,27 @@ final class ItemFlows {
     return words.isEmpty()
         ? frame
         : Flow.stack(
-            List.of(
-                frame, Flow.stack(words, blocks.part(piece, VideoParts.WORDS).px(Property.GAP))),
-            blocks.part(piece, VideoParts.FIGURE).px(Property.GAP));
+            List.of(frame, Flow.stack(words, blocks.part(item, VideoParts.WORDS).px(Property.GAP))),
+            blocks.part(item, VideoParts.FIGURE).px(Property.GAP));
   }
 
   Flow figure(Piece.Counters piece, Item item) {
     var parts = new ArrayList<Flow>();
     var sign = new ArrayList<Flow>();
     if (icon(piece, item.values().get(ItemSettings.ICON))) {
-      sign.add(sign(piece, GridParts.COUNTER_ICON));
+      sign.add(sign(item, GridParts.COUNTER_ICON));
     }
     if (picture(piece, item.values().get(ItemSettings.PICTURE)).isPresent()) {
-      sign.add(sign(piece, GridParts.COUNTER_PICTURE));
+      sign.add(sign(item, GridParts.COUNTER_PICTURE));
     }
     if (!sign.isEmpty()) {
       parts.add(Flow.stack(sign, 0));
     }
-    double leading = blocks.part(piece, GridParts.NUMBER).of(Property.LEADING);
+    double leading = blocks.part(item, GridParts.NUMBER).of(Property.LEADING);
     parts.add(Flow.fixed(blocks.value(piece, CounterSettings.NUMBER_SIZE).constantPx() * leading));
-    line(piece, GridParts.TITLE, Fields.shown(piece, item, ItemSettings.HEADING))
+    line(item, GridParts.TITLE, Fields.shown(piece, item, ItemSettings.HEADING))
         .ifPresent(parts::add);
-    PartBox box = blocks.part(piece, GridParts.FIGURE);
+    PartBox box = blocks.part(item, GridParts.FIGURE);
     return within(Flow.stack(parts, box.px(Property.GAP)), box);
   }
 }

@@ -152,11 +152,11 @@ final class PanelFlows {
   /** The heading of a tab where tabs are an accordion: it has a line above it. */
   Flow folded(Piece.Tabs piece, Item item) {
     String heading = item.values().get(ItemSettings.HEADING);
-    PartBox box = blocks.part(piece, PanelParts.FOLDED_TAB);
+    PartBox box = blocks.part(item, PanelParts.FOLDED_TAB);
     Text text = box.words().of(heading.isEmpty() ? "1" : heading, locale);
     int signs = signed(piece, item);
-    PartBox sign = blocks.part(piece, PanelParts.SIGN);
-    double marker = blocks.part(piece, PanelParts.MARKER).px(Property.SIZE);
+    PartBox sign = blocks.part(item, PanelParts.SIGN);
+    double marker = blocks.part(item, PanelParts.MARKER).px(Property.SIZE);
     return (width, screen) -> {
       double gap = box.px(Property.GAP, screen);
       double size = sign.em(Property.SIZE, box.of(Property.TEXT_SIZE).px(screen.lesser()));
@@ -199,16 +199,15 @@ final class PanelFlows {
 
   /** The question that an answer stands under. */
   Flow question(Piece.Accordion piece, Item item) {
-    PartBox box = blocks.part(piece, PanelParts.QUESTION);
+    PartBox box = blocks.part(item, PanelParts.QUESTION);
     Text text = box.words().of(item.values().get(ItemSettings.HEADING), locale);
     double padding = blocks.value(piece, AccordionSettings.HEAD_PADDING).constantPx();
     boolean marked = piece.values().get(AccordionSettings.MARKER) != Marker.NONE;
     int signs = signed(piece, item);
-    double gap = blocks.part(piece, PanelParts.QUESTION_ROW).px(Property.GAP);
-    double marker = marked ? blocks.part(piece, PanelParts.MARKER).px(Property.SIZE) : 0;
+    double gap = blocks.part(item, PanelParts.QUESTION_ROW).px(Property.GAP);
+    double marker = marked ? blocks.part(item, PanelParts.MARKER).px(Property.SIZE) : 0;
     // The icon stands beside the words: its size is of the row's letters, not of theirs.
-    double sign =
-        signs * blocks.part(piece, PanelParts.SIGN).em(Property.SIZE, Length.ROOT_FONT_PX);
+    double sign = signs * blocks.part(item, PanelParts.SIGN).em(Property.SIZE, Length.ROOT_FONT_PX);
     double taken = (marked ? marker + gap : 0) + (signs > 0 ? sign + gap : 0);
     return (width, screen) ->
         Math.max(
@@ -261,14 +260,14 @@ final class PanelFlows {
   /** The panel of a tab or the answer to a question, with its padding, as high as it likes. */
   Flow panel(Piece piece, Item item) {
     var parts = new ArrayList<Spaced>();
-    double between = blocks.part(piece, PanelParts.INNER).px(Property.ABOVE);
+    double between = blocks.part(item, PanelParts.INNER).px(Property.ABOVE);
     if (piece instanceof Piece.Tabs) {
       items
-          .line(piece, PageParts.KICKER, Fields.shown(piece, item, ItemSettings.KICKER))
+          .line(item, PageParts.KICKER, Fields.shown(piece, item, ItemSettings.KICKER))
           .ifPresent(text -> parts.add(new Spaced(between, text)));
       boolean kicked = !parts.isEmpty();
       items
-          .line(piece, PageParts.SUBHEADING, Fields.shown(piece, item, ItemSettings.SUBHEADING))
+          .line(item, PageParts.SUBHEADING, Fields.shown(piece, item, ItemSettings.SUBHEADING))
           .ifPresent(text -> parts.add(new Spaced(kicked ? 0 : between, text)));
     }
     items
@@ -276,7 +275,7 @@ final class PanelFlows {
         .ifPresent(_ -> parts.add(new Spaced(between, Flow.ratio(PanelSettings.PICTURE))));
     String text = Fields.shown(piece, item, ItemSettings.TEXT);
     if (!text.isBlank()) {
-      parts.add(new Spaced(between, items.copy(PageParts.ITEM_TEXT, piece, text)));
+      parts.add(new Spaced(between, items.copy(PageParts.ITEM_TEXT, piece, item, text)));
     }
     if (!item.blocks().isEmpty()) {
       parts.add(new Spaced(between, blocks.blocks(item.blocks())));
@@ -284,7 +283,7 @@ final class PanelFlows {
     items.buttons(piece, item).ifPresent(buttons -> parts.add(new Spaced(between, buttons)));
     if (piece instanceof Piece.Accordion accordion) {
       if (accordion.values().get(AccordionSettings.SHARE)) {
-        PartBox share = blocks.part(accordion, PanelParts.SHARE);
+        PartBox share = blocks.part(item, PanelParts.SHARE);
         Text link = share.words().of("0", locale);
         parts.add(
             new Spaced(
@@ -333,11 +332,11 @@ final class PanelFlows {
   /** The heading of a tab, where it stands in a row of tabs. */
   Head tab(Piece.Tabs piece, Item item, int place) {
     String heading = item.values().get(ItemSettings.HEADING);
-    PartBox box = blocks.part(piece, PanelParts.TAB);
+    PartBox box = blocks.part(item, PanelParts.TAB);
     Text text = box.words().of(heading.isEmpty() ? Integer.toString(place + 1) : heading, locale);
     return new Head(
         box,
-        blocks.part(piece, PanelParts.SIGN),
+        blocks.part(item, PanelParts.SIGN),
         text,
         signed(piece, item),
         blocks.value(piece, TabsSettings.ICON_PLACE) == TabsSettings.IconPlace.ABOVE);

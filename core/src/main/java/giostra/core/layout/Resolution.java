@@ -9,8 +9,10 @@ import giostra.core.look.Resolved;
 import giostra.core.look.Scope;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
+import giostra.core.page.Look;
 import giostra.core.page.Node;
 import giostra.core.page.Page;
+import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
@@ -35,12 +37,16 @@ public final class Resolution {
 
   /**
    * Who speaks of how the parts of a node look: itself, what it is an item of, its section, its
-   * page, its site.
+   * page, the look that it wears, its site.
    */
   public static Scope scope(Document document, Node node) {
     var voices = new ArrayList<Scope.Voice>();
     voices.add(voice(Layer.SITE, document.site()));
     if (node instanceof Site) {
+      return new Scope(document.bands(), voices);
+    }
+    if (node instanceof Look) {
+      voices.add(voice(Layer.LOOK, node));
       return new Scope(document.bands(), voices);
     }
     voices.add(voice(Layer.PAGE, document.page()));
@@ -52,13 +58,30 @@ public final class Resolution {
     switch (node) {
       case Item item -> {
         voices.add(voice(Layer.ITEM, item));
-        if (way.size() > 1) {
-          voices.add(voice(Layer.PIECE, way.get(way.size() - 2)));
+        if (way.size() > 1 && way.get(way.size() - 2) instanceof Piece piece) {
+          voices.addAll(ofPiece(document, piece));
         }
       }
       case Page _, Section _ -> {}
+      case Piece piece -> voices.addAll(ofPiece(document, piece));
       default -> voices.add(voice(Layer.PIECE, node));
     }
+    return new Scope(document.bands(), voices);
+  }
+
+  private static List<Scope.Voice> ofPiece(Document document, Piece piece) {
+    var voices = new ArrayList<Scope.Voice>(List.of(voice(Layer.PIECE, piece)));
+    document.site().wornBy(piece).ifPresent(look -> voices.add(voice(Layer.LOOK, look)));
+    return voices;
+  }
+
+  /**
+   * Who speaks of how all that wears a look appears in a section, or on a page: that, the look, and
+   * what lies farther out.
+   */
+  public static Scope scope(Document document, Node holder, Look look) {
+    var voices = new ArrayList<>(scope(document, holder).voices());
+    voices.add(voice(Layer.LOOK, look));
     return new Scope(document.bands(), voices);
   }
 
@@ -96,6 +119,7 @@ public final class Resolution {
   public static Layer layer(Node node) {
     return switch (node.type()) {
       case SITE -> Layer.SITE;
+      case LOOK -> Layer.LOOK;
       case PAGE -> Layer.PAGE;
       case SECTION -> Layer.SECTION;
       case ITEM -> Layer.ITEM;

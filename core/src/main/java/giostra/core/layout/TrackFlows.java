@@ -132,11 +132,11 @@ final class TrackFlows {
     boolean bare = piece.values().get(CarouselSettings.FRAME) == Frame.NONE;
     var parts = new ArrayList<Flow>();
     if (items.icon(piece, item.values().get(ItemSettings.ICON))) {
-      parts.add(items.sign(piece, PageParts.ICON));
+      parts.add(items.sign(item, PageParts.ICON));
     }
     parts.addAll(items.words(piece, item, TrackParts.CARD_HEADING));
     items.buttons(piece, item).ifPresent(parts::add);
-    PartBox words = blocks.part(piece, TrackParts.CARD_WORDS);
+    PartBox words = blocks.part(item, TrackParts.CARD_WORDS);
     double side = bare ? words.px(Property.PADDING_SIDES, 0) : words.px(Property.PADDING_SIDES);
     Flow body =
         Flow.stack(parts, words.px(Property.GAP))
@@ -146,13 +146,13 @@ final class TrackFlows {
     Optional<PictureSizes.Size> picture =
         items.picture(piece, item.values().get(ItemSettings.PICTURE));
     Flow whole = picture.map(size -> Flow.stack(List.of(shot(piece, size), body), 0)).orElse(body);
-    double border = border(piece);
+    double border = border(item);
     return whole.within(new Line(1, -border), border);
   }
 
   /** What the border of a card takes at two sides, px. */
-  private double border(Piece piece) {
-    return 2 * blocks.part(piece, TrackParts.CARD).px(Property.BORDER);
+  private double border(Item item) {
+    return 2 * blocks.part(item, TrackParts.CARD).px(Property.BORDER);
   }
 
   private Flow shot(Piece.Carousel piece, PictureSizes.Size size) {
@@ -171,17 +171,18 @@ final class TrackFlows {
     Flow quoted =
         Flow.stack(
             List.of(
-                items.sign(piece, TrackParts.QUOTE_MARK),
+                items.sign(item, TrackParts.QUOTE_MARK),
                 items.copy(
                     TrackParts.QUOTATION_TEXT,
                     piece,
+                    item,
                     Fields.shown(piece, item, ItemSettings.TEXT))),
             0);
     Flow speaker = speaker(piece, item);
-    double gap = blocks.part(piece, TrackParts.QUOTATION_WORDS).px(Property.GAP);
+    double gap = blocks.part(item, TrackParts.QUOTATION_WORDS).px(Property.GAP);
     Flow words = named && speaker != Flow.NONE ? Flow.stack(List.of(quoted, speaker), gap) : quoted;
     if (tailed) {
-      words = ItemFlows.within(words, blocks.part(piece, TrackParts.BUBBLE));
+      words = ItemFlows.within(words, blocks.part(item, TrackParts.BUBBLE));
     }
     Length face =
         CarouselSettings.portraitWidth(blocks.value(piece, CarouselSettings.PICTURE_WIDTH));
@@ -189,10 +190,10 @@ final class TrackFlows {
     Aspect shape = blocks.value(piece, CarouselSettings.PICTURE_SHAPE).portrait();
     Flow portrait = pictured ? Flow.ratio(shape) : Flow.NONE;
     Flow foot = named ? Flow.NONE : speaker;
-    PartBox box = blocks.part(piece, TrackParts.QUOTATION);
+    PartBox box = blocks.part(item, TrackParts.QUOTATION);
     double between = box.px(Property.GAP);
-    double beneathPortrait = blocks.part(piece, TrackParts.SPEAKER).px(Property.GAP);
-    PartBox bubble = blocks.part(piece, TrackParts.BUBBLE_SPEAKER);
+    double beneathPortrait = blocks.part(item, TrackParts.SPEAKER).px(Property.GAP);
+    PartBox bubble = blocks.part(item, TrackParts.BUBBLE_SPEAKER);
     double padX =
         tailed || frame == Frame.NONE
             ? box.px(Property.PADDING_SIDES, 0)
@@ -232,17 +233,17 @@ final class TrackFlows {
                       + tail;
               return own.height(width, screen) + between + caption;
             };
-    double border = border(piece);
+    double border = border(item);
     return whole.within(new Line(1, -2 * padX - border), padY + border);
   }
 
   private Flow speaker(Piece piece, Item item) {
     var parts = new ArrayList<Flow>();
     items
-        .line(piece, TrackParts.SPEAKER_NAME, Fields.shown(piece, item, ItemSettings.NAME))
+        .line(item, TrackParts.SPEAKER_NAME, Fields.shown(piece, item, ItemSettings.NAME))
         .ifPresent(parts::add);
     items
-        .line(piece, TrackParts.ROLE, Fields.shown(piece, item, ItemSettings.ROLE))
+        .line(item, TrackParts.ROLE, Fields.shown(piece, item, ItemSettings.ROLE))
         .ifPresent(parts::add);
     return parts.isEmpty() ? Flow.NONE : Flow.stack(parts, 0);
   }
@@ -250,12 +251,12 @@ final class TrackFlows {
   private double natural(Piece piece, Item item, Screen screen) {
     double name =
         items
-            .line(piece, TrackParts.SPEAKER_NAME, Fields.shown(piece, item, ItemSettings.NAME))
+            .line(item, TrackParts.SPEAKER_NAME, Fields.shown(piece, item, ItemSettings.NAME))
             .map(text -> text.natural(screen))
             .orElse(0.0);
     double role =
         items
-            .line(piece, TrackParts.ROLE, Fields.shown(piece, item, ItemSettings.ROLE))
+            .line(item, TrackParts.ROLE, Fields.shown(piece, item, ItemSettings.ROLE))
             .map(text -> text.natural(screen))
             .orElse(0.0);
     return Math.max(name, role);
@@ -263,11 +264,11 @@ final class TrackFlows {
 
   Flow slide(Piece.Slider piece, Item item) {
     var parts = new ArrayList<Spaced>();
-    double gap = blocks.part(piece, TrackParts.SLIDE_WORDS).px(Property.GAP);
+    double gap = blocks.part(item, TrackParts.SLIDE_WORDS).px(Property.GAP);
     items
         .words(piece, item, TrackParts.SLIDE_HEADING)
         .forEach(part -> parts.add(new Spaced(gap, part)));
-    double above = blocks.part(piece, TrackParts.SLIDE_BUTTONS).px(Property.ABOVE);
+    double above = blocks.part(item, TrackParts.SLIDE_BUTTONS).px(Property.ABOVE);
     items.buttons(piece, item).ifPresent(part -> parts.add(new Spaced(gap + above, part)));
     double padding = blocks.value(piece, SliderSettings.PADDING).constantPx();
     Length content = blocks.value(piece, SliderSettings.WORDS_MEASURE);

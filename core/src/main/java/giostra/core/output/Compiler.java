@@ -4,6 +4,7 @@ import giostra.core.band.Band;
 import giostra.core.layout.Outline;
 import giostra.core.media.IconSprite;
 import giostra.core.page.Document;
+import giostra.core.page.Look;
 import giostra.core.page.Page;
 import giostra.core.page.PageSettings;
 import giostra.core.page.PageSettings.Direction;
@@ -21,6 +22,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -111,6 +113,14 @@ public final class Compiler {
         origins);
   }
 
+  /** Ids of the looks that something on the page wears. */
+  private Set<String> worn() {
+    return document.pieces().stream()
+        .flatMap(piece -> document.site().wornBy(piece).stream())
+        .map(Look::id)
+        .collect(Collectors.toSet());
+  }
+
   private static Set<String> kinds(List<SectionFiles> sections) {
     var kinds = new TreeSet<String>();
     sections.forEach(each -> kinds.addAll(each.kinds()));
@@ -120,7 +130,7 @@ public final class Compiler {
   private Sheet sheet(List<SectionFiles> sections, Pictures pictures) {
     var everywhere = new BandCss(document.bands());
     var everywhereHover = new BandCss(document.bands());
-    new StyleCss(document, everywhere, everywhereHover, pictures::path).everywhere();
+    new StyleCss(document, everywhere, everywhereHover, pictures::path).everywhere(worn());
     Set<String> kinds = kinds(sections);
     var parts = new TreeSet<String>();
     sections.forEach(each -> parts.addAll(each.parts()));

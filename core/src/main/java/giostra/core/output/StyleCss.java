@@ -13,14 +13,18 @@ import giostra.core.look.State;
 import giostra.core.look.StyleKey;
 import giostra.core.page.Block;
 import giostra.core.page.Document;
+import giostra.core.page.Item;
+import giostra.core.page.Look;
 import giostra.core.page.Node;
 import giostra.core.page.NodeType;
+import giostra.core.page.Page;
 import giostra.core.page.PartsShown;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.value.ToneColour;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -33,8 +37,23 @@ import java.util.stream.Stream;
  * ship have it.
  */
 final class StyleCss {
-  /** Equal to a node's own id in weight, wherever on the page something is. */
-  private static final String ANYWHERE = ":is(#g,.g-section)";
+  /**
+   * Whoever is nearer writes a stronger rule: what the widest band says there has to hold against
+   * what somebody farther out says in a query for a narrower one. Ids of nothing give the weight.
+   */
+  private enum Weight {
+    PAGE,
+    LOOK,
+    SECTION,
+    LOOK_IN_SECTION,
+    BLOCK;
+
+    String of(String root) {
+      return ":is(" + "#g".repeat(ordinal() + 1) + "," + root + ")";
+    }
+  }
+
+  private static final String ANYWHERE = Weight.PAGE.of(".g-section");
 
   private final Document document;
   private final BandCss css;
@@ -52,10 +71,40 @@ final class StyleCss {
     this.files = files;
   }
 
-  /** What site and page say of all that is on the page. */
-  void everywhere() {
+  /**
+   * What site and page say of all that is on the page, then each look of what wears it.
+   *
+   * @param worn ids of the looks that something on the page wears
+   */
+  void everywhere(Set<String> worn) {
     behind(Resolution.scope(document, document.page()));
     parts(document.page(), NodeType.PAGE.parts().stream(), Layer.PAGE, ANYWHERE);
+    for (Look look : document.site().looks()) {
+      if (worn.contains(look.id())) {
+        Scope scope = Resolution.scope(document, document.page(), look);
+        var of = new Wearers(look, Weight.LOOK.of(wearing(look)));
+        write(of, look.values().styles().set().keySet(), scope);
+      }
+    }
+  }
+
+  /** The class that is on all that wears a look. */
+  static String classOf(Look look) {
+    return "g-look-" + look.word();
+  }
+
+  private static String wearing(Look look) {
+    return "." + classOf(look);
+  }
+
+  /** All that wears a look, in a place. */
+  private record Wearers(Look look, String root) {}
+
+  private void write(Wearers of, Set<StyleKey> spoken, Scope scope) {
+    // What lies in panels wears looks of its own.
+    String not = of.look.of().hasPanels() ? wearing(of.look) + " .g-block *" : "";
+    var into = new Into(of.root, not, "", false);
+    of.look.parts().forEach(part -> part(part, scope, spoken, into));
   }
 
   /** What lies behind all sections has the colours of the first tone. */
@@ -71,16 +120,67 @@ final class StyleCss {
         });
   }
 
-  /** What a section says of all that is in it. */
+  /** What a section says of all that is in it, whatever that wears. */
   void of(Section section) {
-    parts(section, section.type().parts().stream(), Layer.SECTION, "#g-" + section.id());
+    String root = Weight.SECTION.of("#g-" + section.id());
+    parts(section, section.type().parts().stream(), Layer.SECTION, root);
+    String within = Weight.LOOK_IN_SECTION.of("#g-" + section.id());
+    Set<StyleKey> own = section.values().styles().set().keySet();
+    if (own.isEmpty()) {
+      return;
+    }
+    Document.walk(section)
+        .filter(Piece.class::isInstance)
+        .flatMap(piece -> document.site().wornBy((Piece) piece).stream())
+        .distinct()
+        .forEach(look ->
+            write(
+                new Wearers(look, within + " :where(" + wearing(look) + ")"),
+                own,
+                Resolution.scope(document, section, look)));
   }
 
-  /** What a block says of itself. */
+  /** What a block says of itself, and a piece's items of themselves. */
   void of(Block block) {
     // A heading is the part of its level; what is set for others would be said of it as well.
     List<Part> parts = block instanceof Block.Heading ? PartsShown.of(block) : block.type().parts();
-    parts(block, parts.stream(), Layer.PIECE, "#g-" + block.id());
+    String root = Weight.BLOCK.of("#g-" + block.id());
+    parts(block, parts.stream(), Layer.PIECE, root);
+    if (block instanceof Piece piece) {
+      piece.items().forEach(item -> of(item, piece));
+    }
+  }
+
+  private void of(Item item, Piece piece) {
+    Set<StyleKey> own = item.values().styles().set().keySet();
+    if (own.isEmpty()) {
+      return;
+    }
+    String root = Weight.BLOCK.of("#g-" + piece.id());
+    String[] its = {"[data-item=" + item.id() + "]", "[data-of=" + item.id() + "]"};
+    var into =
+        new Into(
+            root,
+            piece.type().hasPanels() ? root + " .g-block *" : "",
+            ":is(" + its[0] + "," + its[1] + "," + its[0] + " *," + its[1] + " *)",
+            false);
+    Scope scope = Resolution.scope(document, item);
+    PartsShown.ofItems(piece.type()).forEach(part -> part(part, scope, own, into));
+  }
+
+  /** Whether a piece lies in a panel of another that wears the same look. */
+  private boolean withinItsLike(Node node) {
+    return node instanceof Piece piece
+        && document
+            .site()
+            .wornBy(piece)
+            .filter(look ->
+                document.path(piece.id()).stream()
+                    .anyMatch(above ->
+                        above != piece
+                            && above instanceof Piece outer
+                            && document.site().wornBy(outer).equals(Optional.of(look))))
+            .isPresent();
   }
 
   private void parts(Node node, Stream<Part> parts, Layer layer, String root) {
@@ -88,15 +188,42 @@ final class StyleCss {
     // What lies farther out is written there.
     Set<StyleKey> spoken =
         scope.voices().stream()
-            .filter(voice -> voice.layer() == layer || layer == Layer.PAGE)
+            .filter(voice ->
+                voice.layer() == layer
+                    || layer == Layer.PAGE
+                    || (voice.layer() == Layer.LOOK && withinItsLike(node)))
             .flatMap(voice -> voice.styles().set().keySet().stream())
             .collect(Collectors.toSet());
     if (!spoken.isEmpty()) {
-      parts.forEach(part -> part(node, part, scope, spoken, root));
+      parts.forEach(part -> part(part, scope, spoken, into(node, part, root)));
     }
   }
 
-  private void part(Node node, Part part, Scope scope, Set<StyleKey> spoken, String root) {
+  /**
+   * Where rules of a part go.
+   *
+   * @param root selector of what holds the part
+   * @param not what the part must not be
+   * @param of the item that it has to be of
+   * @param block whether the root is a block by itself, which may be the part
+   */
+  private record Into(String root, String not, String of, boolean block) {}
+
+  private static Into into(Node node, Part part, String root) {
+    // These are not within a section, but are one.
+    boolean overlay = part.equals(PageParts.OVERLAY) || Tone.is(part);
+    boolean block =
+        (node instanceof Block && !(node instanceof Piece)) || (node instanceof Section && overlay);
+    // Panels hold blocks, and those have a look of their own.
+    String not = node.type().hasPanels() ? root + " .g-block *" : "";
+    String within =
+        part.equals(PageParts.BODY)
+            ? ":is(#g,html)"
+            : overlay && node instanceof Page ? ":is(#g,main)" : root;
+    return new Into(within, not, "", block);
+  }
+
+  private void part(Part part, Scope scope, Set<StyleKey> spoken, Into into) {
     for (PartCss.Declared each : PartCss.apart(part, files)) {
       boolean asked =
           each.of().stream()
@@ -104,28 +231,18 @@ final class StyleCss {
                   part.states().stream()
                       .anyMatch(state -> spoken.contains(part.key(property, state))));
       if (asked) {
-        declare(node, part, each, scope, root);
+        declare(part, each, scope, into);
       }
     }
   }
 
-  private void declare(Node node, Part part, PartCss.Declared declared, Scope scope, String root) {
-    // These are not within a section, but are one.
-    boolean overlay = part.equals(PageParts.OVERLAY) || Tone.is(part);
-    boolean block =
-        (node instanceof Block && !(node instanceof Piece)) || (node instanceof Section && overlay);
-    // Panels hold blocks, and those have a look of their own.
-    String not = node.type().hasPanels() ? root + " .g-block *" : "";
-    // These are not within a section.
-    String within =
-        part.equals(PageParts.BODY)
-            ? ":is(#g,html)"
-            : overlay && node instanceof giostra.core.page.Page ? ":is(#g,main)" : root;
+  private void declare(Part part, PartCss.Declared declared, Scope scope, Into into) {
+    boolean canBeOff = part.states().contains(State.DISABLED);
     for (State state : part.states()) {
       if (state == State.REST || said(part, declared.of(), state, scope)) {
         BandCss to = state == State.HOVER ? hover : css;
         to.put(
-            Where.of(part).in(within, block, not, state, part.states().contains(State.DISABLED))
+            Where.of(part).in(into.root, into.block, into.not, into.of, state, canBeOff)
                 + declared.within(),
             declared.name(),
             band -> declared.value().apply(look(part, state, scope, band)));

@@ -189,9 +189,10 @@ record Where(String selector, String current, String own) {
    * @param root selector of what holds it
    * @param block whether that is a block by itself, which may be the part
    * @param not what it must not be, as a selector; empty for nothing
+   * @param of the item that it has to be of, as what follows a selector; empty for any
    * @param canBeOff whether the part has a disabled state
    */
-  String in(String root, boolean block, String not, State state, boolean canBeOff) {
+  String in(String root, boolean block, String not, String of, State state, boolean canBeOff) {
     // What is disabled is neither pressed nor under a pointer, whatever it looks like then.
     String on = canBeOff ? ":not(:where(:disabled,[aria-disabled=true]))" : "";
     String named =
@@ -209,17 +210,15 @@ record Where(String selector, String current, String own) {
                 ? LIT_FIGURE
                 : block ? own : " " + selector.replace("|", "| ");
     return Arrays.stream(where.split("\\|", -1))
-        .map(each -> guarded(root + each.replace("&", named), not))
+        .map(each -> narrowed(root + each.replace("&", named), not, of))
         .collect(Collectors.joining(","));
   }
 
   /** A selector that does not hold for some; what stands before or after an element comes last. */
-  private static String guarded(String whole, String not) {
-    if (not.isEmpty()) {
-      return whole;
-    }
+  private static String narrowed(String whole, String not, String of) {
     int pseudo = whole.indexOf("::");
     int end = pseudo < 0 ? whole.length() : pseudo;
-    return whole.substring(0, end) + ":not(" + not + ")" + whole.substring(end);
+    String unless = not.isEmpty() ? "" : ":not(:where(" + not + "))";
+    return whole.substring(0, end) + of + unless + whole.substring(end);
   }
 }

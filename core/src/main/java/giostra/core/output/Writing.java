@@ -119,7 +119,10 @@ final class Writing {
   void root(Piece piece, String kind, String plan, String... more) {
     kinds.add(kind);
     Values values = piece.values();
-    var attributes = new ArrayList<String>(List.of("class", classes("g-piece g-" + kind, values)));
+    String worn =
+        document.site().wornBy(piece).map(look -> " " + StyleCss.classOf(look)).orElse("");
+    var attributes =
+        new ArrayList<String>(List.of("class", classes("g-piece g-" + kind + worn, values)));
     attributes.addAll(
         List.of("id", "g-" + piece.id(), "data-piece", piece.id(), "data-kind", kind));
     attributes.addAll(List.of(more));

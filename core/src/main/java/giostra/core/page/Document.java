@@ -28,7 +28,7 @@ public final class Document {
   /** Nodes that may have changed before all places are noted anew. */
   private static final int MOST_NEWER = 64;
 
-  /** A node and the id of what holds it; the page has an empty one. */
+  /** A node and the id of what holds it; the site and the page have an empty one. */
   private record Place(Node node, String parent) {}
 
   private final Site site;
@@ -48,7 +48,7 @@ public final class Document {
     this.page = page;
     places = new HashMap<>();
     newer = Map.of();
-    places.put(Site.ID, new Place(site, ""));
+    note(site, "", 0);
     note(page, "", 0);
     if (places.size() > MOST_NODES) {
       throw new Refused("document", places.size() + " nodes large", "of at most " + MOST_NODES);
@@ -109,9 +109,9 @@ public final class Document {
     return site.bands();
   }
 
-  /** All nodes: the site, the page, then everything in it in reading order. */
+  /** All nodes: the site and its looks, the page, then everything in it in reading order. */
   public Stream<Node> nodes() {
-    return Stream.concat(Stream.of(site), walk(page));
+    return Stream.concat(walk(site), walk(page));
   }
 
   /** A node and everything in it, in reading order. */
@@ -157,7 +157,10 @@ public final class Document {
     return nodes().filter(Piece.class::isInstance).map(Piece.class::cast).toList();
   }
 
-  /** The way from the page to a node, both included; empty for the site or an unknown id. */
+  /**
+   * The way from the page to a node, both included; for a look from the site. Empty for the site
+   * and an unknown id.
+   */
   public List<Node> path(String id) {
     var path = new ArrayDeque<Node>();
     if (!id.equals(Site.ID)) {
@@ -191,15 +194,19 @@ public final class Document {
   public Document changed(String id, UnaryOperator<Node> change) {
     if (id.equals(Site.ID)) {
       Site changed = (Site) change.apply(site);
-      return with(changed, page, Map.of(Site.ID, changed));
+      return changed.children() == site.children()
+          ? with(changed, page, Map.of(Site.ID, changed))
+          : new Document(changed, page);
     }
     Node before = node(id);
     List<Node> way = path(id);
     var made = new HashMap<String, Node>();
-    Page changed = (Page) change(way, change, made);
+    Node whole = change(way, change, made);
+    Site ofSite = whole instanceof Site shared ? shared : site;
+    Page ofPage = whole instanceof Page own ? own : page;
     Node after = Objects.requireNonNull(made.get(way.getLast().id()));
     boolean stands = after.id().equals(before.id()) && after.children() == before.children();
-    return stands ? with(site, changed, made) : new Document(site, changed);
+    return stands ? with(ofSite, ofPage, made) : new Document(ofSite, ofPage);
   }
 
   /** A document in which all nodes stand where they stand here. */
@@ -214,7 +221,7 @@ public final class Document {
 
   /** The document with every node changed, children first. */
   public Document changedAll(UnaryOperator<Node> change) {
-    return new Document((Site) change.apply(site), (Page) changeAll(page, change));
+    return new Document((Site) changeAll(site, change), (Page) changeAll(page, change));
   }
 
   /**

@@ -71,9 +71,11 @@ public sealed interface Edit {
   /** Whether it changes what all pages of a site share. */
   default boolean ofSite() {
     return switch (this) {
-      case SetValue(var node, _, _, _) -> node.equals(Site.ID);
-      case SetStyle(var node, _, _, _) -> node.equals(Site.ID);
-      case AddNode _, RemoveNode _, MoveNode _ -> false;
+      case SetValue(var node, _, _, _) -> Site.has(node);
+      case SetStyle(var node, _, _, _) -> Site.has(node);
+      case AddNode(_, _, var node) -> Site.has(node.id());
+      case RemoveNode(var node) -> Site.has(node);
+      case MoveNode(var node, _, _) -> Site.has(node);
       case MoveBreakpoint _, AddBand _, RemoveBand _, SetBands _ -> true;
       case ReplacePage _, Replace _ -> false;
     };

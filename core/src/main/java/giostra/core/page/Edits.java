@@ -162,42 +162,73 @@ public final class Edits {
     return new LinkedHashSet<>(bands.all().stream().map(Band::id).toList());
   }
 
-  /** The edits that make of a site another one: its bands, then each value. */
+  /** The edits that make of a site another one: its bands, each value, its looks. */
   public static List<Edit> siteEdits(Site before, Site after) {
     var edits = new ArrayList<Edit>();
     if (!before.bands().equals(after.bands())) {
       edits.add(new Edit.SetBands(after.bands()));
     }
-    Values left = before.values().mapBands(byBand -> only(byBand, ids(after.bands())));
+    valueEdits(before, after, after.bands(), edits);
+    var standing = new ArrayList<String>();
+    for (Look look : before.looks()) {
+      if (after.look(look.id()).isEmpty()) {
+        edits.add(new Edit.RemoveNode(look.id()));
+      } else {
+        standing.add(look.id());
+      }
+    }
+    for (int i = 0; i < after.looks().size(); i++) {
+      Look look = after.looks().get(i);
+      int at = i;
+      before
+          .look(look.id())
+          .ifPresentOrElse(
+              was -> valueEdits(was, look, after.bands(), edits),
+              () -> {
+                edits.add(new Edit.AddNode(Site.ID, at, look));
+                standing.add(at, look.id());
+              });
+      if (!standing.get(i).equals(look.id())) {
+        edits.add(new Edit.MoveNode(look.id(), Site.ID, i));
+        standing.remove(look.id());
+        standing.add(i, look.id());
+      }
+    }
+    return edits;
+  }
+
+  /** The edits that give a node the values of another, in bands that there will be. */
+  private static void valueEdits(Node before, Node after, Bands bands, List<Edit> edits) {
+    Values left = before.values().mapBands(byBand -> only(byBand, ids(bands)));
     var settings = new java.util.TreeSet<>(left.set().keySet());
     settings.addAll(after.values().set().keySet());
     for (String id : settings) {
-      Setting<?> setting = NodeType.SITE.setting(id);
+      Setting<?> setting = before.type().setting(id);
       Map<String, Object> was = left.set().getOrDefault(id, Map.of());
       Map<String, Object> is = after.values().set().getOrDefault(id, Map.of());
-      var bands = new java.util.TreeSet<>(was.keySet());
-      bands.addAll(is.keySet());
-      for (String band : bands) {
+      var said = new java.util.TreeSet<>(was.keySet());
+      said.addAll(is.keySet());
+      for (String band : said) {
         if (!Objects.equals(was.get(band), is.get(band))) {
           Object value = is.get(band);
           edits.add(
-              new Edit.SetValue(Site.ID, id, band, value == null ? null : setting.write(value)));
+              new Edit.SetValue(
+                  before.id(), id, band, value == null ? null : setting.write(value)));
         }
       }
     }
     var keys = new java.util.TreeSet<>(left.styles().set().keySet());
     keys.addAll(after.values().styles().set().keySet());
     for (StyleKey key : keys) {
-      for (Band band : after.bands().all()) {
+      for (Band band : bands.all()) {
         Object was = left.styles().own(key, band.id());
         Object is = after.values().styles().own(key, band.id());
         if (!Objects.equals(was, is)) {
-          Object raw = is == null ? null : NodeType.SITE.style(key).write(is);
-          edits.add(new Edit.SetStyle(Site.ID, key, band.id(), raw));
+          Object raw = is == null ? null : before.type().style(key).write(is);
+          edits.add(new Edit.SetStyle(before.id(), key, band.id(), raw));
         }
       }
     }
-    return edits;
   }
 
   /** A page without what it says for bands that are not among these. */

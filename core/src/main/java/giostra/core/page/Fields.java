@@ -210,7 +210,18 @@ public final class Fields {
       case CAROUSEL -> OF_CARD.getOrDefault(card, List.of());
       case SLIDER, TABS, ACCORDION, FLIP_BOXES, COUNTERS, VIDEO ->
           BY_KIND.getOrDefault(kind, List.of());
-      case SITE, PAGE, SECTION, HEADING, TEXT, PICTURE, BUTTON, OWN_HTML, COLUMNS, COLUMN, ITEM ->
+      case SITE,
+          LOOK,
+          PAGE,
+          SECTION,
+          HEADING,
+          TEXT,
+          PICTURE,
+          BUTTON,
+          OWN_HTML,
+          COLUMNS,
+          COLUMN,
+          ITEM ->
           List.of();
     };
   }

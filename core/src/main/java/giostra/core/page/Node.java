@@ -9,7 +9,7 @@ import java.util.List;
  * <p>The types are closed: whoever switches over them answers for each. Ids are unique in a
  * document and stable over releases.
  */
-public sealed interface Node permits Site, Page, Section, Block, Column, Item {
+public sealed interface Node permits Site, Look, Page, Section, Block, Column, Item {
   /** Its id: lower-case letters, digits and hyphens, a letter first. */
   String id();
 

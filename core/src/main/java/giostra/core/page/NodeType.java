@@ -15,7 +15,8 @@ import java.util.regex.Pattern;
 
 /** The types of node: what can be set on each, what each may hold, and how one is made. */
 public enum NodeType {
-  SITE("site", SiteSettings.ALL, Anatomy.EVERY, Set.of()),
+  SITE("site", SiteSettings.ALL, Anatomy.EVERY, Set.of("look")),
+  LOOK("look", LookSettings.ALL, Anatomy.OF_KINDS, Set.of()),
   PAGE("page", PageSettings.ALL, Anatomy.EVERY, Set.of("section")),
   SECTION("section", SectionSettings.ALL, Anatomy.EVERY, Names.BLOCKS),
   HEADING("heading", BlockSettings.HEADING, PageParts.HEADINGS, Set.of()),
@@ -32,7 +33,7 @@ public enum NodeType {
   FLIP_BOXES("flip-boxes", FlipSettings.ALL, Anatomy.FLIP_BOXES, Set.of("item")),
   COUNTERS("counters", CounterSettings.ALL, Anatomy.COUNTERS, Set.of("item")),
   VIDEO("video", VideoSettings.ALL, Anatomy.VIDEO, Set.of("item")),
-  ITEM("item", ItemSettings.ALL, List.of(), Names.BLOCKS);
+  ITEM("item", ItemSettings.ALL, Anatomy.ITEM, Names.BLOCKS);
 
   private static final class Names {
     static final Set<String> BLOCKS =
@@ -143,10 +144,11 @@ public enum NodeType {
 
   /** A node of this type; the site is not made this way. */
   public Node make(String id, Values values, List<? extends Node> children) {
-    checkId(id);
+    checkId(this, id);
     Node bare =
         switch (this) {
           case SITE -> throw new Refused("type", word, "anything but the site itself");
+          case LOOK -> new Look(id, values);
           case PAGE -> new Page(id, values, List.of());
           case SECTION -> new Section(id, values, List.of());
           case HEADING -> new Block.Heading(id, values);
@@ -164,8 +166,9 @@ public enum NodeType {
   }
 
   /** Refuses what cannot be the id of a node. */
-  static void checkId(String id) {
-    if (!ID.matcher(id).matches()) {
+  static void checkId(NodeType type, String id) {
+    // A look says itself what its id may be.
+    if (type != LOOK && !ID.matcher(id).matches()) {
       throw new Refused(
           "id", id, "of at most 61 lower-case letters, digits and hyphens, a letter first");
     }
@@ -181,7 +184,18 @@ public enum NodeType {
       case FLIP_BOXES -> new Piece.FlipBoxes(id, values, items);
       case COUNTERS -> new Piece.Counters(id, values, items);
       case VIDEO -> new Piece.Video(id, values, items);
-      case SITE, PAGE, SECTION, HEADING, TEXT, PICTURE, BUTTON, OWN_HTML, COLUMNS, COLUMN, ITEM ->
+      case SITE,
+          LOOK,
+          PAGE,
+          SECTION,
+          HEADING,
+          TEXT,
+          PICTURE,
+          BUTTON,
+          OWN_HTML,
+          COLUMNS,
+          COLUMN,
+          ITEM ->
           throw new IllegalStateException(word + " is no kind of piece");
     };
   }

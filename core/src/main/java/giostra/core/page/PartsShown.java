@@ -1,5 +1,6 @@
 package giostra.core.page;
 
+import giostra.core.anatomy.Anatomy;
 import giostra.core.anatomy.PageParts;
 import giostra.core.anatomy.TrackParts;
 import giostra.core.look.Part;
@@ -39,9 +40,21 @@ public final class PartsShown {
 
   private PartsShown() {}
 
+  /** The parts of a kind of piece that each of its items can have for itself. */
+  public static List<Part> ofItems(NodeType kind) {
+    return Anatomy.ITEM.stream().filter(kind.parts()::contains).toList();
+  }
+
+  /** The parts that an item of a piece can show. */
+  public static List<Part> ofItem(Piece piece) {
+    List<Part> its = of(piece);
+    return ofItems(piece.type()).stream().filter(its::contains).toList();
+  }
+
   /** Those parts, in the order of the node's type. */
   public static List<Part> of(Node node) {
     return switch (node) {
+      case Look look -> look.parts();
       case Piece.Carousel cards -> without(cards, hidden(cards));
       case Block.Heading heading ->
           List.of(PageParts.heading(heading.values().get(BlockSettings.LEVEL)));

@@ -50,11 +50,8 @@ public sealed interface Path {
     return switch (one) {
       case OfPage _ ->
           switch (other) {
-            // The bands, and what is set on the site, are of no page.
-            case OfBands _ -> false;
-            case OfValue(var its, _, _) -> !its.equals(Site.ID);
-            case OfStyle(var its, _, _) -> !its.equals(Site.ID);
-            case OfNode _, OfPlace _, OfBand _, OfUse _, OfPage _ -> true;
+            case OfBand _, OfUse _, OfPage _ -> true;
+            case OfNode _, OfPlace _, OfValue _, OfStyle _, OfBands _ -> !other.ofSite();
           };
       case OfNode(var node) ->
           switch (other) {
@@ -67,6 +64,18 @@ public sealed interface Path {
       case OfBand _ -> one.reaches(other);
       case OfPlace _, OfValue _, OfStyle _, OfUse _, OfBands _ ->
           one.equals(other) && !(one instanceof OfUse);
+    };
+  }
+
+  /** Whether it is of what all pages share. */
+  default boolean ofSite() {
+    return switch (this) {
+      case OfBand _, OfBands _ -> true;
+      case OfNode(var node) -> Site.has(node);
+      case OfPlace(var node) -> Site.has(node);
+      case OfValue(var node, _, _) -> Site.has(node);
+      case OfStyle(var node, _, _) -> Site.has(node);
+      case OfUse _, OfPage _ -> false;
     };
   }
 

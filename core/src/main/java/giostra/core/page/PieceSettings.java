@@ -71,7 +71,7 @@ public final class PieceSettings {
       ItemSettings.joined(
           List.of(FIELDS_OFF, SHORTEN, TITLE, TITLE_BUTTON),
           TITLE_LINK.all(),
-          List.of(HIDDEN, DISABLED, TOOLTIP),
+          List.of(HIDDEN, DISABLED, TOOLTIP, LookSettings.WORN),
           MarkSettings.ALL,
           ConditionSettings.ALL,
           List.of(Linking.LINKED_TO),

@@ -41,7 +41,7 @@ public final class ReadBack {
 
   private static void check(Node node, Set<String> bands) {
     if (!(node instanceof Site)) {
-      NodeType.checkId(node.id());
+      NodeType.checkId(node.type(), node.id());
     }
     for (Map.Entry<String, Map<String, Object>> set : node.values().set().entrySet()) {
       Setting<?> setting = node.type().setting(set.getKey());

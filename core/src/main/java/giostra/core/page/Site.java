@@ -3,11 +3,41 @@ package giostra.core.page;
 import giostra.core.band.Bands;
 import giostra.core.look.Values;
 import java.util.List;
+import java.util.Optional;
 
-/** What all pages of a site share: its bands and its widths. Each document carries it. */
-public record Site(Bands bands, Values values) implements Node {
+/**
+ * What all pages of a site share: its bands, its widths, its looks. Each document carries it.
+ *
+ * @param looks in the order in which people see them
+ */
+public record Site(Bands bands, Values values, List<Look> looks) implements Node {
   /** The id of every site node. */
   public static final String ID = "site";
+
+  public Site {
+    looks = List.copyOf(looks);
+  }
+
+  /** A site without looks of its own. */
+  public Site(Bands bands, Values values) {
+    this(bands, values, List.of());
+  }
+
+  /** Whether a node with that id is the site or is of it: all pages share it. */
+  public static boolean has(String id) {
+    return id.equals(ID) || Look.isId(id);
+  }
+
+  /** The look with that id, where there is one. */
+  public Optional<Look> look(String id) {
+    return looks.stream().filter(look -> look.id().equals(id)).findFirst();
+  }
+
+  /** The look that a piece wears; one of another kind, or one that is gone, is none. */
+  public Optional<Look> wornBy(Piece piece) {
+    String id = piece.values().get(LookSettings.WORN);
+    return id.isEmpty() ? Optional.empty() : look(id).filter(look -> look.of() == piece.type());
+  }
 
   @Override
   public String id() {
@@ -15,8 +45,8 @@ public record Site(Bands bands, Values values) implements Node {
   }
 
   @Override
-  public List<Node> children() {
-    return List.of();
+  public List<Look> children() {
+    return looks;
   }
 
   @Override
@@ -26,16 +56,16 @@ public record Site(Bands bands, Values values) implements Node {
 
   @Override
   public Site with(Values values) {
-    return new Site(bands, values);
+    return new Site(bands, values, looks);
   }
 
   /** The same site with other bands. */
   public Site with(Bands bands) {
-    return new Site(bands, values);
+    return new Site(bands, values, looks);
   }
 
   @Override
   public Site holding(List<? extends Node> children) {
-    return NodeType.leaf(this, children);
+    return new Site(bands, values, NodeType.checked(this, children, Look.class));
   }
 }

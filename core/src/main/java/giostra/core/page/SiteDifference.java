@@ -10,6 +10,7 @@ import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
 /**
@@ -30,12 +31,40 @@ public record SiteDifference(String what, String band, String then, String now) 
     }
     var bands = new ArrayList<>(now.bands().all().stream().map(Band::id).toList());
     then.bands().all().stream().map(Band::id).filter(id -> !bands.contains(id)).forEach(bands::add);
-    for (Setting<?> setting : NodeType.SITE.settings()) {
+    values(then, now, "", bands, band -> named(then, now, band), all);
+    for (Look look : now.looks()) {
+      then.look(look.id())
+          .ifPresentOrElse(
+              was ->
+                  values(
+                      was, look, called(look) + ": ", bands, band -> named(then, now, band), all),
+              () -> all.add(new SiteDifference("Look", "", "", called(look))));
+    }
+    for (Look look : then.looks()) {
+      if (now.look(look.id()).isEmpty()) {
+        all.add(new SiteDifference("Look", "", called(look), ""));
+      }
+    }
+    return all;
+  }
+
+  private static String called(Look look) {
+    return look.name().isBlank() ? look.word() : look.name();
+  }
+
+  private static void values(
+      Node then,
+      Node now,
+      String of,
+      List<String> bands,
+      UnaryOperator<String> named,
+      List<SiteDifference> all) {
+    for (Setting<?> setting : now.type().settings()) {
       for (String band : setting.byBand() ? bands : List.of(Values.ALL)) {
         String was = said(then, setting, band);
         String is = said(now, setting, band);
         if (!was.equals(is)) {
-          all.add(new SiteDifference(setting.label(), named(then, now, band), was, is));
+          all.add(new SiteDifference(of + setting.label(), named.apply(band), was, is));
         }
       }
     }
@@ -46,16 +75,15 @@ public record SiteDifference(String what, String band, String then, String now) 
         String was = said(then, key, band);
         String is = said(now, key, band);
         if (!was.equals(is)) {
-          all.add(new SiteDifference(Anatomy.said(key), named(then, now, band), was, is));
+          all.add(new SiteDifference(of + Anatomy.said(key), named.apply(band), was, is));
         }
       }
     }
-    return all;
   }
 
-  private static String said(Site site, StyleKey key, String band) {
-    Object own = site.values().styles().own(key, band);
-    return own == null ? "" : String.valueOf(NodeType.SITE.style(key).write(own));
+  private static String said(Node node, StyleKey key, String band) {
+    Object own = node.values().styles().own(key, band);
+    return own == null ? "" : String.valueOf(node.type().style(key).write(own));
   }
 
   private static String said(Bands bands) {
@@ -73,8 +101,8 @@ public record SiteDifference(String what, String band, String then, String now) 
         .orElse("");
   }
 
-  private static <T> String said(Site site, Setting<T> setting, String band) {
-    T own = site.values().own(setting, band);
+  private static <T> String said(Node node, Setting<T> setting, String band) {
+    T own = node.values().own(setting, band);
     return own == null ? "" : String.valueOf(setting.write(own));
   }
 }

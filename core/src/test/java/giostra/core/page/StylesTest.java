@@ -47,6 +47,9 @@ class StylesTest {
   private static final Band DESKTOP = Bands.INITIAL.band("desktop");
   private static final Band PHONE = Bands.INITIAL.band("phone");
 
+  /** How rules of a block begin: stronger than those of what holds it. */
+  private static final String BLOCK = ":is(#g#g#g#g#g,";
+
   private static Document document(Values site, Values piece) {
     return new Document(
         new Site(Bands.INITIAL, site),
@@ -167,17 +170,20 @@ class StylesTest {
 
   @Test
   void onlyWhatSomebodySetIsWritten() {
-    assertThat(css(document(Values.NONE, Values.NONE))).doesNotContain("#g-film .g-controls");
+    assertThat(css(document(Values.NONE, Values.NONE))).doesNotContain("#g-film) .g-controls");
     String css = css(document(Values.NONE, ground(State.PRESSED, "phone", "#551122")));
     assertThat(css)
         .contains(
-            "#g-film .g-controls>:is(button,select):active:active:active:active{--p-ground:#fffdf647}")
+            BLOCK
+                + "#g-film) .g-controls>:is(button,select):active:active:active:active{--p-ground:#fffdf647}")
         .contains("@media (width < 768px){")
         .contains(":active:active:active:active{--p-ground:#551122}")
-        .doesNotContain("#g-other .g-controls");
+        .doesNotContain("#g-other) .g-controls");
     assertThat(css(document(Values.NONE, ground(State.HOVER, "desktop", "#551122"))))
         .contains(
-            "@media (hover:hover) and (pointer:fine){#g-film"
+            "@media (hover:hover) and (pointer:fine){"
+                + BLOCK
+                + "#g-film)"
                 + " .g-controls>:is(button,select):hover:hover:hover{--p-ground:#551122}}");
   }
 

@@ -27,6 +27,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -489,20 +490,7 @@ class History {
   }
 
   private static Set<Path> ofSite(Set<Path> paths) {
-    var all = new HashSet<Path>();
-    for (Path path : paths) {
-      boolean ofSite =
-          switch (path) {
-            case Path.OfBand _, Path.OfBands _ -> true;
-            case Path.OfValue(var node, _, _) -> node.equals(Site.ID);
-            case Path.OfStyle(var node, _, _) -> node.equals(Site.ID);
-            case Path.OfNode _, Path.OfPlace _, Path.OfUse _, Path.OfPage _ -> false;
-          };
-      if (ofSite) {
-        all.add(path);
-      }
-    }
-    return all;
+    return paths.stream().filter(Path::ofSite).collect(Collectors.toSet());
   }
 
   /** The number of the change that made a revision of a page. */

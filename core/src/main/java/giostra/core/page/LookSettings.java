@@ -1,0 +1,48 @@
+package giostra.core.page;
+
+import giostra.core.value.Kind;
+import giostra.core.value.Setting;
+import java.util.List;
+
+/** What can be set on a look, and what a piece says of the one that it wears. */
+public final class LookSettings {
+  /** The kinds of piece that wear looks. */
+  public enum Of {
+    SLIDER,
+    CAROUSEL,
+    TABS,
+    ACCORDION,
+    FLIP_BOXES,
+    COUNTERS,
+    VIDEO;
+
+    /** The type of piece. */
+    public NodeType type() {
+      return NodeType.valueOf(name());
+    }
+
+    /** Looks of a type of piece. */
+    public static Of of(NodeType type) {
+      return valueOf(type.name());
+    }
+  }
+
+  public static final Setting<String> NAME =
+      Setting.once("name", "Name", new Kind.Words(60, false), "");
+
+  /** Said when the look is made. */
+  public static final Setting<Of> OF =
+      Setting.once("of", "Worn by", new Kind.Pick<>(Of.class), Of.TABS);
+
+  /** On a piece: the id of the look that it wears, or nothing. */
+  public static final Setting<String> WORN =
+      Setting.once(
+          "look",
+          "Look",
+          new Kind.Token("look\\.[a-z0-9-]{1,55}", "the id of a look of the site"),
+          "");
+
+  public static final List<Setting<?>> ALL = List.of(NAME, OF);
+
+  private LookSettings() {}
+}
