@@ -57,7 +57,7 @@ class LooksJourney {
           'border-top-color', 'border-left-color', 'border-bottom-color', 'outline-color',
           'border-top-left-radius', 'font-size', 'font-weight', 'margin-top', 'margin-bottom',
           'text-transform', 'font-family', 'background-image', 'box-shadow', 'outline-width',
-          'border-top-width', 'border-left-width', 'border-bottom-width', 'translate'];
+          'border-top-width', 'border-left-width', 'border-bottom-width', 'translate', 'scale'];
         const round = (text) => text.replace(/-?\\d+\\.\\d+/g, (n) => String(Math.round(n * 100) / 100));
         for (const element of document.querySelectorAll('body, body *')) {
           for (const pseudo of ['', '::before', '::after']) {
@@ -65,7 +65,9 @@ class LooksJourney {
             if (pseudo && style.content === 'none' && style.content !== 'normal') continue;
             for (const name of names) all.add(name + '=' + round(style.getPropertyValue(name)));
             const size = parseFloat(style.fontSize);
-            all.add('shadow=' + style.boxShadow.replace(/\\).*/, ')'));
+            for (const [colour] of style.boxShadow.matchAll(/rgba?\\([^)]*\\)/g))
+              all.add('shadow=' + colour);
+            all.add('takes=' + style.transitionDuration.split(',')[0]);
             all.add('leading=' + round(String(parseFloat(style.lineHeight) / size)));
             all.add('spacing=' + (Math.round(parseFloat(style.letterSpacing) / size * 1000) / 1000));
             for (const name of ['under', 'card', 'ink', 'soft', 'mark', 'line', 'ring'])
@@ -142,7 +144,23 @@ class LooksJourney {
                       "border-left-color=" + rgb,
                       "outline-color=" + rgb);
           case "edge-ink" -> new Told(hex, "shadow=" + rgb);
-          case "padding" -> new Told(length, "--p-pad=" + length);
+          case "padding" ->
+              player
+                  ? new Told(length, "--p-pad=" + length)
+                  : new Told(length, "padding-top=" + length);
+          case "shadow" -> new Told("0 0 3px " + hex, "shadow=" + rgb);
+          case "moves" -> {
+            String moved = Require.number(n % 190 / 10.0 + 0.3) + "px 1px";
+            yield new Told(moved, "translate=" + moved);
+          }
+          case "grows" -> {
+            double grown = 0.5 + n % 900 / 1000.0;
+            yield new Told(grown, "scale=" + Require.number(Math.round(grown * 100) / 100.0));
+          }
+          case "takes" -> {
+            String takes = Require.number(0.011 + n % 1900 / 1000.0) + "s";
+            yield new Told(takes, "takes=" + takes);
+          }
           case "padding-above" -> new Told(length, "padding-top=" + length);
           case "padding-below" -> new Told(length, "padding-bottom=" + length);
           case "padding-sides", "padding-start" ->

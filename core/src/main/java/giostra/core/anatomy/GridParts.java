@@ -4,12 +4,15 @@ import static giostra.core.anatomy.Said.corners;
 import static giostra.core.anatomy.Said.edge;
 import static giostra.core.anatomy.Said.gap;
 import static giostra.core.anatomy.Said.ground;
+import static giostra.core.anatomy.Said.grounded;
 import static giostra.core.anatomy.Said.ink;
+import static giostra.core.anatomy.Said.lively;
 import static giostra.core.anatomy.Said.none;
 import static giostra.core.anatomy.Said.padded;
 import static giostra.core.anatomy.Said.plain;
 import static giostra.core.anatomy.Said.px;
 import static giostra.core.anatomy.Said.rem;
+import static giostra.core.anatomy.Said.shaded;
 import static giostra.core.anatomy.Said.size;
 import static giostra.core.anatomy.Said.words;
 
@@ -31,20 +34,22 @@ public final class GridParts {
   // --- flip boxes ------------------------------------------------------------------------------
 
   public static final Part FRONT =
-      corners(
-          edge(
-              ground(
-                  ink(Part.of("flip.front", "Front", State.HOVER), ToneColour.INK),
-                  plain(ToneColour.RAISED)),
-              1,
-              Ink.of(ToneColour.LINE)),
-          px(14));
+      shaded(
+          corners(
+              edge(
+                  ground(
+                      ink(Part.of("flip.front", "Front", State.HOVER), ToneColour.INK),
+                      plain(ToneColour.RAISED)),
+                  1,
+                  Ink.of(ToneColour.LINE)),
+              px(14)));
   public static final Part BACK =
-      corners(
-          ground(
-              ink(Part.of("flip.back", "Back", State.HOVER), ToneColour.GROUND),
-              plain(ToneColour.ACCENT)),
-          px(14));
+      shaded(
+          corners(
+              ground(
+                  ink(Part.of("flip.back", "Back", State.HOVER), ToneColour.GROUND),
+                  plain(ToneColour.ACCENT)),
+              px(14)));
   public static final Part BACK_BUTTON =
       ground(
           ink(
@@ -68,10 +73,18 @@ public final class GridParts {
           rem(1.375),
           1.15,
           ToneColour.GROUND);
+  public static final Part BACK_TEXT =
+      words(
+          Part.of("flip.back-text", "Back’s text"),
+          Family.TEXT,
+          400,
+          rem(1),
+          1.6,
+          ToneColour.GROUND);
   public static final Part ICON =
-      ink(size(Part.of("flip.icon", "Front’s icon"), 36, 8, 200), ToneColour.ACCENT);
+      grounded(ink(size(Part.of("flip.icon", "Front’s icon"), 36, 8, 200), ToneColour.ACCENT));
   public static final Part BACK_ICON =
-      ink(size(Part.of("flip.back-icon", "Back’s icon"), 36, 8, 200), ToneColour.GROUND);
+      grounded(ink(size(Part.of("flip.back-icon", "Back’s icon"), 36, 8, 200), ToneColour.GROUND));
 
   /** Turns a box back. */
   public static final Part TURN_BACK =
@@ -89,17 +102,18 @@ public final class GridParts {
 
   /** A figure with its title; the pointer lights those that lead somewhere. */
   public static final Part FIGURE =
-      corners(
-              ground(
-                  gap(
-                      padded(
-                          Part.of("counters.box", "Box", State.HOVER),
-                          rem(0.75),
-                          rem(0.75),
-                          rem(0.75)),
-                      rem(0.35)),
-                  none()),
-              px(0))
+      lively(
+              corners(
+                  ground(
+                      gap(
+                          padded(
+                              Part.of("counters.box", "Box", State.HOVER),
+                              rem(0.75),
+                              rem(0.75),
+                              rem(0.75)),
+                          rem(0.35)),
+                      none()),
+                  px(0)))
           .in(State.HOVER, Property.GROUND, plain(ToneColour.RAISED))
           .in(State.HOVER, Property.CORNERS, px(12));
 
@@ -115,7 +129,7 @@ public final class GridParts {
   public static final Part TITLE =
       words(Part.of("counters.title", "Title"), Family.TEXT, 400, rem(1), 1.35, ToneColour.QUIET);
   public static final Part COUNTER_ICON =
-      ink(size(Part.of("counters.icon", "Icon"), 32, 8, 200), ToneColour.ACCENT);
+      grounded(ink(size(Part.of("counters.icon", "Icon"), 32, 8, 200), ToneColour.ACCENT));
   public static final Part COUNTER_PICTURE =
       corners(size(Part.of("counters.picture", "Picture"), 72, 8, 400), Length.percent(50));
 
@@ -126,6 +140,7 @@ public final class GridParts {
           WORDS,
           HEADING,
           BACK_HEADING,
+          BACK_TEXT,
           ICON,
           BACK_ICON,
           BACK_BUTTON,

@@ -6,6 +6,8 @@ import static giostra.core.anatomy.Said.edge;
 import static giostra.core.anatomy.Said.em;
 import static giostra.core.anatomy.Said.gap;
 import static giostra.core.anatomy.Said.ground;
+import static giostra.core.anatomy.Said.grounded;
+import static giostra.core.anatomy.Said.lively;
 import static giostra.core.anatomy.Said.none;
 import static giostra.core.anatomy.Said.own;
 import static giostra.core.anatomy.Said.padded;
@@ -57,46 +59,48 @@ public final class PageParts {
       ground(Part.of("page.remote-picture", "Remote picture"), plain(ToneColour.LINE));
 
   public static final Part BUTTON =
-      ground(
-          corners(
-              padded(
-                  words(
-                      Part.of("page.button", "Button", State.FOCUS, State.HOVER, State.PRESSED),
-                      Family.TEXT,
-                      600,
-                      rem(1),
-                      1.3,
-                      ToneColour.GROUND),
-                  em(0.7),
-                  em(1.4),
-                  em(0.7)),
-              px(999)),
-          plain(ToneColour.ACCENT));
-
-  public static final Part SECOND_BUTTON =
-      edge(
+      lively(
           ground(
               corners(
                   padded(
                       words(
-                          Part.of(
-                              "page.second-button",
-                              "Second button",
-                              State.FOCUS,
-                              State.HOVER,
-                              State.PRESSED),
+                          Part.of("page.button", "Button", State.FOCUS, State.HOVER, State.PRESSED),
                           Family.TEXT,
                           600,
                           rem(1),
                           1.3,
-                          ToneColour.ACCENT),
+                          ToneColour.GROUND),
                       em(0.7),
                       em(1.4),
                       em(0.7)),
                   px(999)),
-              none()),
-          2,
-          Ink.of(ToneColour.ACCENT));
+              plain(ToneColour.ACCENT)));
+
+  public static final Part SECOND_BUTTON =
+      lively(
+          edge(
+              ground(
+                  corners(
+                      padded(
+                          words(
+                              Part.of(
+                                  "page.second-button",
+                                  "Second button",
+                                  State.FOCUS,
+                                  State.HOVER,
+                                  State.PRESSED),
+                              Family.TEXT,
+                              600,
+                              rem(1),
+                              1.3,
+                              ToneColour.ACCENT),
+                          em(0.7),
+                          em(1.4),
+                          em(0.7)),
+                      px(999)),
+                  none()),
+              2,
+              Ink.of(ToneColour.ACCENT)));
 
   /** Buttons side by side. */
   public static final Part BUTTONS = gap(Part.of("page.buttons", "Buttons"), rem(0.6));
@@ -173,7 +177,7 @@ public final class PageParts {
 
   // --- signs and messages ----------------------------------------------------------------------
 
-  public static final Part ICON = Said.size(Part.of("page.icon", "Icon"), 24, 8, 200);
+  public static final Part ICON = grounded(Said.size(Part.of("page.icon", "Icon"), 24, 8, 200));
 
   public static final Part OVERLAY =
       ground(

@@ -7,6 +7,7 @@ import static giostra.core.anatomy.Said.em;
 import static giostra.core.anatomy.Said.gap;
 import static giostra.core.anatomy.Said.ground;
 import static giostra.core.anatomy.Said.ink;
+import static giostra.core.anatomy.Said.lively;
 import static giostra.core.anatomy.Said.none;
 import static giostra.core.anatomy.Said.opacity;
 import static giostra.core.anatomy.Said.padded;
@@ -14,6 +15,7 @@ import static giostra.core.anatomy.Said.plain;
 import static giostra.core.anatomy.Said.px;
 import static giostra.core.anatomy.Said.rem;
 import static giostra.core.anatomy.Said.room;
+import static giostra.core.anatomy.Said.shaded;
 import static giostra.core.anatomy.Said.size;
 import static giostra.core.anatomy.Said.words;
 
@@ -29,32 +31,33 @@ import java.util.List;
 /** Parts of tabs and accordions. */
 public final class PanelParts {
   public static final Part TAB =
-      opacity(
-              corners(
-                  ground(
-                      padded(
-                          gap(
-                              words(
-                                  Part.of(
-                                      "tabs.heading",
-                                      "Heading",
-                                      State.CURRENT,
-                                      State.FOCUS,
-                                      State.HOVER,
-                                      State.PRESSED,
-                                      State.DISABLED),
-                                  Family.TEXT,
-                                  600,
-                                  rem(1),
-                                  1.3,
-                                  ToneColour.QUIET),
+      lively(
+              opacity(
+                  corners(
+                      ground(
+                          padded(
+                              gap(
+                                  words(
+                                      Part.of(
+                                          "tabs.heading",
+                                          "Heading",
+                                          State.CURRENT,
+                                          State.FOCUS,
+                                          State.HOVER,
+                                          State.PRESSED,
+                                          State.DISABLED),
+                                      Family.TEXT,
+                                      600,
+                                      rem(1),
+                                      1.3,
+                                      ToneColour.QUIET),
+                                  rem(0.6)),
+                              rem(0.6),
+                              rem(1),
                               rem(0.6)),
-                          rem(0.6),
-                          rem(1),
-                          rem(0.6)),
-                      none()),
-                  px(10)),
-              1)
+                          none()),
+                      px(10)),
+                  1))
           .in(State.HOVER, Property.INK, Ink.of(ToneColour.INK))
           .in(State.CURRENT, Property.INK, Ink.of(ToneColour.INK))
           .in(State.DISABLED, Property.OPACITY, 0.5);
@@ -72,12 +75,13 @@ public final class PanelParts {
       ground(size(Part.of("tabs.divider", "Divider"), 1, 1, 12), plain(ToneColour.LINE));
 
   public static final Part PANEL =
-      corners(
-          edge(
-              ground(Part.of("tabs.panel", "Panel"), plain(ToneColour.RAISED)),
-              1,
-              Ink.of(ToneColour.LINE)),
-          px(14));
+      shaded(
+          corners(
+              edge(
+                  ground(Part.of("tabs.panel", "Panel"), plain(ToneColour.RAISED)),
+                  1,
+                  Ink.of(ToneColour.LINE)),
+              px(14)));
 
   /** The heading of a tab where tabs are an accordion. */
   public static final Part FOLDED_TAB =
@@ -122,14 +126,15 @@ public final class PanelParts {
   // --- accordions ------------------------------------------------------------------------------
 
   public static final Part ROW =
-      corners(
-          edge(
-              ground(
-                  ink(Part.of("accordion.row", "Row", State.CURRENT), ToneColour.INK),
-                  plain(ToneColour.RAISED)),
-              1,
-              Ink.of(ToneColour.LINE)),
-          px(12));
+      shaded(
+          corners(
+              edge(
+                  ground(
+                      ink(Part.of("accordion.row", "Row", State.CURRENT), ToneColour.INK),
+                      plain(ToneColour.RAISED)),
+                  1,
+                  Ink.of(ToneColour.LINE)),
+              px(12)));
   public static final Part QUESTION =
       words(
               Part.of(

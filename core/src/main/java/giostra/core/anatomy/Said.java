@@ -9,8 +9,11 @@ import giostra.core.value.Ink;
 import giostra.core.value.Kind;
 import giostra.core.value.Length;
 import giostra.core.value.LetterCase;
+import giostra.core.value.Nudge;
+import giostra.core.value.Shadows;
 import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
+import java.time.Duration;
 
 /** What may be said of parts, with the ranges that all of them share, in few words. */
 final class Said {
@@ -109,6 +112,24 @@ final class Said {
 
   static Part size(Part part, Length size, double least, double most) {
     return part.with(Property.SIZE, new Kind.Size(least, most, false), size);
+  }
+
+  /** It may throw a shadow, move and grow; initially it does nothing of that. */
+  static Part lively(Part part) {
+    return shaded(part)
+        .with(Property.MOVES, new Kind.Moved(), Nudge.NONE)
+        .with(Property.GROWS, new Kind.Decimal(0.5, 1.6), 1.0)
+        .with(Property.TAKES, Kind.Time.ms(0, 2000), Duration.ofMillis(200));
+  }
+
+  /** It may throw a shadow; initially it throws none. */
+  static Part shaded(Part part) {
+    return part.with(Property.SHADOW, new Kind.Shade(), Shadows.NONE);
+  }
+
+  /** A sign that may stand on a ground of its own; initially it has none. */
+  static Part grounded(Part part) {
+    return corners(room(ground(part, none()), Property.PADDING, px(0)), px(0));
   }
 
   static Part opacity(Part part, double opacity) {

@@ -6,6 +6,7 @@ import static giostra.core.anatomy.Said.edge;
 import static giostra.core.anatomy.Said.gap;
 import static giostra.core.anatomy.Said.ground;
 import static giostra.core.anatomy.Said.ink;
+import static giostra.core.anatomy.Said.lively;
 import static giostra.core.anatomy.Said.none;
 import static giostra.core.anatomy.Said.opacity;
 import static giostra.core.anatomy.Said.own;
@@ -14,6 +15,7 @@ import static giostra.core.anatomy.Said.plain;
 import static giostra.core.anatomy.Said.px;
 import static giostra.core.anatomy.Said.rem;
 import static giostra.core.anatomy.Said.room;
+import static giostra.core.anatomy.Said.shaded;
 import static giostra.core.anatomy.Said.size;
 import static giostra.core.anatomy.Said.words;
 
@@ -31,28 +33,29 @@ import java.util.List;
 /** Parts of sliders and carousels: what moves them, their slides, their cards. */
 public final class TrackParts {
   public static final Part ARROW =
-      opacity(
-              corners(
-                  border(
-                      ground(
-                          ink(
-                              size(
-                                  Part.of(
-                                      "track.arrow",
-                                      "Arrow",
-                                      State.FOCUS,
-                                      State.HOVER,
-                                      State.PRESSED,
-                                      State.DISABLED),
-                                  44,
-                                  24,
-                                  120),
-                              ToneColour.ACCENT),
-                          none()),
-                      1,
-                      Ink.of(ToneColour.ACCENT)),
-                  Length.percent(50)),
-              1)
+      lively(
+              opacity(
+                  corners(
+                      border(
+                          ground(
+                              ink(
+                                  size(
+                                      Part.of(
+                                          "track.arrow",
+                                          "Arrow",
+                                          State.FOCUS,
+                                          State.HOVER,
+                                          State.PRESSED,
+                                          State.DISABLED),
+                                      44,
+                                      24,
+                                      120),
+                                  ToneColour.ACCENT),
+                              none()),
+                          1,
+                          Ink.of(ToneColour.ACCENT)),
+                      Length.percent(50)),
+                  1))
           .in(State.HOVER, Property.GROUND, plain(ToneColour.ACCENT))
           .in(State.HOVER, Property.INK, Ink.of(ToneColour.GROUND))
           .in(State.DISABLED, Property.OPACITY, 0.38);
@@ -161,14 +164,15 @@ public final class TrackParts {
   // --- cards -----------------------------------------------------------------------------------
 
   public static final Part CARD =
-      corners(
-          border(
-              ground(
-                  ink(Part.of("carousel.card", "Card", State.HOVER), ToneColour.INK),
-                  plain(ToneColour.RAISED)),
-              1,
-              Ink.of(ToneColour.LINE)),
-          px(14));
+      lively(
+          corners(
+              border(
+                  ground(
+                      ink(Part.of("carousel.card", "Card", State.HOVER), ToneColour.INK),
+                      plain(ToneColour.RAISED)),
+                  1,
+                  Ink.of(ToneColour.LINE)),
+              px(14)));
   public static final Part CARD_WORDS =
       padded(gap(Part.of("carousel.words", "Words"), rem(0.6)), rem(1.25), rem(1.35), rem(1.4));
   public static final Part CARD_HEADING =
@@ -220,15 +224,19 @@ public final class TrackParts {
 
   /** The box of the words where the quotation has a tail. */
   public static final Part BUBBLE =
-      corners(
-          edge(
-              ground(
-                  padded(
-                      Part.of("quotation.bubble", "Box with a tail"), rem(1.4), rem(1.5), rem(1.4)),
-                  plain(ToneColour.RAISED)),
-              1,
-              Ink.of(ToneColour.LINE)),
-          px(14));
+      shaded(
+          corners(
+              edge(
+                  ground(
+                      padded(
+                          Part.of("quotation.bubble", "Box with a tail"),
+                          rem(1.4),
+                          rem(1.5),
+                          rem(1.4)),
+                      plain(ToneColour.RAISED)),
+                  1,
+                  Ink.of(ToneColour.LINE)),
+              px(14)));
 
   /** Who speaks, where the quotation has a tail. */
   public static final Part BUBBLE_SPEAKER =

@@ -172,6 +172,7 @@ public final class PageSchema {
                       "^(%1$s|linear-gradient\\(%2$sdeg(,%1$s %2$s%%){2,6}\\))$",
                       COLOUR,
                       "\\d+(\\.\\d+)?"));
+          case Kind.Shade _ -> MAKE.objectNode().put("type", "string").put("maxLength", 400);
           case Kind.Moved _ -> text("^-?\\d+(\\.\\d)?px -?\\d+(\\.\\d)?px$");
           case Kind.Tall _ ->
               text("^(auto|\\d+(\\.\\d+)?(px|rem|em|svh)|\\d+(\\.\\d+)?:\\d+(\\.\\d+)?)$");

@@ -138,6 +138,7 @@ final class ItemFlows {
         !Fields.off(piece, "picture"),
         item.values().get(ItemSettings.ICON),
         item.values().get(ItemSettings.HEADING),
+        PageParts.ITEM_TEXT,
         item.values().get(ItemSettings.TEXT),
         Optional.empty());
   }
@@ -152,6 +153,7 @@ final class ItemFlows {
         true,
         item.values().get(ItemSettings.BACK_ICON),
         item.values().get(ItemSettings.BACK_HEADING),
+        GridParts.BACK_TEXT,
         item.values().get(ItemSettings.BACK_TEXT),
         buttons(piece, item));
   }
@@ -165,6 +167,7 @@ final class ItemFlows {
       boolean pictured,
       String icon,
       String heading,
+      Part textPart,
       String text,
       Optional<Flow> buttons) {
     var parts = new ArrayList<Flow>();
@@ -175,7 +178,7 @@ final class ItemFlows {
       line(item, headingPart, heading).ifPresent(parts::add);
     }
     if (!text.isBlank() && !Fields.off(piece, "text")) {
-      parts.add(copy(PageParts.ITEM_TEXT, piece, item, text));
+      parts.add(copy(textPart, piece, item, text));
     }
     buttons.ifPresent(parts::add);
     Flow body =

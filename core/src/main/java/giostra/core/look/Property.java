@@ -9,8 +9,10 @@ import giostra.core.value.Length;
 import giostra.core.value.LetterCase;
 import giostra.core.value.Nudge;
 import giostra.core.value.Refused;
+import giostra.core.value.Shadows;
 import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
+import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -23,85 +25,128 @@ import java.util.stream.Stream;
  *
  * @param id its name in documents
  * @param label what people read
+ * @param group what it is seen with
  * @param <T> the type of a value
  */
-public record Property<T>(String id, String label) {
-  /** Which of the families of the site its letters are of. */
-  public static final Property<Family> FAMILY = new Property<>("family", "Family");
+public record Property<T>(String id, String label, Group group) {
+  /** What properties are seen together, in the order in which people see them. */
+  public enum Group {
+    TONE("Colours"),
+    LETTERS("Letters"),
+    GROUND("Ground and edge"),
+    ROOM("Room"),
+    BETWEEN("Between states");
 
-  public static final Property<Integer> WEIGHT = new Property<>("weight", "Weight");
+    private final String label;
+
+    Group(String label) {
+      this.label = label;
+    }
+
+    /** What people read. */
+    public String label() {
+      return label;
+    }
+  }
+
+  /** Which of the families of the site its letters are of. */
+  public static final Property<Family> FAMILY = new Property<>("family", "Family", Group.LETTERS);
+
+  public static final Property<Integer> WEIGHT = new Property<>("weight", "Weight", Group.LETTERS);
 
   /** How large its letters are. */
-  public static final Property<TypeSize> TEXT_SIZE = new Property<>("text-size", "Text size");
+  public static final Property<TypeSize> TEXT_SIZE =
+      new Property<>("text-size", "Text size", Group.LETTERS);
 
   /** Height of a line as a multiple of the size of the text. */
-  public static final Property<Double> LEADING = new Property<>("leading", "Leading");
+  public static final Property<Double> LEADING =
+      new Property<>("leading", "Leading", Group.LETTERS);
 
   /** More between letters, as a share of the size of the text. */
-  public static final Property<Double> SPACING = new Property<>("spacing", "Letter spacing");
+  public static final Property<Double> SPACING =
+      new Property<>("spacing", "Letter spacing", Group.LETTERS);
 
-  public static final Property<LetterCase> CASE = new Property<>("case", "Case");
+  public static final Property<LetterCase> CASE = new Property<>("case", "Case", Group.LETTERS);
 
   /** The colour of its words and signs. */
-  public static final Property<Ink> INK = new Property<>("ink", "Ink");
+  public static final Property<Ink> INK = new Property<>("ink", "Ink", Group.LETTERS);
 
   /** What it has under it. */
-  public static final Property<Ground> GROUND = new Property<>("ground", "Ground");
+  public static final Property<Ground> GROUND = new Property<>("ground", "Ground", Group.GROUND);
 
   /** A picture over its ground; empty for none. */
-  public static final Property<String> PICTURE = new Property<>("picture", "Picture as ground");
+  public static final Property<String> PICTURE =
+      new Property<>("picture", "Picture as ground", Group.GROUND);
 
   /** How large it is: of a sign, its sides; of a bar, its height. */
-  public static final Property<Length> SIZE = new Property<>("size", "Size");
+  public static final Property<Length> SIZE = new Property<>("size", "Size", Group.ROOM);
 
   /** The same room on all its sides. */
-  public static final Property<Length> PADDING = new Property<>("padding", "Padding");
+  public static final Property<Length> PADDING = new Property<>("padding", "Padding", Group.ROOM);
 
   public static final Property<Length> PADDING_ABOVE =
-      new Property<>("padding-above", "Padding above");
+      new Property<>("padding-above", "Padding above", Group.ROOM);
   public static final Property<Length> PADDING_BELOW =
-      new Property<>("padding-below", "Padding below");
+      new Property<>("padding-below", "Padding below", Group.ROOM);
 
   /** At its start and at its end alike. */
   public static final Property<Length> PADDING_SIDES =
-      new Property<>("padding-sides", "Padding at the sides");
+      new Property<>("padding-sides", "Padding at the sides", Group.ROOM);
 
   /** Before its words, where reading begins. */
   public static final Property<Length> PADDING_START =
-      new Property<>("padding-start", "Padding at the start");
+      new Property<>("padding-start", "Padding at the start", Group.ROOM);
 
   /** Between what lies in it. */
-  public static final Property<Length> GAP = new Property<>("gap", "Distances inside");
+  public static final Property<Length> GAP = new Property<>("gap", "Distances inside", Group.ROOM);
 
   /** Between what lies side by side in it, where that is another distance. */
   public static final Property<Length> GAP_ACROSS =
-      new Property<>("gap-across", "Distances across");
+      new Property<>("gap-across", "Distances across", Group.ROOM);
 
   /** Between it and what stands before it. */
-  public static final Property<Length> ABOVE = new Property<>("above", "Distance above");
+  public static final Property<Length> ABOVE =
+      new Property<>("above", "Distance above", Group.ROOM);
 
   /** Between it and what stands after it. */
-  public static final Property<Length> BELOW = new Property<>("below", "Distance below");
+  public static final Property<Length> BELOW =
+      new Property<>("below", "Distance below", Group.ROOM);
 
-  public static final Property<Length> CORNERS = new Property<>("corners", "Corners");
-  public static final Property<Length> BORDER = new Property<>("border", "Border");
-  public static final Property<Ink> BORDER_INK = new Property<>("border-ink", "Border’s colour");
+  public static final Property<Length> CORNERS = new Property<>("corners", "Corners", Group.GROUND);
+  public static final Property<Length> BORDER = new Property<>("border", "Border", Group.GROUND);
+  public static final Property<Ink> BORDER_INK =
+      new Property<>("border-ink", "Border’s colour", Group.GROUND);
 
   /** A line along its edges that takes no room. */
-  public static final Property<Length> EDGE = new Property<>("edge", "Edge");
+  public static final Property<Length> EDGE = new Property<>("edge", "Edge", Group.GROUND);
 
-  public static final Property<Ink> EDGE_INK = new Property<>("edge-ink", "Edge’s colour");
-  public static final Property<Double> OPACITY = new Property<>("opacity", "Opacity");
+  public static final Property<Ink> EDGE_INK =
+      new Property<>("edge-ink", "Edge’s colour", Group.GROUND);
+  public static final Property<Double> OPACITY = new Property<>("opacity", "Opacity", Group.GROUND);
 
   /** How far its icon is moved, for those that do not look centred. */
-  public static final Property<Nudge> NUDGE = new Property<>("nudge", "Icon nudged");
+  public static final Property<Nudge> NUDGE = new Property<>("nudge", "Icon nudged", Group.ROOM);
+
+  /** What it throws on what lies under it, or on itself. */
+  public static final Property<Shadows> SHADOW = new Property<>("shadow", "Shadow", Group.GROUND);
+
+  /** How far it stands from its place. */
+  public static final Property<Nudge> MOVES = new Property<>("moves", "Moves by", Group.BETWEEN);
+
+  /** Its size as a multiple of what it has room for. */
+  public static final Property<Double> GROWS = new Property<>("grows", "Grows to", Group.BETWEEN);
+
+  /** How long it takes to go over from one state to another. */
+  public static final Property<Duration> TAKES =
+      new Property<>("takes", "Goes over in", Group.BETWEEN);
 
   private static final Map<ToneColour, Property<Colour>> OF_TONE =
       Arrays.stream(ToneColour.values())
           .collect(
               Collectors.toUnmodifiableMap(
                   name -> name,
-                  name -> new Property<>("tone-" + Kind.Pick.word(name), name.label())));
+                  name ->
+                      new Property<>("tone-" + Kind.Pick.word(name), name.label(), Group.TONE)));
 
   private static final List<Property<?>> ALL =
       Stream.concat(
@@ -131,7 +176,11 @@ public record Property<T>(String id, String label) {
                   EDGE,
                   EDGE_INK,
                   OPACITY,
-                  NUDGE),
+                  SHADOW,
+                  NUDGE,
+                  MOVES,
+                  GROWS,
+                  TAKES),
               Arrays.stream(ToneColour.values()).map(Property::of))
           .<Property<?>>map(each -> each)
           .toList();

@@ -14,12 +14,15 @@ import giostra.core.value.Ink;
 import giostra.core.value.Length;
 import giostra.core.value.Nudge;
 import giostra.core.value.Require;
+import giostra.core.value.Shadows;
 import giostra.core.value.ToneColour;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * The properties of a part in the words of CSS. The sheets that ship are filled with the initial
@@ -61,6 +64,21 @@ final class PartCss {
           PanelParts.DIVIDER, "--p-size",
           GridParts.DIVIDER, "--p-size");
 
+  /** Signs that have a ground only where somebody gives them one. */
+  private static final Set<Part> SIGNS =
+      Set.of(PageParts.ICON, GridParts.ICON, GridParts.BACK_ICON, GridParts.COUNTER_ICON);
+
+  /** What goes over between states. */
+  private static final List<String> GOING_OVER =
+      List.of(
+          "translate",
+          "scale",
+          "box-shadow",
+          "background-color",
+          "color",
+          "border-color",
+          "opacity");
+
   private final Part part;
   private final boolean whole;
   private final Function<String, String> files;
@@ -98,6 +116,7 @@ final class PartCss {
       css.letters();
       css.box();
       css.edges();
+      css.motion();
     }
     return css.all;
   }
@@ -130,6 +149,9 @@ final class PartCss {
   }
 
   private void box() {
+    if (!whole) {
+      add(Property.PADDING, "padding", Length::css);
+    }
     if (!whole) {
       add(Property.PADDING_ABOVE, "padding-block-start", Length::css);
       add(Property.PADDING_SIDES, "padding-inline", Length::css);
@@ -170,8 +192,10 @@ final class PartCss {
   }
 
   private void edges() {
-    add(Property.GROUND, "background", PartCss::ground);
-    add(Property.CORNERS, "border-radius", Length::css);
+    if (!(whole && SIGNS.contains(part))) {
+      add(Property.GROUND, "background", PartCss::ground);
+      add(Property.CORNERS, "border-radius", Length::css);
+    }
     String side = BORDERS.getOrDefault(part, "border");
     if (!whole) {
       add(Property.BORDER, side + "-width", Css::px);
@@ -183,20 +207,57 @@ final class PartCss {
           side,
           look -> look.of(Property.BORDER).css() + " solid " + look.of(Property.BORDER_INK).css());
     }
-    if (part.has(Property.EDGE)) {
-      String inset = part == TrackParts.HOLD ? "" : "inset ";
-      add(
-          List.of(Property.EDGE, Property.EDGE_INK),
-          "",
-          "box-shadow",
-          look ->
+    shadows();
+    add(Property.OPACITY, "opacity", PartCss::number);
+  }
+
+  /** An edge is drawn as a shadow, so both are said in one. */
+  private void shadows() {
+    boolean shaded = part.has(Property.SHADOW) && !whole;
+    if (!part.has(Property.EDGE)) {
+      if (shaded) {
+        add(Property.SHADOW, "box-shadow", Shadows::css);
+      }
+      return;
+    }
+    var of = new ArrayList<Property<?>>(List.of(Property.EDGE, Property.EDGE_INK));
+    if (shaded) {
+      of.add(Property.SHADOW);
+    }
+    String inset = part == TrackParts.HOLD ? "" : "inset ";
+    add(
+        of,
+        "",
+        "box-shadow",
+        look -> {
+          String edge =
               inset
                   + "0 0 0 "
                   + Css.px(look.of(Property.EDGE))
                   + " "
-                  + look.of(Property.EDGE_INK).css());
+                  + look.of(Property.EDGE_INK).css();
+          Shadows shadows = shaded ? look.of(Property.SHADOW) : Shadows.NONE;
+          return shadows.all().isEmpty() ? edge : edge + "," + shadows.css();
+        });
+  }
+
+  /** What the sheets that ship need not say, since initially it is nothing. */
+  private void motion() {
+    if (whole || !part.has(Property.TAKES)) {
+      return;
     }
-    add(Property.OPACITY, "opacity", PartCss::number);
+    add(Property.MOVES, "translate", Nudge::css);
+    add(Property.GROWS, "scale", PartCss::number);
+    add(
+        List.of(Property.TAKES, Property.MOVES, Property.GROWS, Property.SHADOW),
+        "",
+        "transition",
+        look -> {
+          String takes = number(look.of(Property.TAKES).toMillis() / 1000.0) + "s";
+          return GOING_OVER.stream()
+              .map(name -> name + " " + takes)
+              .collect(Collectors.joining(","));
+        });
   }
 
   private <T> void add(Property<T> property, String name, Function<T, String> as) {

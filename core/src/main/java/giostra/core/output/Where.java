@@ -38,7 +38,7 @@ record Where(String selector, String current, String own) {
     }
     own("page.heading-4", ":is(.g-block,.g-over)>:is(h4,h5,h6)", "");
     own("page.text", ".g-text", "");
-    at("page.item-text", ".g-copy:not(.g-text,blockquote)");
+    at("page.item-text", ".g-copy:not(.g-text,blockquote,.g-back *)");
     own("page.picture", ".g-picture>img", ">img");
     at("page.remote-picture", "img[data-remote]");
     at("page.button", ".g-button:not(.g-second)&");
@@ -125,6 +125,7 @@ record Where(String selector, String current, String own) {
     at("flip.words", ".g-face>.g-body");
     at("flip.heading", ".g-front>.g-body>" + HEADINGS);
     at("flip.back-heading", ".g-back>.g-body>" + HEADINGS);
+    at("flip.back-text", ".g-back>.g-body>.g-copy");
     at("flip.icon", ".g-front .g-icon");
     at("flip.back-icon", ".g-back .g-body .g-icon");
     at("flip.turn-back", ".g-turn-back&");
@@ -180,6 +181,19 @@ record Where(String selector, String current, String own) {
       throw new IllegalStateException(part + " is found nowhere");
     }
     return found;
+  }
+
+  /** All elements that are or have the part, whatever state they are in. */
+  String elements() {
+    return Arrays.stream(selector.split("\\|", -1))
+        .map(each -> each.replace("&", "").replaceFirst("::.*", ""))
+        .distinct()
+        .collect(Collectors.joining(","));
+  }
+
+  /** Those that are current; empty where the part is never that. */
+  String currentElements() {
+    return current.replaceFirst("::.*", "");
   }
 
   /**

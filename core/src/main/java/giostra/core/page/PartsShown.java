@@ -55,6 +55,9 @@ public final class PartsShown {
   public static List<Part> of(Node node) {
     return switch (node) {
       case Look look -> look.parts();
+      // Their items have none of these fields.
+      case Piece.FlipBoxes boxes ->
+          without(boxes, Set.of(PageParts.KICKER, PageParts.SUBHEADING, PageParts.SECOND_BUTTON));
       case Piece.Carousel cards -> without(cards, hidden(cards));
       case Block.Heading heading ->
           List.of(PageParts.heading(heading.values().get(BlockSettings.LEVEL)));

@@ -37,7 +37,8 @@ public sealed interface Kind<T> {
   /** Whether less is written than can be read: decimals, say. */
   default boolean rounds() {
     return switch (this) {
-      case Size _, Time _, Point _, Paint _, Hue _, Letters _, Under _, Moved _, Tall _ -> true;
+      case Size _, Time _, Point _, Paint _, Hue _, Letters _, Under _, Moved _, Shade _, Tall _ ->
+          true;
       case Whole _,
           Pick<?> _,
           Toggle _,
@@ -638,6 +639,24 @@ public sealed interface Kind<T> {
     @Override
     public String allowed() {
       return "two numbers of px from -20 to 20, to the right and down, such as 0.4px -1.2px";
+    }
+  }
+
+  /** Shadows of a box: see {@link Shadows}. */
+  record Shade() implements Parsed<Shadows> {
+    @Override
+    public Shadows parse(String text) {
+      return Shadows.parse(text);
+    }
+
+    @Override
+    public Object write(Shadows value) {
+      return value.written();
+    }
+
+    @Override
+    public String allowed() {
+      return "none, or up to 4 shadows, such as 0 6px 14px #11201d45, inner ones with inset first";
     }
   }
 

@@ -1,7 +1,9 @@
 package giostra.server.page;
 
+import giostra.core.dress.Wardrobe;
 import giostra.core.output.Assumption;
 import giostra.core.page.Document;
+import giostra.core.page.Fitting;
 import giostra.server.host.PageFiles;
 import giostra.server.media.MediaService;
 import giostra.server.web.Gone;
@@ -56,7 +58,17 @@ class PreviewController {
   ResponseEntity<byte[]> page(
       @PathVariable String id,
       @RequestParam(defaultValue = "") String assume,
+      @RequestParam(defaultValue = "") String only,
+      @RequestParam(required = false) @Nullable String wear,
       @RequestParam(required = false) @Nullable Integer revision) {
+    if (!only.isEmpty()) {
+      PageService.Head head = pages.head(id);
+      Document alone = Fitting.of(pages.shown(head), only);
+      if (wear != null) {
+        alone = Wardrobe.wearing(alone, alone.piece(only), wear);
+      }
+      return previews.page(head.siteId(), alone, Assumption.of(assume));
+    }
     if (revision != null) {
       Document was = revisions.was(id, revision).document();
       return previews.page(pages.place(id).siteId(), was, Assumption.of(assume));

@@ -20,7 +20,6 @@ import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -111,22 +110,15 @@ class ReadingController {
     return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
-  /** The sheet of a node: its settings, or the properties of one of its parts in a state. */
+  /** The sheet of a node: its settings. */
   @GetMapping("/api/pages/{id}/sheet")
   Sheets.Sheet sheet(
       @PathVariable String id,
       @RequestParam String node,
-      @RequestParam(defaultValue = "0") double scrollbar,
-      @RequestParam(defaultValue = "") String part,
-      @RequestParam(defaultValue = "") String state) {
+      @RequestParam(defaultValue = "0") double scrollbar) {
     PageService.Head head = pages.head(id);
     return Sheets.sheet(
-        head.document(),
-        pages.shown(head),
-        node,
-        part.isEmpty() ? Optional.empty() : Optional.of(PartSheets.Asked.of(part, state)),
-        media.sizes(head.siteId()),
-        scrollbar);
+        head.document(), pages.shown(head), node, media.sizes(head.siteId()), scrollbar);
   }
 
   /**

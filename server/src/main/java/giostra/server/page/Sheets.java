@@ -35,7 +35,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -51,35 +50,8 @@ final class Sheets {
       String type,
       List<Column> bands,
       List<Row> rows,
-      List<PartReply> parts,
-      ToneReply tone,
       @Nullable Plot plot,
       List<Finding> snags) {}
-
-  /**
-   * A part that can be styled, in the states it can be in.
-   *
-   * @param group what it is found in, in one word
-   * @param departures how many values of it the node sets itself where others share a look
-   * @param share edits that make those the look that all share
-   * @param take edits that give them up
-   */
-  record PartReply(
-      String id,
-      String group,
-      String label,
-      List<String> states,
-      List<ContrastReply> contrasts,
-      int departures,
-      @Schema(implementation = Bodies.EditBody[].class) JsonNode share,
-      @Schema(implementation = Bodies.EditBody[].class) JsonNode take) {}
-
-  /** The worst contrast of a part in a state and a band, and the least that it should be. */
-  record ContrastReply(String state, String band, double found, double asked, boolean low) {
-    ContrastReply(String state, String band, double found, double asked) {
-      this(state, band, found, asked, found < asked);
-    }
-  }
 
   /** The tone that a node stands in, with the colours that it has under their names. */
   record ToneReply(String label, List<NamedColour> colours) {
@@ -100,23 +72,13 @@ final class Sheets {
   record Column(String id, String name, double from, @Nullable Double below, boolean lead) {}
 
   /**
-   * A row: one setting, or one property of a part in a state.
+   * A row: one setting.
    *
-   * @param setting id of the setting, or the key of the style as it is written
-   * @param part id of the part that it is of; empty for the whole node
-   * @param state of that part
-   * @param property of that part
+   * @param setting its id
    * @param of what its values may be
    */
   record Row(
-      String setting,
-      String label,
-      String allowed,
-      String part,
-      String state,
-      String property,
-      Bodies.SettingReply of,
-      List<Cell> cells) {}
+      String setting, String label, String allowed, Bodies.SettingReply of, List<Cell> cells) {}
 
   /**
    * One value.
@@ -182,16 +144,9 @@ final class Sheets {
    *
    * @param own the page as it is edited
    * @param document the page as it is shown, with what it links to put in
-   * @param of a part of it and the state that it is in, whose properties are asked for; empty for
-   *     its settings
    */
   static Sheet sheet(
-      Document own,
-      Document document,
-      String nodeId,
-      Optional<PartSheets.Asked> of,
-      PictureSizes pictures,
-      double scrollbar) {
+      Document own, Document document, String nodeId, PictureSizes pictures, double scrollbar) {
     Require.within(0, Viewport.WIDEST_SCROLLBAR, "scrollbar (px)", scrollbar);
     Node node = PageService.node(document, nodeId);
     Values here = PageService.node(own, nodeId).values();
@@ -204,26 +159,19 @@ final class Sheets {
                         n -> n.setting() + "/" + n.band(), Function.identity(), (a, _) -> a))
             : Map.of();
     var rows = new ArrayList<Row>();
-    if (of.isPresent()) {
-      rows.addAll(PartSheets.rows(document, node, here, of.get(), notes));
-    } else {
-      for (Setting<?> setting : node.type().settings()) {
-        if (setting.byBand()) {
-          rows.add(
-              new Row(
-                  setting.id(),
-                  setting.label(),
-                  setting.kind().allowed(),
-                  "",
-                  "",
-                  "",
-                  Catalogue.setting(setting),
-                  bands.stream().map(b -> cell(document, node, here, setting, b, notes)).toList()));
-        }
+    for (Setting<?> setting : node.type().settings()) {
+      if (setting.byBand()) {
+        rows.add(
+            new Row(
+                setting.id(),
+                setting.label(),
+                setting.kind().allowed(),
+                Catalogue.setting(setting),
+                bands.stream().map(b -> cell(document, node, here, setting, b, notes)).toList()));
       }
     }
     Plot plot =
-        node instanceof Piece piece && of.isEmpty()
+        node instanceof Piece piece
             ? ItemWidths.of(document, piece, scrollbar)
                 .map(widths -> plot(document, widths))
                 .orElse(null)
@@ -231,15 +179,17 @@ final class Sheets {
     return new Sheet(
         nodeId,
         node.type().word(),
-        bands.stream()
-            .map(b ->
-                new Column(b.id(), b.name(), b.from(), b.widest() ? null : b.below(), b.widest()))
-            .toList(),
+        columns(document),
         rows,
-        PartSheets.parts(document, node),
-        ToneReply.of(Resolution.tone(document, node, document.bands().lead())),
         plot,
-        of.isEmpty() ? snags(document, node, pictures, scrollbar) : List.of());
+        snags(document, node, pictures, scrollbar));
+  }
+
+  /** The bands of a document, narrowest first. */
+  static List<Column> columns(Document document) {
+    return document.bands().all().stream()
+        .map(b -> new Column(b.id(), b.name(), b.from(), b.widest() ? null : b.below(), b.widest()))
+        .toList();
   }
 
   static String word(Enum<?> constant) {

@@ -125,10 +125,30 @@ public class Stage {
             : next(after.siteId(), before, known);
     Compiled now = next(after.siteId(), after.document(), new Newest(before, old));
     newest.put(after.id(), new Newest(after.document(), now));
-    List<RulePatch> rules = RulePatch.between(old.sheet(), now.sheet());
-    return now.blocksSince(old)
-        .map(changed -> swap(null, changed, old, now, rules))
-        .orElseGet(() -> swap(now.html(), null, old, now, rules));
+    return swap(old, now);
+  }
+
+  /**
+   * There and back.
+   *
+   * @param to what shows a page as it would be
+   * @param back what shows it as it is again
+   */
+  public record Trial(Swap to, Swap back) {}
+
+  /** What a stage has to change to show a page as it would be after edits, and as it is again. */
+  public Trial trial(PageService.Head head, Document tried) {
+    Compiled now = compile(head);
+    Compiled then =
+        noted(Compiler.compile(stock.expanded(head.siteId(), tried), shipped(head.siteId()), now));
+    return new Trial(swap(now, then), swap(then, now));
+  }
+
+  private static Swap swap(Compiled from, Compiled to) {
+    List<RulePatch> rules = RulePatch.between(from.sheet(), to.sheet());
+    return to.blocksSince(from)
+        .map(changed -> swap(null, changed, from, to, rules))
+        .orElseGet(() -> swap(to.html(), null, from, to, rules));
   }
 
   private static Swap swap(

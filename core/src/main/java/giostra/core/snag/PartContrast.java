@@ -1,0 +1,139 @@
+package giostra.core.snag;
+
+import giostra.core.anatomy.PageParts;
+import giostra.core.anatomy.StandsOn;
+import giostra.core.anatomy.Tone;
+import giostra.core.band.Band;
+import giostra.core.fit.Screen;
+import giostra.core.layout.Resolution;
+import giostra.core.look.Cascade;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.look.Scope;
+import giostra.core.look.State;
+import giostra.core.page.Block;
+import giostra.core.page.Document;
+import giostra.core.page.Item;
+import giostra.core.page.Node;
+import giostra.core.page.PartsShown;
+import giostra.core.page.Piece;
+import giostra.core.value.Colour;
+import giostra.core.value.Ground;
+import giostra.core.value.Ink;
+import giostra.core.value.ToneColour;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Contrast of the words and signs of a part with what they stand on, in a state: its own ground
+ * over that of what it lies in, over the tone. Of gradients the worst colour counts. What stands on
+ * a picture is not computed. Sources: WCAG 2.2, 1.4.3 "Contrast (Minimum)": 4.5, for large text 3;
+ * 1.4.11 "Non-text Contrast": 3 for signs.
+ *
+ * @param found at worst
+ * @param asked the least that it should be
+ */
+public record PartContrast(Part part, State state, Band band, double found, double asked) {
+  /** Large text: 24 px, or 14 pt when bold. Source: WCAG 2.2, "large scale (text)". */
+  private static final double LARGE = 24;
+
+  private static final double LARGE_BOLD = 14 * 96 / 72.0;
+  private static final int BOLD = 700;
+
+  /** What may lie over pictures, and players, which have a computation of their own. */
+  private static final Set<String> OVER_PICTURES = Set.of("slider", "video");
+
+  /** Of all parts of a node in every state and band, as far as it can be computed. */
+  public static List<PartContrast> of(Document document, Node node) {
+    var all = new ArrayList<PartContrast>();
+    for (Part part : parts(document, node)) {
+      for (State state : part.states()) {
+        // What is disabled need not be read. Source: WCAG 2.2, 1.4.3, "Incidental".
+        if (state != State.DISABLED) {
+          for (Band band : document.bands().all()) {
+            of(document, node, part, state, band).ifPresent(all::add);
+          }
+        }
+      }
+    }
+    return all;
+  }
+
+  private static List<Part> parts(Document document, Node node) {
+    return switch (node) {
+      case Item item -> {
+        List<Node> way = document.path(item.id());
+        yield way.get(way.size() - 2) instanceof Piece piece ? PartsShown.ofItem(piece) : List.of();
+      }
+      case Block block -> PartsShown.of(block);
+      default -> List.of();
+    };
+  }
+
+  private static Optional<PartContrast> of(
+      Document document, Node node, Part part, State state, Band band) {
+    if (!part.has(Property.INK) || OVER_PICTURES.contains(part.id().place())) {
+      return Optional.empty();
+    }
+    List<Part> kind = kind(document, node);
+    if (kind.stream().anyMatch(each -> OVER_PICTURES.contains(each.id().place()))
+        && !part.id().place().equals("track")) {
+      return Optional.empty();
+    }
+    Scope scope = Resolution.scope(document, node);
+    Tone tone = Resolution.tone(document, node, band);
+    List<Colour> below =
+        List.of(tone.colour(ToneColour.GROUND).over(new Colour(255, 255, 255, 255)));
+    Optional<Part> under = StandsOn.under(part, kind);
+    if (under.isPresent()) {
+      below = on(under.get(), State.REST, scope, band, tone, below);
+    }
+    below = on(part, state, scope, band, tone, below);
+    Colour ink = tone.colour(Cascade.value(part, Property.INK, state, scope, band));
+    double worst =
+        below.stream()
+            .mapToDouble(each -> Colour.contrast(ink.over(each), each))
+            .min()
+            .orElseThrow();
+    return Optional.of(new PartContrast(part, state, band, worst, asked(part, state, scope, band)));
+  }
+
+  private static List<Part> kind(Document document, Node node) {
+    return node instanceof Item item
+        ? document.path(item.id()).get(document.path(item.id()).size() - 2).type().parts()
+        : node.type().parts();
+  }
+
+  /** What is seen where a part lies on colours. */
+  private static List<Colour> on(
+      Part part, State state, Scope scope, Band band, Tone tone, List<Colour> below) {
+    if (!part.has(Property.GROUND)) {
+      return below;
+    }
+    List<Ink> inks =
+        switch (Cascade.value(part, Property.GROUND, state, scope, band)) {
+          case Ground.Plain(Ink ink) -> List.of(ink);
+          case Ground.Gradient gradient -> gradient.stops().stream().map(Ground.Stop::ink).toList();
+        };
+    return inks.stream()
+        .map(tone::colour)
+        .flatMap(colour -> below.stream().map(colour::over))
+        .distinct()
+        .toList();
+  }
+
+  private static double asked(Part part, State state, Scope scope, Band band) {
+    if (!part.has(Property.TEXT_SIZE)) {
+      // Buttons and numbers have words of a size that is said elsewhere.
+      boolean words = part.equals(PageParts.BUTTON) || part.has(Property.FAMILY);
+      return words ? ToneContrast.ASKED : 3;
+    }
+    double px =
+        Cascade.value(part, Property.TEXT_SIZE, state, scope, band)
+            .px(Math.min(Math.max(band.from(), 320), Screen.USUAL_HEIGHT));
+    int weight = Cascade.value(part, Property.WEIGHT, state, scope, band);
+    return px >= LARGE || (px >= LARGE_BOLD && weight >= BOLD) ? 3 : ToneContrast.ASKED;
+  }
+}

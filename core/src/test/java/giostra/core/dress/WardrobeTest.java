@@ -1,0 +1,201 @@
+package giostra.core.dress;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import giostra.core.anatomy.PageParts;
+import giostra.core.band.Band;
+import giostra.core.band.Bands;
+import giostra.core.format.DocumentJson;
+import giostra.core.layout.Resolution;
+import giostra.core.look.Cascade;
+import giostra.core.look.Layer;
+import giostra.core.look.Property;
+import giostra.core.look.State;
+import giostra.core.look.Values;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Edits;
+import giostra.core.page.Item;
+import giostra.core.page.Look;
+import giostra.core.page.LookSettings;
+import giostra.core.page.NodeType;
+import giostra.core.page.Page;
+import giostra.core.page.Piece;
+import giostra.core.page.ReadBack;
+import giostra.core.page.Section;
+import giostra.core.page.SectionSettings;
+import giostra.core.page.Site;
+import giostra.core.snag.PartContrast;
+import giostra.core.value.Ink;
+import giostra.core.value.Length;
+import giostra.core.value.Refused;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** Looks: those that ship, wearing one, departing from it, keeping one. */
+class WardrobeTest {
+  private static final Band DESKTOP = Bands.INITIAL.band("desktop");
+  private static final Band PHONE = Bands.INITIAL.band("phone");
+
+  private static Document document(NodeType kind, SectionSettings.Tone tone) {
+    Values section = Values.NONE.with(SectionSettings.TONE, Values.ALL, tone);
+    Piece piece = (Piece) kind.make("piece", Values.NONE, List.of(new Item("one", Values.NONE)));
+    return new Document(
+        new Site(Bands.INITIAL, Values.NONE),
+        new Page("page", Values.NONE, List.of(new Section("s", section, List.of(piece)))));
+  }
+
+  static Stream<ShippedLooks.Shipped> shipped() {
+    return ShippedLooks.all().stream();
+  }
+
+  @Test
+  void everyKindHasFiveOrMore() {
+    for (NodeType kind : NodeType.values()) {
+      if (kind.isPiece()) {
+        assertThat(ShippedLooks.of(kind)).as(kind.word()).hasSizeGreaterThanOrEqualTo(5);
+      }
+    }
+    assertThat(shipped().map(ShippedLooks.Shipped::id)).doesNotHaveDuplicates();
+  }
+
+  /** Source: WCAG 2.2, 1.4.3 and 1.4.11. */
+  @ParameterizedTest
+  @MethodSource("shipped")
+  void whatShipsCanBeReadInEveryToneAndState(ShippedLooks.Shipped look) {
+    for (SectionSettings.Tone tone : SectionSettings.Tone.values()) {
+      Document document = document(look.of(), tone);
+      Document worn = Wardrobe.wearing(document, document.piece("piece"), look.id());
+      ReadBack.check(worn);
+      assertThat(
+              PartContrast.of(worn, worn.piece("piece")).stream()
+                  .filter(each -> each.found() < each.asked()))
+          .as("%s in %s", look.id(), tone)
+          .isEmpty();
+    }
+  }
+
+  @Test
+  void aLookIsWornDepartedFromGivenAndKept() {
+    Document bare = document(NodeType.TABS, SectionSettings.Tone.PAPER);
+    var hangers = Wardrobe.of(bare, bare.piece("piece"));
+    assertThat(hangers.getFirst().worn()).isTrue();
+    Wardrobe.Hanger pebble =
+        hangers.stream()
+            .filter(each -> each.id().equals("look.pebble-tabs"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(pebble.shipped()).isTrue();
+    Edits.Applied worn = Edits.apply(bare, pebble.wear());
+    assertThat(Edits.apply(worn.document(), worn.inverse()).document()).isEqualTo(bare);
+    var heading = giostra.core.anatomy.PanelParts.TAB;
+    var found = corners(worn.document(), PHONE);
+    assertThat(found.value()).isEqualTo(Length.px(99));
+    assertThat(found.origin().layer()).isEqualTo(Layer.LOOK);
+    // A second time it is the site's own.
+    assertThat(Wardrobe.of(worn.document(), worn.document().piece("piece")))
+        .filteredOn(each -> each.id().equals("look.pebble-tabs"))
+        .singleElement()
+        .satisfies(each -> {
+          assertThat(each.shipped()).isFalse();
+          assertThat(each.worn()).isTrue();
+          assertThat(each.wear()).hasSize(1);
+        });
+    // What the piece says on the phone is nearer; kept, it is part of a look of its own.
+    Document departed =
+        Edits.apply(
+                worn.document(),
+                List.of(
+                    new Edit.SetStyle(
+                        "piece", heading.key(Property.CORNERS, State.REST), "phone", "3px")))
+            .document();
+    List<Edit> keep = Wardrobe.keep(departed, departed.piece("piece"), "look.mine", "Mine");
+    Document kept = Edits.apply(departed, keep).document();
+    assertThat(kept.piece("piece").values().styles().set()).isEmpty();
+    assertThat(kept.site().wornBy(kept.piece("piece")).map(Look::name)).contains("Mine");
+    assertThat(corners(kept, PHONE).value()).isEqualTo(Length.px(3));
+    assertThat(corners(kept, DESKTOP).value()).isEqualTo(Length.px(99));
+    assertThat(DocumentJson.read(DocumentJson.text(kept))).isEqualTo(kept);
+  }
+
+  private static giostra.core.look.Resolved<Length> corners(Document document, Band band) {
+    return Cascade.resolve(
+        giostra.core.anatomy.PanelParts.TAB,
+        Property.CORNERS,
+        State.REST,
+        Resolution.scope(document, document.piece("piece")),
+        band);
+  }
+
+  @Test
+  void aLookThatIsGoneOrOfAnotherKindIsNone() {
+    Document bare = document(NodeType.TABS, SectionSettings.Tone.PAPER);
+    Document worn = Wardrobe.wearing(bare, bare.piece("piece"), "look.pebble-tabs");
+    Document gone = Edits.apply(worn, new Edit.RemoveNode("look.pebble-tabs")).document();
+    assertThat(gone.site().wornBy(gone.piece("piece"))).isEmpty();
+    assertThat(corners(gone, DESKTOP).value()).isEqualTo(Length.px(10));
+    assertThat(Wardrobe.of(gone, gone.piece("piece")).getFirst().worn()).isTrue();
+    Document other =
+        Edits.apply(worn, new Edit.SetValue("look.pebble-tabs", "of", "", "video")).document();
+    assertThat(other.site().wornBy(other.piece("piece"))).isEmpty();
+    assertThatThrownBy(() -> Wardrobe.wearing(bare, bare.piece("piece"), "look.nobody"))
+        .isInstanceOf(Refused.class);
+    assertThatThrownBy(() -> new Look("almanac", Values.NONE))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("almanac");
+  }
+
+  @Test
+  void theSectionIsNearerThanALookAndLetsGo() {
+    Document bare = document(NodeType.CAROUSEL, SectionSettings.Tone.LEAF);
+    Document worn = Wardrobe.wearing(bare, bare.piece("piece"), "look.gazette-carousel");
+    var key = PageParts.BUTTON.key(Property.INK, State.REST);
+    Document held =
+        Edits.apply(worn, List.of(new Edit.SetStyle("s", key, "desktop", "#123456"))).document();
+    assertThat(ink(held)).isEqualTo(Ink.parse("#123456"));
+    List<Wardrobe.Held> holders = Wardrobe.held(held, held.piece("piece"));
+    assertThat(holders)
+        .singleElement()
+        .satisfies(each -> assertThat(each.by().id()).isEqualTo("s"));
+    Document free = Edits.apply(held, holders.getFirst().letGo()).document();
+    assertThat(free).isEqualTo(worn);
+    assertThat(ink(free)).isEqualTo(Ink.parse("ground"));
+  }
+
+  private static Ink ink(Document document) {
+    return Cascade.value(
+        PageParts.BUTTON,
+        Property.INK,
+        State.REST,
+        Resolution.scope(document, document.piece("piece")),
+        DESKTOP);
+  }
+
+  @Test
+  void theWayFromOneSiteToAnotherLeadsOverItsLooks() {
+    Site bare = new Site(Bands.INITIAL, Values.NONE);
+    var looks = new ArrayList<Look>();
+    for (ShippedLooks.Shipped each : ShippedLooks.all().subList(0, 6)) {
+      looks.add(each.look("desktop"));
+    }
+    Site six = new Site(Bands.INITIAL, Values.NONE, looks);
+    Look changed =
+        looks.get(4).with(looks.get(4).values().with(LookSettings.NAME, Values.ALL, "Otherwise"));
+    Site mixed =
+        new Site(
+            Bands.INITIAL, Values.NONE, List.of(changed, looks.get(2), looks.get(5), looks.get(0)));
+    Page page = new Page("page", Values.NONE, List.of());
+    for (Site from : List.of(bare, six, mixed)) {
+      for (Site to : List.of(bare, six, mixed)) {
+        Document there =
+            Edits.apply(new Document(from, page), Edits.siteEdits(from, to)).document();
+        assertThat(there.site()).isEqualTo(to);
+      }
+    }
+  }
+}

@@ -1,0 +1,291 @@
+package giostra.server.page;
+
+import giostra.core.anatomy.Anatomy;
+import giostra.core.band.Band;
+import giostra.core.format.EditJson;
+import giostra.core.layout.Resolution;
+import giostra.core.look.Cascade;
+import giostra.core.look.Part;
+import giostra.core.look.PartId;
+import giostra.core.look.Property;
+import giostra.core.look.Resolved;
+import giostra.core.look.Scope;
+import giostra.core.look.State;
+import giostra.core.look.StyleKey;
+import giostra.core.look.Values;
+import giostra.core.output.Found;
+import giostra.core.page.Document;
+import giostra.core.page.Item;
+import giostra.core.page.Look;
+import giostra.core.page.Node;
+import giostra.core.page.Page;
+import giostra.core.page.PartsShown;
+import giostra.core.page.Piece;
+import giostra.core.page.PieceSettings;
+import giostra.core.page.Section;
+import giostra.core.page.SharedLook;
+import giostra.core.page.Site;
+import giostra.core.page.SiteSettings;
+import giostra.core.snag.NoEffect;
+import giostra.core.snag.PartContrast;
+import giostra.core.snag.PlayerContrast;
+import giostra.core.snag.ToneContrast;
+import giostra.core.value.Setting;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
+
+/** What Dress shows of a node: its parts, and what holds of one of them in each of its states. */
+final class Boards {
+  private Boards() {}
+
+  /**
+   * A board.
+   *
+   * @param parts those that the node can show, as they lie in one another
+   * @param part id of the one that is told of; empty where the node has none
+   * @param groups its properties, those together that are seen together
+   * @param with whose look the node wears where it does not depart; none for a site and its looks
+   */
+  record Board(
+      String node,
+      String type,
+      List<Sheets.Column> bands,
+      List<PartReply> parts,
+      String part,
+      List<Group> groups,
+      Sheets.ToneReply tone,
+      @Nullable With with) {}
+
+  /**
+   * A part that can be dressed, in the states it can be in.
+   *
+   * @param group what it is found in, in one word
+   * @param elements selector of what is it on the page
+   * @param current selector of those that are current; empty where it is never that
+   * @param departures how many values of it the node sets itself
+   * @param share edits that make those the look that others wear too
+   * @param take edits that give them up
+   */
+  record PartReply(
+      String id,
+      String group,
+      String label,
+      List<String> states,
+      String elements,
+      String current,
+      List<ContrastReply> contrasts,
+      int departures,
+      @Schema(implementation = Bodies.EditBody[].class) JsonNode share,
+      @Schema(implementation = Bodies.EditBody[].class) JsonNode take) {}
+
+  /** The worst contrast of a part in a state and a band, and the least that it should be. */
+  record ContrastReply(String state, String band, double found, double asked, boolean low) {
+    ContrastReply(String state, String band, double found, double asked) {
+      this(state, band, found, asked, found < asked);
+    }
+  }
+
+  /** Properties that are seen together. */
+  record Group(String label, List<Row> rows) {}
+
+  /**
+   * A property.
+   *
+   * @param of what its values may be
+   * @param states the part in each of its states
+   */
+  record Row(String property, String label, Bodies.SettingReply of, List<InState> states) {}
+
+  /**
+   * A property in a state.
+   *
+   * @param key the key of the style as it is written
+   * @param cells one for each band, narrowest first
+   */
+  record InState(String state, String key, List<Sheets.Cell> cells) {}
+
+  /** Whose look is worn: of the site, of a look, of the piece that an item is of. */
+  record With(String node, String type, String name) {}
+
+  /**
+   * The board of a node.
+   *
+   * @param own the page as it is edited
+   * @param document the page as it is shown, with what it links to put in
+   * @param part id of the part that is asked for; empty for the first
+   * @throws Refused for a part that the node's type has not
+   */
+  static Board board(Document own, Document document, String nodeId, String part) {
+    Node node = PageService.node(document, nodeId);
+    Values here = PageService.node(own, nodeId).values();
+    List<PartReply> parts = parts(document, node);
+    String asked = part.isEmpty() && !parts.isEmpty() ? parts.getFirst().id() : part;
+    return new Board(
+        nodeId,
+        node.type().word(),
+        Sheets.columns(document),
+        parts,
+        asked,
+        asked.isEmpty() ? List.of() : groups(document, node, here, Anatomy.part(new PartId(asked))),
+        Sheets.ToneReply.of(Resolution.tone(document, node, document.bands().lead())),
+        node instanceof Site || node instanceof Look
+            ? null
+            : with(SharedLook.with(document, node)));
+  }
+
+  private static With with(Node node) {
+    String name =
+        switch (node) {
+          case Look look -> look.name();
+          case Site site -> site.values().get(SiteSettings.NAME);
+          case Piece piece -> piece.values().get(PieceSettings.NAME);
+          default -> "";
+        };
+    return new With(node.id(), node.type().word(), name);
+  }
+
+  private static List<Group> groups(Document document, Node node, Values here, Part part) {
+    node.type().style(part.key(part.properties().getFirst(), State.REST));
+    Map<String, NoEffect> notes =
+        node instanceof Piece piece
+            ? NoEffect.of(document, piece).stream()
+                .collect(
+                    Collectors.toMap(
+                        n -> n.setting() + "/" + n.band(), Function.identity(), (a, _) -> a))
+            : Map.of();
+    var seen = new Looked(document, node, here, Resolution.scope(document, node), part, notes);
+    return Arrays.stream(Property.Group.values())
+        .map(group ->
+            new Group(
+                group.label(),
+                part.properties().stream()
+                    .filter(property -> property.group() == group)
+                    .<Row>map(seen::row)
+                    .toList()))
+        .filter(group -> !group.rows().isEmpty())
+        .toList();
+  }
+
+  /** A part of a node whose look is asked for. */
+  private record Looked(
+      Document document,
+      Node node,
+      Values here,
+      Scope scope,
+      Part part,
+      Map<String, NoEffect> notes) {
+    <T> Row row(Property<T> property) {
+      Setting<T> setting = part.setting(property);
+      return new Row(
+          property.id(),
+          setting.label(),
+          Catalogue.setting(setting),
+          part.states().stream().map(state -> in(state, property)).toList());
+    }
+
+    private <T> InState in(State state, Property<T> property) {
+      StyleKey key = part.key(property, state);
+      return new InState(
+          StyleKey.word(state),
+          key.written(),
+          document.bands().all().stream().map(band -> cell(key, property, band)).toList());
+    }
+
+    private <T> Sheets.Cell cell(StyleKey key, Property<T> property, Band band) {
+      State state = key.state();
+      NoEffect note = notes.get(key.written() + "/" + band.id());
+      Setting<T> setting = part.setting(property);
+      Resolved<T> resolved = Cascade.resolve(part, property, state, scope, band);
+      boolean lent =
+          Sheets.lent(here, resolved.origin())
+              && !here.styles().speaksOf(part.key(property, resolved.origin().state()));
+      return new Sheets.Cell(
+          band.id(),
+          setting.write(resolved.value()),
+          lent ? "look" : Sheets.shape(resolved.origin(), node, band, state),
+          lent
+              ? "from what it is linked to"
+              : Sheets.words(document, node, resolved.origin(), band, state),
+          resolved.losers().stream()
+              .map(l ->
+                  setting.write(l.value())
+                      + " "
+                      + Sheets.words(document, node, l.origin(), band, state))
+              .toList(),
+          note == null ? null : new Sheets.Note(note.message(), note.cause()));
+    }
+  }
+
+  /** The parts of a node, with what it departs in. */
+  private static List<PartReply> parts(Document document, Node node) {
+    Map<PartId, List<ContrastReply>> contrasts = contrasts(document, node);
+    List<Part> shown = shown(document, node);
+    return SharedLook.of(document, node).stream()
+        // What somebody has set is not hidden from them, though it does not show now.
+        .filter(look -> shown.contains(look.part()) || look.departures() > 0)
+        .map(look -> part(look, node, contrasts))
+        .toList();
+  }
+
+  private static List<Part> shown(Document document, Node node) {
+    return node instanceof Item && SharedLook.with(document, node) instanceof Piece piece
+        ? PartsShown.ofItem(piece)
+        : PartsShown.of(node);
+  }
+
+  private static PartReply part(
+      SharedLook look, Node node, Map<PartId, List<ContrastReply>> contrasts) {
+    // What the site says all share already, and a look is worn by whoever wears it.
+    boolean shares = !(node instanceof Site) && !(node instanceof Look);
+    Found found = Found.of(look.part());
+    return new PartReply(
+        look.part().id().id(),
+        look.part().id().place(),
+        look.part().label(),
+        look.part().states().stream().map(StyleKey::word).toList(),
+        found.elements(),
+        found.current(),
+        contrasts.getOrDefault(look.part().id(), List.of()),
+        look.departures(),
+        EditJson.write(shares ? look.share() : List.of()),
+        EditJson.write(shares ? look.take() : List.of()));
+  }
+
+  /** The contrasts that are computed of a node's parts. */
+  private static Map<PartId, List<ContrastReply>> contrasts(Document document, Node node) {
+    var all = new HashMap<PartId, List<ContrastReply>>();
+    if (node instanceof Piece.Video player) {
+      for (PlayerContrast each : PlayerContrast.of(document, player)) {
+        put(all, each.part(), each.state(), each.band(), each.found(), each.asked());
+      }
+    }
+    if (node instanceof Site || node instanceof Page || node instanceof Section) {
+      for (ToneContrast each : ToneContrast.of(document, node)) {
+        put(all, each.part(), State.REST, each.band(), each.found(), ToneContrast.ASKED);
+      }
+    }
+    for (PartContrast each : PartContrast.of(document, node)) {
+      put(all, each.part(), each.state(), each.band(), each.found(), each.asked());
+    }
+    return all;
+  }
+
+  private static void put(
+      Map<PartId, List<ContrastReply>> all,
+      Part part,
+      State state,
+      Band band,
+      double found,
+      double asked) {
+    all.computeIfAbsent(part.id(), _ -> new ArrayList<>())
+        .add(new ContrastReply(StyleKey.word(state), band.id(), found, asked));
+  }
+}

@@ -1,0 +1,162 @@
+package giostra.server.page;
+
+import giostra.core.dress.Wardrobe;
+import giostra.core.format.EditJson;
+import giostra.core.page.Document;
+import giostra.core.page.Edits;
+import giostra.core.page.Look;
+import giostra.core.page.LookSettings;
+import giostra.core.page.Node;
+import giostra.core.page.PageSettings;
+import giostra.core.page.Piece;
+import giostra.core.page.Section;
+import giostra.core.page.SectionSettings;
+import giostra.core.value.Refused;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** How things look: the board of a node, what a piece may wear, and trying it on. */
+@RestController
+class DressController {
+  private final PageService pages;
+  private final Stage stage;
+
+  DressController(PageService pages, Stage stage) {
+    this.pages = pages;
+    this.stage = stage;
+  }
+
+  /** The board of a node: its parts, and what holds of one of them in each state and band. */
+  @GetMapping("/api/pages/{id}/board")
+  Boards.Board board(
+      @PathVariable String id,
+      @RequestParam String node,
+      @RequestParam(defaultValue = "") String part) {
+    PageService.Head head = pages.head(id);
+    return Boards.board(head.document(), pages.shown(head), node, part);
+  }
+
+  /**
+   * What a piece may wear.
+   *
+   * @param looks first none, then those of the site, then those that ship
+   * @param held what section and page say of its parts, nearer than any look
+   */
+  record WardrobeReply(List<HangerReply> looks, List<HeldReply> held) {}
+
+  /**
+   * A look.
+   *
+   * @param id empty for wearing none
+   * @param shipped whether the site does not have it yet
+   * @param wearers pieces of the site that wear it
+   * @param wear edits with which the piece wears it
+   */
+  record HangerReply(
+      String id,
+      String name,
+      String says,
+      boolean shipped,
+      boolean worn,
+      int wearers,
+      @Schema(implementation = Bodies.EditBody[].class) JsonNode wear) {}
+
+  /** Who holds a piece in something, in how many values, and edits that let it go. */
+  record HeldReply(
+      String node,
+      String type,
+      String name,
+      int values,
+      @Schema(implementation = Bodies.EditBody[].class) JsonNode letGo) {}
+
+  /** What a piece may wear. */
+  @GetMapping("/api/pages/{id}/wardrobe")
+  WardrobeReply wardrobe(@PathVariable String id, @RequestParam String piece) {
+    PageService.Head head = pages.head(id);
+    Document document = head.document();
+    Piece worn = document.piece(piece);
+    Map<String, Integer> wearers = wearers(head.siteId());
+    return new WardrobeReply(
+        Wardrobe.of(document, worn).stream()
+            .map(each ->
+                new HangerReply(
+                    each.id(),
+                    each.name(),
+                    each.says(),
+                    each.shipped(),
+                    each.worn(),
+                    wearers.getOrDefault(each.id(), 0),
+                    EditJson.write(each.wear())))
+            .toList(),
+        Wardrobe.held(document, worn).stream()
+            .map(each ->
+                new HeldReply(
+                    each.by().id(),
+                    each.by().type().word(),
+                    name(each.by()),
+                    each.values(),
+                    EditJson.write(each.letGo())))
+            .toList());
+  }
+
+  private static String name(Node node) {
+    return node instanceof Section section
+        ? section.values().get(SectionSettings.NAME)
+        : node.values().get(PageSettings.TITLE);
+  }
+
+  /** How many pieces of a site wear each of its looks. */
+  private Map<String, Integer> wearers(String siteId) {
+    var all = new HashMap<String, Integer>();
+    for (PageService.Head page : pages.pages(siteId)) {
+      for (Piece piece : page.document().pieces()) {
+        String look = piece.values().get(LookSettings.WORN);
+        if (!look.isEmpty()) {
+          all.merge(look, 1, Integer::sum);
+        }
+      }
+    }
+    return all;
+  }
+
+  /** Edits that do something, as one step. */
+  record EditsReply(@Schema(implementation = Bodies.EditBody[].class) JsonNode edits) {}
+
+  /** The edits that keep how a piece looks as a look of the site, which it then wears. */
+  @GetMapping("/api/pages/{id}/kept-look")
+  EditsReply keptLook(
+      @PathVariable String id,
+      @RequestParam String piece,
+      @RequestParam String look,
+      @RequestParam String name) {
+    if (!Look.isId(look)) {
+      throw new Refused("look", look, "look. and lower-case letters, digits and hyphens");
+    }
+    Document document = pages.head(id).document();
+    String called = LookSettings.NAME.read(name);
+    return new EditsReply(
+        EditJson.write(Wardrobe.keep(document, document.piece(piece), look, called)));
+  }
+
+  /** Edits to be tried. */
+  record TrialRequest(@Schema(implementation = Bodies.EditBody[].class) JsonNode edits) {}
+
+  /** Shows on the stage what a page would be after edits; nothing is kept of it. */
+  @PostMapping("/api/pages/{id}/trials")
+  Stage.Trial trial(@PathVariable String id, @RequestBody TrialRequest body) {
+    PageService.Head head = pages.head(id);
+    Document tried =
+        Edits.apply(head.document(), EditJson.read(body.edits(), head.document().bands()))
+            .document();
+    return stage.trial(head, tried);
+  }
+}
