@@ -1,3 +1,5 @@
+import { type Drawn, draw } from './drawn';
+import { heedHeld, hold, letGo } from './held';
 import type {} from './kinds';
 
 /**
@@ -24,7 +26,18 @@ interface Swap {
 type Told =
   | Swap
   | { readonly type: 'show' | 'mark' | 'replay'; readonly id: string }
+  | Hold
+  | Drawn
+  | { readonly type: 'anatomy'; readonly parts: readonly (readonly [string, string])[] }
   | { readonly type: 'hello' };
+
+/** Holds a part of a node in a state, for looking at it in its place; in none lets all go. */
+interface Hold {
+  readonly type: 'hold';
+  readonly id: string;
+  readonly elements: string;
+  readonly state: string;
+}
 
 const bench = window.parent;
 const benchOrigin = (document.currentScript as HTMLScriptElement).dataset.bench ?? '';
@@ -112,6 +125,7 @@ async function swap(message: Swap) {
   await styled;
   if (window.scrollY !== at) window.scrollTo(0, at);
   document.dispatchEvent(new Event('giostra:start'));
+  if (held) keep(held);
   say({ type: 'swapped', css: message.css });
 }
 
@@ -122,6 +136,9 @@ addEventListener('message', (event: MessageEvent<Told>) => {
   else if (message.type === 'show') show(element(message.id));
   else if (message.type === 'mark') mark(message.id);
   else if (message.type === 'replay') replay(message.id);
+  else if (message.type === 'anatomy') anatomy = message.parts;
+  else if (message.type === 'hold') keep(message);
+  else if (message.type === 'draw') say({ type: 'drawn', there: draw(message) });
   else if (message.type === 'swap') turn = turn.then(() => swap(message));
 });
 
@@ -130,6 +147,31 @@ const element = (id: string) =>
   document.querySelector<HTMLElement>(
     ['block', 'section', 'item', 'piece'].map((name) => `[data-${name}="${id}"]`).join(),
   );
+
+/** Parts by the selector of what has them, so that a press tells which it hit. */
+let anatomy: readonly (readonly [string, string])[] = [];
+
+let held: Hold | undefined;
+function keep(message: Hold) {
+  letGo();
+  held = message.state === '' ? undefined : message;
+  if (!held) return;
+  heedHeld();
+  const within = element(message.id) ?? document.body;
+  for (const each of within.querySelectorAll(message.elements)) {
+    if (message.state !== 'disabled') hold(each, message.state);
+  }
+}
+
+/** The parts that an element and what holds it have, the innermost first. */
+function partsAt(target: Element): readonly string[] {
+  const found: string[] = [];
+  for (let at: Element | null = target; at; at = at.parentElement) {
+    for (const [part, selector] of anatomy) if (at.matches(selector)) found.push(part);
+    if (at instanceof HTMLElement && at.dataset.section) break;
+  }
+  return [...new Set(found)];
+}
 
 /** What is chosen in the bench is outlined here: a sheet of its own, which no release has. */
 const chosen = new CSSStyleSheet();
@@ -191,7 +233,7 @@ addEventListener('click', (event) => {
     ids.push(of ?? item ?? block ?? section ?? '');
     hit = hit.parentElement?.closest<HTMLElement>(nodes) ?? null;
   }
-  say({ type: event.detail > 1 ? 'opened' : 'clicked', ids });
+  say({ type: event.detail > 1 ? 'opened' : 'clicked', ids, parts: partsAt(target) });
 });
 addEventListener('resize', hello);
 hello();

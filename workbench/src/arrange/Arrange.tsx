@@ -1,16 +1,15 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Sheet as SheetReply } from '../api/client';
-import { bandAt, useBench, versionOf } from '../bench/context';
+import { useBench, versionOf } from '../bench/context';
 import { find, nameOf, siteNode } from '../bench/document';
-import { Parts, WHOLE } from './Parts';
 import { Plots } from './Plots';
 import { SheetGrid } from './SheetGrid';
 import { Suggestion } from './Suggestion';
 
 /** What holds at each width: the sheet of the chosen node, and over it the item widths. */
 export function Arrange({ length }: { readonly length: number }) {
-  const { page, chosen, choose, scrollbar, setting, width } = useBench();
+  const { page, chosen, choose, scrollbar } = useBench();
   const item = chosen.node.type === 'item' ? chosen.node : undefined;
   const [own, setOwn] = useState(false);
   const node =
@@ -21,21 +20,13 @@ export function Arrange({ length }: { readonly length: number }) {
       : chosen.node.type === 'page'
         ? siteNode(page.document)
         : chosen.node;
-  const [styled, setStyled] = useState({ node: '', styled: WHOLE });
-  const [sought, setSought] = useState<string>();
   const [suggesting, setSuggesting] = useState(false);
-  if (setting !== sought) {
-    setSought(setting);
-    const [part = '', state] = setting.split('/');
-    if (setting) setStyled({ node: node.id, styled: state ? { part, state } : WHOLE });
-  }
-  const at = styled.node === node.id ? styled.styled : WHOLE;
   const sheet = useQuery({
-    queryKey: ['sheet', page.id, node.id, at.part, at.state, scrollbar, versionOf(page)],
+    queryKey: ['sheet', page.id, node.id, scrollbar, versionOf(page)],
     queryFn: () =>
       ask(
         api.GET('/api/pages/{id}/sheet', {
-          params: { path: { id: page.id }, query: { node: node.id, scrollbar, ...at } },
+          params: { path: { id: page.id }, query: { node: node.id, scrollbar } },
         }),
       ),
     placeholderData: keepPreviousData,
@@ -43,7 +34,7 @@ export function Arrange({ length }: { readonly length: number }) {
   const data: SheetReply | undefined = sheet.data?.node === node.id ? sheet.data : undefined;
   if (sheet.isError && !data) return <p className="p-6 text-error">{sheet.error.message}</p>;
   if (!data) return <p className="faint p-6">Reading the sheet…</p>;
-  if (data.rows.length === 0 && data.parts.length === 0) {
+  if (data.rows.length === 0) {
     const parent = find(page.document, chosen.parent?.id ?? '')?.node;
     return (
       <p className="faint p-6">
@@ -68,27 +59,14 @@ export function Arrange({ length }: { readonly length: number }) {
           </button>
         </div>
       )}
-      {data.parts.length > 0 && (
-        <Parts
-          sheet={data}
-          node={node}
-          at={at}
-          band={bandAt(data.bands, width)?.id ?? ''}
-          onAt={(styled) => setStyled({ node: node.id, styled })}
-        />
-      )}
-      {at.part === '' && <Plots sheet={data} node={node} length={length} />}
+      <Plots sheet={data} node={node} length={length} />
       <SheetGrid
-        key={`${node.id} ${at.part} ${at.state}`}
-        sheet={{
-          ...data,
-          rows: data.rows.filter((row) => row.part === at.part && row.state === at.state),
-        }}
+        key={node.id}
+        sheet={data}
         node={node}
         length={length}
         suggested={suggesting ? data.plot?.suggested : undefined}
         foot={
-          at.part === '' &&
           data.plot &&
           data.plot.suggested.length > 0 && (
             <Suggestion

@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Catalogue, type PageReply } from '../api/client';
 import { Arrange } from '../arrange/Arrange';
+import { Dress } from '../dress/Dress';
 import { Fill } from '../fill/Fill';
 import { Picking } from '../fill/PicturePicker';
 import { Find } from '../find/Find';
@@ -61,7 +62,9 @@ function Opened({ first, catalogue }: OpenedProps) {
   const navigate = useNavigate();
   const [search] = useSearchParams();
   const [width, setWidth] = useKept('width', 1280);
-  const [share, setShare] = useKept('share', 0.47);
+  const [shared, setShared] = useKept('share', 0.47);
+  // Dress needs the room for its board.
+  const [dressed, setDressed] = useKept('share-dress', 0.34);
   const [scrollbar, setScrollbar] = useState(0);
   const setting = search.get('setting') ?? '';
   const asked = search.get('at') ?? '';
@@ -87,6 +90,7 @@ function Opened({ first, catalogue }: OpenedProps) {
     document.title = `${title || 'Untitled'} · Giostra`;
   }, [title]);
 
+  const toStage = useRef<(message: unknown) => void>(() => {});
   const bench: Bench = {
     session,
     now,
@@ -101,7 +105,10 @@ function Opened({ first, catalogue }: OpenedProps) {
     setWidth,
     scrollbar,
     setScrollbar,
+    toStage,
   };
+  const share = step === 'dress' ? dressed : shared;
+  const setShare = step === 'dress' ? setDressed : setShared;
   const [opened, setOpened] = useState<'find' | 'keys' | 'history'>();
   const [whole, setWhole] = useState(false);
   useKeys(bench, setOpened, whole, setWhole);
@@ -126,6 +133,7 @@ function Opened({ first, catalogue }: OpenedProps) {
                     <div className="work" style={{ flex: `${1 - share} 1 0` }}>
                       {step === 'fill' && <Fill />}
                       {step === 'arrange' && <Arrange length={room.width} />}
+                      {step === 'dress' && <Dress length={room.width} />}
                       {step === 'ship' && <Ship />}
                     </div>
                   </div>

@@ -1,5 +1,6 @@
 import { ExternalLink, Maximize2, Minimize2, RotateCcw } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
+import type { Catalogue, DocumentBody } from '../api/client';
 import { useBench } from './context';
 import { find } from './document';
 import { useKept } from './useKept';
@@ -14,6 +15,8 @@ interface Told {
   readonly height?: number;
   /** The nodes that were clicked, the innermost first; those of a linked piece are elsewhere. */
   readonly ids?: readonly string[];
+  /** The parts that were clicked, the innermost first. */
+  readonly parts?: readonly string[];
 }
 
 interface StageProps {
@@ -28,7 +31,8 @@ interface StageProps {
  * what it is on the live page.
  */
 export function Stage({ whole, onWhole }: StageProps) {
-  const { session, page, catalogue, chosen, choose, width, setScrollbar } = useBench();
+  const { session, page, catalogue, chosen, choose, step, width, setScrollbar, toStage } =
+    useBench();
   const [high, setHigh] = useKept('screen', catalogue.screenHeight);
   const scroller = useRef<HTMLDivElement>(null);
   const [seen, setSeen] = useState({ top: 0, height: 0 });
@@ -37,18 +41,20 @@ export function Stage({ whole, onWhole }: StageProps) {
   const frame = useRef<HTMLIFrameElement>(null);
   const shown = useRef('');
   const wanted = chosen.node.id;
-  const latest = useRef({ document: page.document, choose, wanted });
-  latest.current = { document: page.document, choose, wanted };
+  const latest = useRef({ document: page.document, choose, wanted, step });
+  latest.current = { document: page.document, choose, wanted, step };
 
   const [assumed, setAssumed] = useState<readonly string[]>([]);
   const src = `${origin}/api/pages/${page.id}/preview/${assumed.length > 0 ? `?assume=${assumed.join(',')}` : ''}`;
   useEffect(() => {
     const say = (message: unknown) => frame.current?.contentWindow?.postMessage(message, origin);
+    toStage.current = say;
     const hear = (event: MessageEvent<Told>) => {
       if (event.origin !== origin || event.source !== frame.current?.contentWindow) return;
       const told = event.data;
       if (told.type === 'ready') {
         setScrollbar(told.scrollbar ?? 0);
+        say({ type: 'anatomy', parts: anatomyOf(catalogue) });
         if (shown.current === '') {
           shown.current = latest.current.wanted;
           say({ type: 'show', id: shown.current });
@@ -60,9 +66,13 @@ export function Stage({ whole, onWhole }: StageProps) {
         const { document } = latest.current;
         const hit = told.ids?.find((id) => find(document, id));
         if (!hit) return;
+        const part =
+          latest.current.step === 'dress' && partAt(catalogue, document, hit, told.parts ?? []);
         shown.current = hit;
         say({ type: 'mark', id: hit });
-        latest.current.choose(hit, told.type === 'opened' ? 'fill' : undefined);
+        // In Dress a press is on a part, and a second one on the same.
+        if (part) latest.current.choose(hit, undefined, `${part}/rest/`);
+        else latest.current.choose(hit, told.type === 'opened' ? 'fill' : undefined);
       }
     };
     addEventListener('message', hear);
@@ -76,7 +86,7 @@ export function Stage({ whole, onWhole }: StageProps) {
       removeEventListener('message', hear);
       off();
     };
-  }, [session, origin, src, setScrollbar, assumed]);
+  }, [session, origin, src, setScrollbar, assumed, toStage, catalogue]);
   useEffect(() => {
     if (shown.current === '' || shown.current === wanted) return;
     shown.current = wanted;
@@ -147,6 +157,27 @@ export function Stage({ whole, onWhole }: StageProps) {
       </div>
     </div>
   );
+}
+
+/** Parts of all things by where they are found. */
+const anatomyOf = (catalogue: Catalogue) => {
+  const all = new Map<string, string>();
+  for (const type of catalogue.types)
+    for (const part of type.parts) if (part.elements) all.set(part.id, part.elements);
+  return [...all];
+};
+
+/** Which of the parts that were hit is one of what was hit. */
+function partAt(
+  catalogue: Catalogue,
+  document: DocumentBody,
+  id: string,
+  parts: readonly string[],
+): string | undefined {
+  const found = find(document, id);
+  const type = found?.node.type === 'item' ? found.parent?.type : found?.node.type;
+  const its = catalogue.types.find((each) => each.type === type)?.parts ?? [];
+  return parts.find((part) => its.some((each) => each.id === part));
 }
 
 interface HeightProps {

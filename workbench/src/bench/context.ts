@@ -1,14 +1,15 @@
-import { createContext, useContext } from 'react';
+import { createContext, type RefObject, useContext } from 'react';
 import type { Catalogue, Media, PageReply, SettingReply, Sheet } from '../api/client';
 import type { Found } from './document';
 import type { Key } from './keys';
 import type { Session, Snapshot } from './session';
 
-export const STEPS = ['fill', 'arrange', 'ship'] as const;
+export const STEPS = ['fill', 'arrange', 'dress', 'ship'] as const;
 export type Step = (typeof STEPS)[number];
 export const stepName: Readonly<Record<Step, string>> = {
   fill: 'Fill',
   arrange: 'Arrange',
+  dress: 'Dress',
   ship: 'Ship',
 };
 
@@ -30,6 +31,8 @@ export interface Bench {
   /** Width of a classic scrollbar on the stage, in px. */
   readonly scrollbar: number;
   setScrollbar(px: number): void;
+  /** Says something to the script of the stage, when there is one. */
+  readonly toStage: RefObject<(message: unknown) => void>;
 }
 
 /** What the page and its site are at: another one, and all that was read of them is read anew. */

@@ -31,7 +31,13 @@ export const siteNode = (document: DocumentBody): NodeBody => ({
   styles: document.site.styles ?? {},
 });
 
+/** The looks of a site. */
+export const looksOf = (document: DocumentBody): readonly NodeBody[] =>
+  (document.site.looks ?? []) as readonly NodeBody[];
+
 export function find(document: DocumentBody, id: string): Found | undefined {
+  const look = looksOf(document).find((each) => each.id === id);
+  if (look) return { node: look, parent: siteNode(document), index: 0 };
   if (id === 'site') return { node: siteNode(document), parent: undefined, index: 0 };
   for (const found of walk(document.page)) if (found.node.id === id) return found;
   return undefined;

@@ -64,6 +64,12 @@ export function withValue(document: DocumentBody, edit: EditBody): DocumentBody 
   const to = way(keyOf(edit) ?? '', edit.band ?? '');
   const changed = <T>(node: T): T => put(node as Tree, to, edit.value) as T;
   if (edit.node === 'site') return { ...document, site: changed(document.site) };
+  if (edit.node?.startsWith('look.')) {
+    const looks = (document.site.looks ?? []).map((look) =>
+      (look as Tree).id === edit.node ? changed(look) : look,
+    );
+    return { ...document, site: { ...document.site, looks } };
+  }
   const change = (node: NodeBody): NodeBody => ({
     ...(node.id === edit.node ? changed(node) : node),
     ...(node.children ? { children: node.children.map(change) } : {}),

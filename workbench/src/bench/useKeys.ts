@@ -2,7 +2,12 @@ import { useEffect, useRef } from 'react';
 import { type Bench, bandAt, chosenNow, columnsOf, type Step } from './context';
 
 /** The number of each step; those of steps still to come are left free. */
-export const stepKeys: Readonly<Record<string, Step>> = { 1: 'fill', 2: 'arrange', 6: 'ship' };
+export const stepKeys: Readonly<Record<string, Step>> = {
+  1: 'fill',
+  2: 'arrange',
+  3: 'dress',
+  6: 'ship',
+};
 
 const typing = (target: EventTarget | null) =>
   target instanceof Element && target.closest('input, textarea, select, dialog') !== null;

@@ -59,11 +59,11 @@ function Finder() {
                   key={`${part.id}/${property.id}`}
                   value={`${part.label}, ${property.label} ${part.id} ${property.id} ${node.id}`}
                   onSelect={go(() =>
-                    choose(node.id, 'arrange', `${part.id}/${part.states[0]}/${property.id}`),
+                    choose(node.id, 'dress', `${part.id}/${part.states[0]}/${property.id}`),
                   )}
                 >
                   {part.label}, {property.label.toLowerCase()}
-                  <span className="faint">Look</span>
+                  <span className="faint">Dress</span>
                 </Command.Item>
               )),
             )}

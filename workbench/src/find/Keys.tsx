@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 
 const keys: readonly (readonly [string, string])[] = [
-  ['1, 2, 6', 'the steps Fill, Arrange and Ship'],
+  ['1, 2, 3, 6', 'the steps Fill, Arrange, Dress and Ship'],
   ['[ and ]', 'the stage to the narrower or the wider band'],
   ['Ctrl K', 'find a setting, a piece or a page'],
   ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],

@@ -18,6 +18,8 @@ export interface GridRow {
   /** What follows the cells: buttons of the row. */
   readonly tail?: ReactNode;
   readonly className?: string;
+  /** What this row and those after it are seen together as, said over it. */
+  readonly group?: string;
 }
 
 export interface Place {
@@ -196,20 +198,22 @@ export function Grid(props: Props) {
           </div>
         ))}
       </div>
-      {rows.map((each, index) =>
-        shell ? (
-          <Fragment key={each.id}>{shell(each, index, style, cellsOf(each, index))}</Fragment>
-        ) : (
-          <div
-            key={each.id}
-            role="row"
-            className={`grid-row ${each.className ?? ''}`}
-            style={style}
-          >
-            {cellsOf(each, index)}
-          </div>
-        ),
-      )}
+      {rows.map((each, index) => (
+        <Fragment key={each.id}>
+          {each.group && (
+            <div role="row" className="grid-group">
+              <div role="rowheader">{each.group}</div>
+            </div>
+          )}
+          {shell ? (
+            shell(each, index, style, cellsOf(each, index))
+          ) : (
+            <div role="row" className={`grid-row ${each.className ?? ''}`} style={style}>
+              {cellsOf(each, index)}
+            </div>
+          )}
+        </Fragment>
+      ))}
       {after}
     </div>
   );

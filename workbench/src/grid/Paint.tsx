@@ -1,9 +1,7 @@
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
-import type { Sheet } from '../api/client';
+import type { Tone } from '../api/client';
 import { Dialog } from '../ui/Dialog';
-
-type Tone = Sheet['tone'];
 
 /** For what can be none of a tone's colours: a colour of a tone, say. */
 export const NO_TONE: Tone = { label: '', colours: [] };

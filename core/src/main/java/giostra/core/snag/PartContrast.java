@@ -17,9 +17,12 @@ import giostra.core.page.Item;
 import giostra.core.page.Node;
 import giostra.core.page.PartsShown;
 import giostra.core.page.Piece;
+import giostra.core.page.SharedLook;
+import giostra.core.page.TabsSettings;
 import giostra.core.value.Colour;
 import giostra.core.value.Ground;
 import giostra.core.value.Ink;
+import giostra.core.value.Oklch;
 import giostra.core.value.ToneColour;
 import java.util.ArrayList;
 import java.util.List;
@@ -82,6 +85,25 @@ public record PartContrast(Part part, State state, Band band, double found, doub
         && !part.id().place().equals("track")) {
       return Optional.empty();
     }
+    Stands stands = stands(document, node, part, state, band, kind);
+    double worst = worst(stands.ink(), stands.below());
+    return Optional.of(
+        new PartContrast(
+            part, state, band, worst, asked(part, state, Resolution.scope(document, node), band)));
+  }
+
+  /** The colour of words, and all that they may stand on, solid. */
+  private record Stands(Colour ink, List<Colour> below) {}
+
+  private static double worst(Colour ink, List<Colour> below) {
+    return below.stream()
+        .mapToDouble(each -> Colour.contrast(ink.over(each), each))
+        .min()
+        .orElseThrow();
+  }
+
+  private static Stands stands(
+      Document document, Node node, Part part, State state, Band band, List<Part> kind) {
     Scope scope = Resolution.scope(document, node);
     Tone tone = Resolution.tone(document, node, band);
     List<Colour> below =
@@ -91,13 +113,51 @@ public record PartContrast(Part part, State state, Band band, double found, doub
       below = on(under.get(), State.REST, scope, band, tone, below);
     }
     below = on(part, state, scope, band, tone, below);
-    Colour ink = tone.colour(Cascade.value(part, Property.INK, state, scope, band));
-    double worst =
-        below.stream()
-            .mapToDouble(each -> Colour.contrast(ink.over(each), each))
-            .min()
-            .orElseThrow();
-    return Optional.of(new PartContrast(part, state, band, worst, asked(part, state, scope, band)));
+    Ink ink = Cascade.value(part, Property.INK, state, scope, band);
+    if (part.equals(PanelParts.TAB) && state == State.CURRENT && filled(document, node)) {
+      // Filled, it has the line's colour under it, unless somebody says what else.
+      if (!scope.speaksOf(part.key(Property.GROUND, state))) {
+        below = List.of(tone.colour(ToneColour.ACCENT).over(below.getFirst()));
+      }
+      if (!scope.speaksOf(part.key(Property.INK, state))) {
+        ink = Ink.of(ToneColour.GROUND);
+      }
+    }
+    return new Stands(tone.colour(ink), below);
+  }
+
+  /**
+   * The colour nearest to that of the words which can be read: the same hue, lighter or darker by
+   * as little as will do. Nothing where it can be read already, or where no colour can.
+   */
+  public static Optional<Colour> nearest(
+      Document document, Node node, Part part, State state, Band band) {
+    return of(document, node, part, state, band)
+        .filter(found -> found.found() < found.asked())
+        .flatMap(found -> {
+          Stands stands = stands(document, node, part, state, band, kind(document, node));
+          Oklch from = Oklch.of(stands.ink());
+          for (int step = 1; step <= 1000; step++) {
+            for (double by : new double[] {-step / 1000.0, step / 1000.0}) {
+              double light = from.lightness() + by;
+              if (light >= 0 && light <= 1) {
+                Colour tried = from.at(light).colour(255);
+                if (worst(tried, stands.below()) >= found.asked()) {
+                  return Optional.of(tried);
+                }
+              }
+            }
+          }
+          return Optional.empty();
+        });
+  }
+
+  /** Whether the current heading of tabs is told by what it has under it. */
+  private static boolean filled(Document document, Node node) {
+    Node piece = node instanceof Item ? SharedLook.with(document, node) : node;
+    return piece instanceof Piece.Tabs tabs
+        && Set.of(TabsSettings.Mark.FILL, TabsSettings.Mark.POINTER)
+            .contains(tabs.values().get(TabsSettings.MARK));
   }
 
   private static List<Part> kind(Document document, Node node) {

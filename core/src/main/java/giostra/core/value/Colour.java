@@ -37,7 +37,7 @@ public record Colour(int red, int green, int blue, int alpha) {
    */
   public static Colour parse(String text) {
     String written = text.strip().toLowerCase(Locale.ROOT);
-    if (written.equals("transparent")) {
+    if (written.equals("transparent") || written.equals("none")) {
       return CLEAR;
     }
     Matcher hex = HEX.matcher(written);

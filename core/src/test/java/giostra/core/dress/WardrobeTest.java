@@ -26,8 +26,10 @@ import giostra.core.page.ReadBack;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
+import giostra.core.page.TabsSettings;
 import giostra.core.snag.PartContrast;
 import giostra.core.value.Ink;
+import giostra.core.value.Kind;
 import giostra.core.value.Length;
 import giostra.core.value.Refused;
 import java.util.ArrayList;
@@ -69,15 +71,29 @@ class WardrobeTest {
   @MethodSource("shipped")
   void whatShipsCanBeReadInEveryToneAndState(ShippedLooks.Shipped look) {
     for (SectionSettings.Tone tone : SectionSettings.Tone.values()) {
-      Document document = document(look.of(), tone);
-      Document worn = Wardrobe.wearing(document, document.piece("piece"), look.id());
-      ReadBack.check(worn);
-      assertThat(
-              PartContrast.of(worn, worn.piece("piece")).stream()
-                  .filter(each -> each.found() < each.asked()))
-          .as("%s in %s", look.id(), tone)
-          .isEmpty();
+      for (TabsSettings.Mark mark : TabsSettings.Mark.values()) {
+        canBeRead(look, tone, mark);
+      }
     }
+  }
+
+  private static void canBeRead(
+      ShippedLooks.Shipped look, SectionSettings.Tone tone, TabsSettings.Mark mark) {
+    Document document = document(look.of(), tone);
+    if (look.of() == NodeType.TABS) {
+      document =
+          Edits.apply(
+                  document,
+                  new Edit.SetValue("piece", TabsSettings.MARK.id(), "", Kind.Pick.word(mark)))
+              .document();
+    }
+    Document worn = Wardrobe.wearing(document, document.piece("piece"), look.id());
+    ReadBack.check(worn);
+    assertThat(
+            PartContrast.of(worn, worn.piece("piece")).stream()
+                .filter(each -> each.found() < each.asked()))
+        .as("%s in %s, %s", look.id(), tone, mark)
+        .isEmpty();
   }
 
   @Test

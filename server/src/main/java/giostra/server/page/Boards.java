@@ -14,6 +14,7 @@ import giostra.core.look.State;
 import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.output.Found;
+import giostra.core.page.Block;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.Look;
@@ -37,8 +38,10 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
@@ -53,6 +56,7 @@ final class Boards {
    * @param part id of the one that is told of; empty where the node has none
    * @param groups its properties, those together that are seen together
    * @param with whose look the node wears where it does not depart; none for a site and its looks
+   * @param reach how many pieces and blocks, on all pages, have the part as the node says it
    */
   record Board(
       String node,
@@ -60,9 +64,14 @@ final class Boards {
       List<Sheets.Column> bands,
       List<PartReply> parts,
       String part,
-      List<Group> groups,
+      List<BoardGroup> groups,
       Sheets.ToneReply tone,
-      @Nullable With with) {}
+      @Nullable SharedWith with,
+      int reach) {
+    Board reaching(int many) {
+      return new Board(node, type, bands, parts, part, groups, tone, with, many);
+    }
+  }
 
   /**
    * A part that can be dressed, in the states it can be in.
@@ -94,7 +103,7 @@ final class Boards {
   }
 
   /** Properties that are seen together. */
-  record Group(String label, List<Row> rows) {}
+  record BoardGroup(String label, List<BoardRow> rows) {}
 
   /**
    * A property.
@@ -102,7 +111,7 @@ final class Boards {
    * @param of what its values may be
    * @param states the part in each of its states
    */
-  record Row(String property, String label, Bodies.SettingReply of, List<InState> states) {}
+  record BoardRow(String property, String label, Bodies.SettingReply of, List<InState> states) {}
 
   /**
    * A property in a state.
@@ -113,20 +122,22 @@ final class Boards {
   record InState(String state, String key, List<Sheets.Cell> cells) {}
 
   /** Whose look is worn: of the site, of a look, of the piece that an item is of. */
-  record With(String node, String type, String name) {}
+  record SharedWith(String node, String type, String name) {}
 
   /**
    * The board of a node.
    *
    * @param own the page as it is edited
    * @param document the page as it is shown, with what it links to put in
+   * @param nodeId whoever says how things look
+   * @param ofId what is looked at: the same node, or one that it speaks of as well
    * @param part id of the part that is asked for; empty for the first
    * @throws Refused for a part that the node's type has not
    */
-  static Board board(Document own, Document document, String nodeId, String part) {
+  static Board board(Document own, Document document, String nodeId, String ofId, String part) {
     Node node = PageService.node(document, nodeId);
     Values here = PageService.node(own, nodeId).values();
-    List<PartReply> parts = parts(document, node);
+    List<PartReply> parts = parts(document, node, PageService.node(document, ofId));
     String asked = part.isEmpty() && !parts.isEmpty() ? parts.getFirst().id() : part;
     return new Board(
         nodeId,
@@ -136,12 +147,28 @@ final class Boards {
         asked,
         asked.isEmpty() ? List.of() : groups(document, node, here, Anatomy.part(new PartId(asked))),
         Sheets.ToneReply.of(Resolution.tone(document, node, document.bands().lead())),
-        node instanceof Site || node instanceof Look
-            ? null
-            : with(SharedLook.with(document, node)));
+        node instanceof Site || node instanceof Look ? null : with(SharedLook.with(document, node)),
+        0);
   }
 
-  private static With with(Node node) {
+  /** How many pieces and blocks of a page have a part as a node says it. */
+  static int reach(Document document, Node node, PartId part) {
+    return (int)
+        (switch (node) {
+              case Site _, Page _ -> Document.walk(document.page());
+              case Look look ->
+                  document.pieces().stream()
+                      .filter(piece -> document.site().wornBy(piece).equals(Optional.of(look)));
+              case Section section -> Document.walk(section);
+              default -> Stream.of(node);
+            })
+            .filter(each ->
+                (each instanceof Block || each instanceof Item && each == node)
+                    && each.type().parts().stream().anyMatch(its -> its.id().equals(part)))
+            .count();
+  }
+
+  private static SharedWith with(Node node) {
     String name =
         switch (node) {
           case Look look -> look.name();
@@ -149,10 +176,10 @@ final class Boards {
           case Piece piece -> piece.values().get(PieceSettings.NAME);
           default -> "";
         };
-    return new With(node.id(), node.type().word(), name);
+    return new SharedWith(node.id(), node.type().word(), name);
   }
 
-  private static List<Group> groups(Document document, Node node, Values here, Part part) {
+  private static List<BoardGroup> groups(Document document, Node node, Values here, Part part) {
     node.type().style(part.key(part.properties().getFirst(), State.REST));
     Map<String, NoEffect> notes =
         node instanceof Piece piece
@@ -164,11 +191,11 @@ final class Boards {
     var seen = new Looked(document, node, here, Resolution.scope(document, node), part, notes);
     return Arrays.stream(Property.Group.values())
         .map(group ->
-            new Group(
+            new BoardGroup(
                 group.label(),
                 part.properties().stream()
                     .filter(property -> property.group() == group)
-                    .<Row>map(seen::row)
+                    .<BoardRow>map(seen::row)
                     .toList()))
         .filter(group -> !group.rows().isEmpty())
         .toList();
@@ -182,9 +209,9 @@ final class Boards {
       Scope scope,
       Part part,
       Map<String, NoEffect> notes) {
-    <T> Row row(Property<T> property) {
+    <T> BoardRow row(Property<T> property) {
       Setting<T> setting = part.setting(property);
-      return new Row(
+      return new BoardRow(
           property.id(),
           setting.label(),
           Catalogue.setting(setting),
@@ -225,12 +252,14 @@ final class Boards {
   }
 
   /** The parts of a node, with what it departs in. */
-  private static List<PartReply> parts(Document document, Node node) {
-    Map<PartId, List<ContrastReply>> contrasts = contrasts(document, node);
-    List<Part> shown = shown(document, node);
+  private static List<PartReply> parts(Document document, Node node, Node of) {
+    Map<PartId, List<ContrastReply>> contrasts = contrasts(document, of);
+    List<Part> shown = shown(document, of);
+    List<Part> its = of.type().parts();
     return SharedLook.of(document, node).stream()
         // What somebody has set is not hidden from them, though it does not show now.
-        .filter(look -> shown.contains(look.part()) || look.departures() > 0)
+        .filter(look ->
+            shown.contains(look.part()) || (its.contains(look.part()) && look.departures() > 0))
         .map(look -> part(look, node, contrasts))
         .toList();
   }

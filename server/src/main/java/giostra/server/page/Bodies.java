@@ -29,7 +29,8 @@ final class Bodies {
   record SiteBody(
       List<BandBody> bands,
       Map<String, Object> values,
-      @Schema(implementation = Object.class) @Nullable Map<String, Object> styles) {}
+      @Schema(implementation = Object.class) @Nullable Map<String, Object> styles,
+      @Nullable List<NodeBody> looks) {}
 
   @Schema(name = "DocumentBody")
   record DocumentBody(int giostra, SiteBody site, NodeBody page) {}
@@ -135,9 +136,18 @@ final class Bodies {
       String allowed,
       List<String> words) {}
 
-  /** A part whose look can be said, and what of it; values are kept by part, state and property. */
+  /**
+   * A part whose look can be said, and what of it; values are kept by part, state and property.
+   *
+   * @param elements selector of what has it on a page
+   */
   @Schema(name = "StyledReply")
-  record StyledReply(String id, String label, List<String> states, List<SettingReply> properties) {}
+  record StyledReply(
+      String id,
+      String label,
+      List<String> states,
+      String elements,
+      List<SettingReply> properties) {}
 
   @Schema(name = "NodeTypeReply")
   record NodeTypeReply(

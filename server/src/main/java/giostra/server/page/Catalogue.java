@@ -5,6 +5,7 @@ import giostra.core.fit.Screen;
 import giostra.core.format.DocumentJson;
 import giostra.core.look.Part;
 import giostra.core.look.StyleKey;
+import giostra.core.output.Found;
 import giostra.core.page.CarouselSettings.Card;
 import giostra.core.page.ClipSettings;
 import giostra.core.page.Fields;
@@ -80,6 +81,7 @@ final class Catalogue {
         part.id().id(),
         part.label(),
         part.states().stream().map(StyleKey::word).toList(),
+        Found.of(part).elements(),
         part.properties().stream()
             .<Bodies.SettingReply>map(property -> setting(part.setting(property)))
             .toList());

@@ -1,8 +1,14 @@
 package giostra.server.page;
 
+import giostra.core.anatomy.Anatomy;
 import giostra.core.dress.Wardrobe;
 import giostra.core.format.EditJson;
+import giostra.core.look.Part;
+import giostra.core.look.PartId;
+import giostra.core.look.Property;
+import giostra.core.look.StyleKey;
 import giostra.core.page.Document;
+import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.Look;
 import giostra.core.page.LookSettings;
@@ -11,11 +17,16 @@ import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
+import giostra.core.page.Site;
+import giostra.core.snag.PartContrast;
+import giostra.core.value.Colour;
 import giostra.core.value.Refused;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -35,14 +46,32 @@ class DressController {
     this.stage = stage;
   }
 
-  /** The board of a node: its parts, and what holds of one of them in each state and band. */
+  /**
+   * The board of a node: its parts, and what holds of one of them in each state and band. With
+   * {@code of}, the parts of something else that the node speaks of as well.
+   */
   @GetMapping("/api/pages/{id}/board")
   Boards.Board board(
       @PathVariable String id,
       @RequestParam String node,
+      @RequestParam(defaultValue = "") String of,
       @RequestParam(defaultValue = "") String part) {
     PageService.Head head = pages.head(id);
-    return Boards.board(head.document(), pages.shown(head), node, part);
+    Boards.Board board =
+        Boards.board(head.document(), pages.shown(head), node, of.isEmpty() ? node : of, part);
+    return board.part().isEmpty()
+        ? board
+        : board.reaching(reach(head, node, new PartId(board.part())));
+  }
+
+  private int reach(PageService.Head head, String id, PartId part) {
+    Node node = PageService.node(head.document(), id);
+    if (!Site.has(id)) {
+      return Boards.reach(head.document(), node, part);
+    }
+    return pages.pages(head.siteId()).stream()
+        .mapToInt(page -> Boards.reach(page.document(), node, part))
+        .sum();
   }
 
   /**
@@ -145,6 +174,45 @@ class DressController {
     String called = LookSettings.NAME.read(name);
     return new EditsReply(
         EditJson.write(Wardrobe.keep(document, document.piece(piece), look, called)));
+  }
+
+  /**
+   * A colour that can be read.
+   *
+   * @param colour nothing where it can be read as it is
+   * @param edits with which the node has it there
+   */
+  record NearestReply(
+      @Nullable String colour, @Schema(implementation = Bodies.EditBody[].class) JsonNode edits) {}
+
+  /** The nearest colour that the words of a part can be read in, in a state and a band. */
+  @GetMapping("/api/pages/{id}/nearest")
+  NearestReply nearest(
+      @PathVariable String id,
+      @RequestParam String node,
+      @RequestParam String of,
+      @RequestParam String part,
+      @RequestParam String state,
+      @RequestParam String band) {
+    Document document = pages.shown(pages.head(id));
+    Node by = PageService.node(document, node);
+    Part asked = Anatomy.part(new PartId(part));
+    StyleKey key = asked.key(Property.INK, StyleKey.state(state));
+    by.type().style(key);
+    Optional<String> found =
+        PartContrast.nearest(
+                document,
+                PageService.node(document, of),
+                asked,
+                key.state(),
+                document.bands().band(band))
+            .map(Colour::css);
+    return new NearestReply(
+        found.orElse(null),
+        EditJson.write(
+            found
+                .map(colour -> List.<Edit>of(new Edit.SetStyle(node, key, band, colour)))
+                .orElse(List.of())));
   }
 
   /** Edits to be tried. */

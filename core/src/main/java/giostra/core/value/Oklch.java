@@ -1,0 +1,94 @@
+package giostra.core.value;
+
+/**
+ * A colour by how light it looks, how colourful it is, and its hue. Source: CSS Color 4, "Sample
+ * code for Color Conversions" and "Oklab and OKLCh".
+ *
+ * @param lightness 0 to 1
+ * @param chroma 0 and up, in practice to 0.4
+ * @param hue degrees
+ */
+public record Oklch(double lightness, double chroma, double hue) {
+
+  /** Of a colour, whatever its alpha. */
+  public static Oklch of(Colour colour) {
+    double r = linear(colour.red() / 255.0);
+    double g = linear(colour.green() / 255.0);
+    double b = linear(colour.blue() / 255.0);
+    double l = Math.cbrt(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
+    double m = Math.cbrt(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);
+    double s = Math.cbrt(0.0883024619 * r + 0.2817188376 * g + 0.6299787005 * b);
+    double light = 0.2104542553 * l + 0.7936177850 * m - 0.0040720468 * s;
+    double a = 1.9779984951 * l - 2.4285922050 * m + 0.4505937099 * s;
+    double bb = 0.0259040371 * l + 0.7827717662 * m - 0.8086757660 * s;
+    double hue = Math.toDegrees(Math.atan2(bb, a));
+    return new Oklch(light, Math.hypot(a, bb), hue < 0 ? hue + 360 : hue);
+  }
+
+  /** The same hue and colourfulness at another lightness. */
+  public Oklch at(double other) {
+    return new Oklch(Math.clamp(other, 0, 1), chroma, hue);
+  }
+
+  /**
+   * The colour on a screen. One that no screen has is less colourful, at the same lightness and
+   * hue.
+   *
+   * @param alpha 0 to 255
+   */
+  public Colour colour(int alpha) {
+    double least = 0;
+    double most = chroma;
+    if (!inGamut(rgb(most))) {
+      for (int i = 0; i < 20; i++) {
+        double middle = (least + most) / 2;
+        if (inGamut(rgb(middle))) {
+          least = middle;
+        } else {
+          most = middle;
+        }
+      }
+      most = least;
+    }
+    double[] rgb = rgb(most);
+    return new Colour(channel(rgb[0]), channel(rgb[1]), channel(rgb[2]), alpha);
+  }
+
+  private double[] rgb(double c) {
+    double a = c * Math.cos(Math.toRadians(hue));
+    double b = c * Math.sin(Math.toRadians(hue));
+    double l = cubed(lightness + 0.3963377774 * a + 0.2158037573 * b);
+    double m = cubed(lightness - 0.1055613458 * a - 0.0638541728 * b);
+    double s = cubed(lightness - 0.0894841775 * a - 1.2914855480 * b);
+    return new double[] {
+      gamma(4.0767416621 * l - 3.3077115913 * m + 0.2309699292 * s),
+      gamma(-1.2684380046 * l + 2.6097574011 * m - 0.3413193965 * s),
+      gamma(-0.0041960863 * l - 0.7034186147 * m + 1.7076147010 * s)
+    };
+  }
+
+  private static boolean inGamut(double[] rgb) {
+    for (double each : rgb) {
+      if (each < -0.0005 || each > 1.0005) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static int channel(double value) {
+    return (int) Math.round(Math.clamp(value, 0, 1) * 255);
+  }
+
+  private static double cubed(double value) {
+    return value * value * value;
+  }
+
+  private static double linear(double value) {
+    return value <= 0.04045 ? value / 12.92 : Math.pow((value + 0.055) / 1.055, 2.4);
+  }
+
+  private static double gamma(double value) {
+    return value <= 0.0031308 ? value * 12.92 : 1.055 * Math.pow(value, 1 / 2.4) - 0.055;
+  }
+}

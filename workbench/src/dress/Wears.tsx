@@ -1,0 +1,66 @@
+import { Shirt } from 'lucide-react';
+import type { Board, NodeBody, PartReply } from '../api/client';
+import { isPiece, useBench } from '../bench/context';
+import { text } from '../bench/document';
+
+interface Props {
+  readonly board: Board;
+  readonly bead: PartReply;
+  /** What is looked at, and who says how it looks. */
+  readonly subject: NodeBody;
+  readonly by: NodeBody;
+  readonly open: boolean;
+  onOpen(open: boolean): void;
+}
+
+/** Which look is worn, and how far it is departed from. */
+export function Wears({ board, bead, subject, by, open, onOpen }: Props) {
+  const { session, catalogue } = useBench();
+  const departs = bead.departures;
+  const { with: shared } = board;
+  const name = shared?.type === 'look' ? shared.name : '';
+  const whose = !shared
+    ? ''
+    : shared.type === 'look'
+      ? 'the look'
+      : shared.type === 'site'
+        ? 'the site'
+        : 'all items';
+  const dressed = isPiece(catalogue, subject.type);
+  return (
+    <div className="wears">
+      <p>
+        {by.type === 'look' ? (
+          <>
+            the look <b>{text(by, 'name')}</b>
+          </>
+        ) : name ? (
+          <>
+            wears <b>{name}</b>
+          </>
+        ) : null}
+        {shared && departs > 0 && (
+          <>
+            {name ? ' · ' : ''}departs in {departs}{' '}
+            <button type="button" className="link" onClick={() => session.edit(bead.share)}>
+              give it to {whose}
+            </button>{' '}
+            <button type="button" className="link" onClick={() => session.edit(bead.take)}>
+              wear it again
+            </button>
+          </>
+        )}
+      </p>
+      {dressed && (
+        <button
+          type="button"
+          className="btn btn-sm wardrobe-open"
+          aria-pressed={open}
+          onClick={() => onOpen(!open)}
+        >
+          <Shirt size={14} aria-hidden /> Wardrobe
+        </button>
+      )}
+    </div>
+  );
+}
