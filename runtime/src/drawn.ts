@@ -122,9 +122,12 @@ export function draw(message: Drawn): readonly boolean[] {
     const box = target.getBoundingClientRect();
     const cellBox = cell.getBoundingClientRect();
     const scale = Math.min(1, (place.width - 20) / box.width, (message.high - 14) / box.height);
-    const shown = Math.max(0.12, scale);
-    const x = (place.width - box.width * shown) / 2 - (box.left - cellBox.left) * shown;
-    const y = (message.high - box.height * shown) / 2 - (box.top - cellBox.top) * shown;
+    // What is too large to be seen whole shows how it begins.
+    const shown = Math.max(0.34, scale);
+    const x =
+      Math.max(10, (place.width - box.width * shown) / 2) - (box.left - cellBox.left) * shown;
+    const y =
+      Math.max(7, (message.high - box.height * shown) / 2) - (box.top - cellBox.top) * shown;
     copy.style.transform = `translate(${x}px, ${y}px) scale(${shown})`;
     return true;
   });

@@ -13,7 +13,7 @@ export interface Said {
 export function scopesOf(document: DocumentBody, { node, parent }: Found): readonly Said[] {
   const all: Said[] = [];
   const add = (each: NodeBody, label: string, usual = false) =>
-    all.push({ node: each, label, usual });
+    all.push({ node: each, label, usual: usual || (each.id === node.id && node.type !== 'item') });
   const piece = node.type === 'item' ? parent : node;
   if (node.type === 'item') add(node, `This item: ${nameOf(node)}`);
   if (piece && !['page', 'section', 'site'].includes(piece.type)) {

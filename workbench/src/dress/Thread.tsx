@@ -13,7 +13,8 @@ interface Props {
 /** The parts as beads, in the order in which they lie in one another; arrow keys walk it. */
 export function Thread({ board, part, onPart }: Props) {
   const thread = useRef<HTMLDivElement>(null);
-  const walked = useRef(false);
+  /** The part that was walked to: its bead takes the focus once it is there. */
+  const walked = useRef('');
   const groups = [...new Set(board.parts.map((each) => each.group))];
   const many = board.parts.length > MANY;
   const group = board.parts.find((each) => each.id === part)?.group ?? groups[0];
@@ -23,13 +24,15 @@ export function Thread({ board, part, onPart }: Props) {
   useEffect(() => {
     const bead = thread.current?.querySelector<HTMLElement>('[aria-checked="true"]');
     bead?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
-    if (walked.current) bead?.focus();
-    walked.current = false;
+    if (walked.current === part) {
+      bead?.focus();
+      walked.current = '';
+    }
   });
   const walk = (by: number) => {
     const next = shown[shown.findIndex((each) => each.id === part) + by];
     if (!next) return;
-    walked.current = true;
+    walked.current = next.id;
     onPart(next.id);
   };
   return (

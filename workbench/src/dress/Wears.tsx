@@ -43,7 +43,7 @@ export function Wears({ board, bead, subject, by, open, onOpen }: Props) {
           <>
             {name ? ' · ' : ''}departs in {departs}{' '}
             <button type="button" className="link" onClick={() => session.edit(bead.share)}>
-              give it to {whose}
+              give {departs === 1 ? 'it' : 'them'} to {whose}
             </button>{' '}
             <button type="button" className="link" onClick={() => session.edit(bead.take)}>
               wear it again

@@ -2,7 +2,6 @@ package giostra.journeys;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import giostra.server.testing.Api;
@@ -134,8 +133,9 @@ class AccessJourney {
 
   @Test
   void axeFindsNothingWhereLooksAreArranged(Api api, Page page) {
-    Bench bench = Bench.open(page, api, Api.DEMO, "arrange", "films");
-    page.locator(".parts > .fill-tabs button").nth(2).click();
+    Bench bench = Bench.open(page, api, Api.DEMO, "dress", "films");
+    bench.bead("Bar").click();
+    bench.cell("films", "video.bar/rest/ground", "desktop").waitFor();
     assertThat(both(page, "iframe")).as("the bar").isEmpty();
     // The keyboard comes to the colours, too.
     bench.cell("films", "video.bar/rest/ground", "desktop").focus();
@@ -145,15 +145,16 @@ class AccessJourney {
     page.keyboard().press("Escape");
     page.waitForSelector(
         ".paint-shown", new Page.WaitForSelectorOptions().setState(WaitForSelectorState.DETACHED));
-    Bench.open(page, api, Api.DEMO, "arrange", "site");
-    for (String each : List.of("Tones", "Dusk")) {
-      page.locator(".parts .fill-tabs button")
-          .filter(new Locator.FilterOptions().setHasText(each))
-          .first()
-          .click();
-    }
+    Bench.open(page, api, Api.DEMO, "dress", "site");
+    page.getByLabel("Parts of what").selectOption("tone");
+    bench.bead("Dusk").click();
     bench.cell("site", "tone.dusk/rest/tone-ink", "desktop").waitFor();
     assertThat(both(page, "iframe")).as("a tone").isEmpty();
+    Bench.open(page, api, Api.DEMO, "dress", "four-houses");
+    bench.button("Wardrobe").click();
+    page.waitForSelector(".hanger");
+    bench.button("Keep as a look…").click();
+    assertThat(both(page, "iframe")).as("the wardrobe").isEmpty();
   }
 
   @Test

@@ -52,6 +52,12 @@ final class Bench {
     }
   }
 
+  /** A part on the thread. */
+  Locator bead(String name) {
+    return page.locator(".bead")
+        .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + name + "(,|$)")));
+  }
+
   /** Fills a field of a form. */
   void fill(String label, String value) {
     Locator field =

@@ -35,7 +35,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -159,14 +158,13 @@ class PartsJourney {
       }
     }
     assertThat(api.edit(id, 0, bulk.toArray(Edit[]::new)).status()).isEqualTo(200);
-    Bench bench = Bench.open(page, api, id, "arrange", node);
+    Bench bench = Bench.open(page, api, id, "dress", node);
     if (node.equals("site")) {
-      pressed(page, ".parts > .fill-tabs button", "Player");
+      page.getByLabel("Parts of what").selectOption("video");
     }
     for (StyleKey each : typed) {
       Part part = Anatomy.part(each.part());
-      pressed(page, ".parts > .fill-tabs button", part.label());
-      page.locator(".parts-states > div > button").nth(part.states().indexOf(each.state())).click();
+      bench.bead(part.label()).click();
       type(bench, node, each, Objects.requireNonNull(asked.get(each.written())));
     }
     assertThat(typed).hasSizeGreaterThan(12);
@@ -207,13 +205,6 @@ class PartsJourney {
     }
     // Media of a new site may have other ids.
     return api.newPage(site, Renamed.of(document(departures), ids));
-  }
-
-  private static void pressed(Page page, String buttons, String name) {
-    page.locator(buttons)
-        .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + name)))
-        .first()
-        .click();
   }
 
   private static void type(Bench bench, String node, StyleKey each, Typed value) {
@@ -382,9 +373,8 @@ class PartsJourney {
   @Test
   void aDepartureIsGivenToAllPlayersAndUndone(Api api, Page page) {
     String id = api.newPage(document());
-    Bench bench = Bench.open(page, api, id, "arrange", "film");
-    pressed(page, ".parts > .fill-tabs button", "Start button");
-    PlaywrightAssertions.assertThat(page.locator(".parts-look")).containsText("wears the look");
+    Bench bench = Bench.open(page, api, id, "dress", "film");
+    bench.bead("Start button").click();
     Locator cell = bench.cell("film", "video.start-button/rest/ground", "desktop");
     cell.locator(".swatch-button").click();
     Locator dialog = page.locator("dialog[open]");
@@ -395,7 +385,8 @@ class PartsJourney {
     PlaywrightAssertions.assertThat(cell)
         .containsText("linear-gradient(180deg,#aa3311d1 0%,#11201d00 100%)");
     PlaywrightAssertions.assertThat(cell.locator(".origin-here")).isVisible();
-    bench.button("Give them to the site").click();
+    PlaywrightAssertions.assertThat(page.locator(".wears")).containsText("departs in 1");
+    bench.button("give it to the site").click();
     bench.saved();
     PlaywrightAssertions.assertThat(cell.locator(".origin-site")).isVisible();
     Document shared = api.document(id);
@@ -411,7 +402,7 @@ class PartsJourney {
     bench.button("Undo").click();
     bench.saved();
     assertThat(api.document(id).node("film").values()).isNotEqualTo(Values.NONE);
-    bench.button("Wear the look again").click();
+    bench.button("wear it again").click();
     bench.saved();
     assertThat(api.document(id).node("film").values()).isEqualTo(Values.NONE);
   }

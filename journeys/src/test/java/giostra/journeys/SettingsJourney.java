@@ -11,6 +11,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Edits;
 import giostra.core.page.Feed;
 import giostra.core.page.Linking;
+import giostra.core.page.LookSettings;
 import giostra.core.page.NodeType;
 import giostra.core.page.SiteSettings;
 import giostra.server.testing.Api;
@@ -80,6 +81,9 @@ class SettingsJourney {
             there.stream()
                 .filter(key -> key.endsWith("." + setting.id()))
                 .forEach(key -> tried.put(key, "ContentJourney")));
+    there.stream()
+        .filter(key -> key.endsWith("." + LookSettings.WORN.id()) || key.startsWith("look."))
+        .forEach(key -> tried.put(key, "DressJourney"));
     tried.put("site." + SiteSettings.ICONS.id(), "LibraryJourney");
     assertThat(tried.keySet()).containsExactlyInAnyOrderElementsOf(there);
     String list =
@@ -109,8 +113,8 @@ class SettingsJourney {
       `DifferenceJourney` (one of each sort of field through the screen, in a deep run all) with a
       piece that is alike but for it; links to what is kept on the site are put in and followed by
       `StockJourney`, files that pieces follow by `ContentJourney`; icon sprites are put in by
-      `LibraryJourney`. How parts look is tried by `LooksJourney`, and for players, held in each of
-      their states, by `PartsJourney`. A setting that is missing here or has no case fails; with
+      `LibraryJourney`, looks are worn, named and dropped by `DressJourney`. How parts look is tried by
+      `LooksJourney`, and for players, held in each of their states, by `PartsJourney`. A setting that is missing here or has no case fails; with
       `-Dgiostra.write=true` it writes this list.
 
       | node | setting | journey |

@@ -1,6 +1,7 @@
 package giostra.core.snag;
 
 import giostra.core.anatomy.PageParts;
+import giostra.core.anatomy.PanelParts;
 import giostra.core.anatomy.StandsOn;
 import giostra.core.anatomy.Tone;
 import giostra.core.band.Band;

@@ -35,6 +35,7 @@ import giostra.core.value.Setting;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -256,10 +257,12 @@ final class Boards {
     Map<PartId, List<ContrastReply>> contrasts = contrasts(document, of);
     List<Part> shown = shown(document, of);
     List<Part> its = of.type().parts();
+    // In the order of what is looked at, whoever speaks of it.
     return SharedLook.of(document, node).stream()
+        .filter(look -> its.contains(look.part()))
+        .sorted(Comparator.comparing(look -> its.indexOf(look.part())))
         // What somebody has set is not hidden from them, though it does not show now.
-        .filter(look ->
-            shown.contains(look.part()) || (its.contains(look.part()) && look.departures() > 0))
+        .filter(look -> shown.contains(look.part()) || look.departures() > 0)
         .map(look -> part(look, node, contrasts))
         .toList();
   }

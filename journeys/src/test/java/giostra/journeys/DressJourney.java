@@ -1,0 +1,319 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Frame;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import giostra.core.anatomy.PanelParts;
+import giostra.core.band.Bands;
+import giostra.core.look.Property;
+import giostra.core.look.State;
+import giostra.core.look.Values;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
+import giostra.core.page.Look;
+import giostra.core.page.LookSettings;
+import giostra.core.page.PageSettings;
+import giostra.core.page.Piece;
+import giostra.core.page.PieceSettings;
+import giostra.core.page.Section;
+import giostra.core.page.SectionSettings;
+import giostra.core.page.Site;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/**
+ * How things look, by a designer: a press on the stage leads to a part, the board shows it in each
+ * of its states, the wardrobe has looks to try on and to wear.
+ */
+@ExtendWith({Giostra.class, Chromium.class})
+class DressJourney {
+  private static final String WEIGHT = "tabs.heading/rest/weight";
+  private static final String INK = "tabs.heading/rest/ink";
+
+  /** Two tabs of four seasons each, in two tones. */
+  private static Document document() {
+    List<Section> sections =
+        Stream.of("one", "two")
+            .map(id -> {
+              Values named = Values.NONE.with(PieceSettings.NAME, Values.ALL, "Seasons " + id);
+              List<Item> items =
+                  Stream.of("Spring", "Summer", "Autumn", "Winter")
+                      .map(season ->
+                          new Item(
+                              id + "-" + season.toLowerCase(java.util.Locale.ROOT),
+                              Values.NONE
+                                  .with(ItemSettings.HEADING, Values.ALL, season)
+                                  .with(ItemSettings.TEXT, Values.ALL, "<p>What it brings.</p>")))
+                      .toList();
+              Values tone =
+                  Values.NONE
+                      .with(
+                          SectionSettings.TONE,
+                          Values.ALL,
+                          id.equals("one") ? SectionSettings.Tone.PAPER : SectionSettings.Tone.DUSK)
+                      .with(SectionSettings.NAME, Values.ALL, "Section " + id);
+              return new Section("s-" + id, tone, List.of(new Piece.Tabs(id, named, items)));
+            })
+            .toList();
+    return new Document(
+        new Site(Bands.INITIAL, Values.NONE),
+        new giostra.core.page.Page(
+            "page", Values.NONE.with(PageSettings.TITLE, Values.ALL, "Seasons"), sections));
+  }
+
+  private static String page(Api api) {
+    return api.newPage(api.newSite("Dressed " + System.nanoTime()), document());
+  }
+
+  private static String css(Frame stage, String selector, String name) {
+    return String.valueOf(
+        stage.evaluate(
+            "([s, n]) => getComputedStyle(document.querySelector(s))[n]", List.of(selector, name)));
+  }
+
+  private static void waitFor(Page page, Frame stage, String selector, String name, String value) {
+    stage.waitForFunction(
+        "([s, n, v]) => getComputedStyle(document.querySelector(s))[n] === v",
+        List.of(selector, name, value));
+    page.waitForTimeout(0);
+  }
+
+  @Test
+  void aPressOnTheStageLeadsToThePartAndTheBoardHasAllItsStates(Api api, Page page) {
+    String id = page(api);
+    Bench bench = Bench.open(page, api, id, "dress", "one");
+    Frame stage = bench.stage();
+    stage.locator("[data-of=one-autumn]").click();
+    PlaywrightAssertions.assertThat(bench.bead("Heading")).hasAttribute("aria-checked", "true");
+    PlaywrightAssertions.assertThat(page.locator(".state-head")).hasCount(6);
+    // Each state is drawn as it is compiled, in one frame over the columns.
+    Frame drawn = page.waitForSelector(".drawing iframe").contentFrame();
+    drawn.waitForFunction("() => document.querySelectorAll('.drawn').length === 6");
+    assertThat(
+            drawn.evaluate(
+                """
+                () => [...document.querySelectorAll('.drawn')].map((cell) => {
+                  const held = cell.querySelector('[data-held], .g-head[disabled]');
+                  return held ? getComputedStyle(held).color : '';
+                }).join(' | ')\
+                """))
+        .asString()
+        // At rest and current nothing is held; the others have the colours of their states.
+        .isEqualTo(" |  | rgb(86, 99, 92) | rgb(28, 43, 39) | rgb(28, 43, 39) | rgb(86, 99, 92)");
+
+    // Typing sets, in the state of the column; the drawing and the stage follow.
+    bench.set("one", WEIGHT, "desktop", "620");
+    bench.set("one", "tabs.heading/hover/ink", "desktop", "#aa3311");
+    bench.saved();
+    waitFor(page, stage, "[data-of=one-winter]", "fontWeight", "620");
+    // What is looked at on hover is so in its place as well.
+    page.locator(".state-head button").filter(hasText("Hover")).click();
+    waitFor(page, stage, "[data-of=one-winter]", "color", "rgb(170, 51, 17)");
+    page.locator(".state-head button").filter(hasText("At rest")).click();
+    waitFor(page, stage, "[data-of=one-winter]", "color", "rgb(86, 99, 92)");
+    PlaywrightAssertions.assertThat(bench.bead("Heading").locator(".bead-own")).isVisible();
+    PlaywrightAssertions.assertThat(page.locator(".wears")).containsText("departs in 2");
+
+    // Words that cannot be read are told, with the nearest colour that can.
+    bench.set("one", INK, "desktop", "#c9c4b8");
+    bench.saved();
+    bench.cell("one", INK, "desktop").focus();
+    PlaywrightAssertions.assertThat(page.locator(".foot")).containsText("it should be 4.5");
+    page.locator(".foot button").filter(hasText("nearest that passes")).click();
+    bench.saved();
+    PlaywrightAssertions.assertThat(page.locator(".foot")).not().containsText("it should be 4.5");
+
+    // What is no value is refused where it was typed, and nothing is lost.
+    bench.set("one", "tabs.heading/rest/corners", "desktop", "round");
+    bench.cell("one", "tabs.heading/rest/corners", "desktop").focus();
+    PlaywrightAssertions.assertThat(page.locator(".foot"))
+        .containsText("Heading, corners is round; it must be");
+    page.keyboard().press("Escape");
+    // Columns are bands on demand: a phone has values of its own.
+    bench.button("bands").click();
+    bench.set("one", WEIGHT, "phone", "500");
+    bench.saved();
+    assertThat(
+            api.document(id)
+                .node("one")
+                .values()
+                .styles()
+                .own(PanelParts.TAB.key(Property.WEIGHT, State.REST), "phone"))
+        .isEqualTo(500);
+  }
+
+  private static Locator.FilterOptions hasText(String text) {
+    return new Locator.FilterOptions().setHasText(text);
+  }
+
+  @Test
+  void aLookIsTriedOnWornSharedKeptAndDropped(Api api, Page page) {
+    String id = page(api);
+    Bench bench = Bench.open(page, api, id, "dress", "one");
+    Frame stage = bench.stage();
+    stage.waitForSelector("[data-of=one-winter]");
+    bench.button("Wardrobe").click();
+    Locator pebble = page.locator(".hanger").filter(hasText("Pebble"));
+    // Pointing tries it, pointing elsewhere takes it back.
+    pebble.locator(".hanger-wear").hover();
+    waitFor(page, stage, "[data-of=one-winter]", "borderRadius", "99px");
+    assertThat(css(stage, "[data-of=two-winter]", "borderRadius")).isEqualTo("10px");
+    page.locator(".wardrobe h2").hover();
+    waitFor(page, stage, "[data-of=one-winter]", "borderRadius", "10px");
+    assertThat(api.document(id).site().looks()).isEmpty();
+    // A press wears it.
+    pebble.locator(".hanger-wear").click();
+    bench.saved();
+    waitFor(page, stage, "[data-of=one-winter]", "borderRadius", "99px");
+    assertThat(api.document(id).site().looks()).extracting(Look::name).containsExactly("Pebble");
+    bench.button("Back to the board").click();
+    PlaywrightAssertions.assertThat(page.locator(".wears")).containsText("wears Pebble");
+
+    // One departs in one thing, and gives it to the look: the other one that wears it follows.
+    assertThat(
+            api.edit(
+                    id,
+                    api.page(id).path("revision").asInt(),
+                    new Edit.SetValue("two", "look", "", "look.pebble-tabs"))
+                .status())
+        .isEqualTo(200);
+    bench = Bench.open(page, api, id, "dress", "one");
+    stage = bench.stage();
+    bench.set("one", "tabs.heading/rest/corners", "desktop", "4");
+    bench.saved();
+    PlaywrightAssertions.assertThat(page.locator(".wears")).containsText("departs in 1");
+    bench.button("give it to the look").click();
+    bench.saved();
+    waitFor(page, stage, "[data-of=two-winter]", "borderRadius", "4px");
+    // Set for the look itself, the foot says how many things that changes.
+    page.getByLabel("Set for").selectOption("look.pebble-tabs");
+    bench.cell("look.pebble-tabs", WEIGHT, "desktop").focus();
+    PlaywrightAssertions.assertThat(page.locator(".foot")).containsText("changes 2 pieces");
+    bench.set("look.pebble-tabs", WEIGHT, "desktop", "710");
+    bench.saved();
+    waitFor(page, stage, "[data-of=two-winter]", "fontWeight", "710");
+
+    // Kept under a name of her own, with what she changed; renamed; the other one is dropped.
+    page.getByLabel("Set for").selectOption("one");
+    bench.set("one", WEIGHT, "desktop", "640");
+    bench.saved();
+    bench.button("Wardrobe").click();
+    bench.button("Keep as a look…").click();
+    page.getByLabel("Name of the look").fill("Almanac");
+    bench.button("Keep it").click();
+    page.locator(".hanger").filter(hasText("Almanac")).waitFor();
+    bench.saved();
+    Document kept = api.document(id);
+    assertThat(kept.site().wornBy(kept.piece("one")).map(Look::name)).contains("Almanac");
+    assertThat(kept.node("one").values().styles().set()).isEmpty();
+    Locator almanac = page.locator(".hanger").filter(hasText("Almanac"));
+    almanac.getByText("Rename").click();
+    page.getByLabel("New name of Almanac").fill("Calendar");
+    page.keyboard().press("Enter");
+    bench.saved();
+    Locator worn = page.locator(".hanger").filter(hasText("Of this site, worn by 1"));
+    PlaywrightAssertions.assertThat(worn).hasCount(2);
+    page.getByLabel("Drop the look Pebble").click();
+    bench.button("Drop it, 1 wear it").click();
+    bench.saved();
+    Document dropped = api.document(id);
+    assertThat(dropped.site().looks()).extracting(Look::name).containsExactly("Calendar");
+    assertThat(dropped.site().wornBy(dropped.piece("two"))).isEmpty();
+    waitFor(page, stage, "[data-of=two-winter]", "fontWeight", "600");
+    // And back again, as one step.
+    bench.button("Undo").click();
+    bench.saved();
+    waitFor(page, stage, "[data-of=two-winter]", "fontWeight", "710");
+
+    // The live page has what the stage has.
+    page.navigate(api.publish(id));
+    page.waitForSelector("[data-piece=one][data-live]");
+    assertThat(
+            page.evaluate(
+                "getComputedStyle(document.querySelector('[data-of=one-winter]')).fontWeight"))
+        .isEqualTo("640");
+    assertThat(
+            page.evaluate(
+                "getComputedStyle(document.querySelector('[data-of=two-winter]')).fontWeight"))
+        .isEqualTo("710");
+  }
+
+  /** From the thread over the board to another look, without a pointer. */
+  @Test
+  void theKeyboardIsEnough(Api api, Page page) {
+    String id = page(api);
+    Bench bench = Bench.open(page, api, id, "dress", "one");
+    bench.bead("Heading").focus();
+    page.keyboard().press("ArrowRight");
+    PlaywrightAssertions.assertThat(bench.bead("Line of the current")).isFocused();
+    PlaywrightAssertions.assertThat(bench.bead("Line of the current"))
+        .hasAttribute("aria-checked", "true");
+    page.keyboard().press("ArrowLeft");
+    PlaywrightAssertions.assertThat(bench.bead("Heading")).isFocused();
+    bench.cell("one", INK, "desktop").focus();
+    page.keyboard().press("ArrowRight");
+    page.keyboard().type("accent");
+    page.keyboard().press("Enter");
+    bench.saved();
+    var key = PanelParts.TAB.key(Property.INK, State.CURRENT);
+    assertThat(api.document(id).node("one").values().styles().speaksOf(key)).isTrue();
+    bench.cell("one", "tabs.heading/current/ink", "desktop").focus();
+    page.keyboard().press("Delete");
+    bench.saved();
+    assertThat(api.document(id).node("one").values().styles().speaksOf(key)).isFalse();
+    bench.button("Wardrobe").focus();
+    page.keyboard().press("Enter");
+    page.locator(".hanger-wear").nth(1).focus();
+    page.keyboard().press("Enter");
+    bench.saved();
+    assertThat(api.document(id).node("one").values().get(LookSettings.WORN))
+        .isEqualTo("look.gazette-tabs");
+    page.keyboard().press("Escape");
+    PlaywrightAssertions.assertThat(page.locator(".board")).isVisible();
+  }
+
+  /** Two windows that dress one look: both say something, neither loses it. */
+  @Test
+  void twoWindowsDressOneLook(Api api, Chromium.Open chromium) {
+    String id = page(api);
+    assertThat(
+            api.edit(
+                    id,
+                    0,
+                    new Edit.AddNode(
+                        Site.ID,
+                        0,
+                        new Look(
+                            "look.both",
+                            Values.NONE
+                                .with(LookSettings.NAME, Values.ALL, "Both")
+                                .with(LookSettings.OF, Values.ALL, LookSettings.Of.TABS))),
+                    new Edit.SetValue("one", "look", "", "look.both"))
+                .status())
+        .isEqualTo(200);
+    Page first = chromium.page(1280, 800);
+    Page second = chromium.page(1280, 800);
+    Bench one = Bench.open(first, api, id, "dress", "one");
+    Bench other = Bench.open(second, api, id, "dress", "one");
+    first.getByLabel("Set for").selectOption("look.both");
+    second.getByLabel("Set for").selectOption("look.both");
+    one.set("look.both", WEIGHT, "desktop", "710");
+    one.saved();
+    other.set("look.both", INK, "desktop", "#123456");
+    other.saved();
+    Look both = api.document(id).site().look("look.both").orElseThrow();
+    assertThat(both.values().styles().set())
+        .containsOnlyKeys(
+            PanelParts.TAB.key(Property.WEIGHT, State.REST),
+            PanelParts.TAB.key(Property.INK, State.REST));
+  }
+}
