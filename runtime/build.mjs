@@ -3,6 +3,7 @@ import { cpSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { build } from 'esbuild';
+import { facesOf, families } from './families.mjs';
 
 const require = createRequire(import.meta.url);
 rmSync('dist', { recursive: true, force: true });
@@ -33,23 +34,11 @@ await build({
 
 // What each font covers is read from the package's own style sheet, so it cannot drift from it.
 const fonts = [];
-for (const [family, folder, css] of [
-  ['Fraunces Variable', '@fontsource-variable/fraunces', 'index.css'],
-  ['Source Sans 3 Variable', '@fontsource-variable/source-sans-3', 'index.css'],
-]) {
-  const root = dirname(require.resolve(`${folder}/package.json`));
-  const faces = readFileSync(join(root, css), 'utf8').split('@font-face').slice(1);
-  for (const face of faces) {
-    const file = /files\/([\w-]+-(latin(?:-ext)?)-[\w-]+\.woff2)/.exec(face);
-    if (file) {
-      cpSync(join(root, 'files', file[1]), join('dist/fonts', file[1]));
-      fonts.push({
-        family,
-        file: file[1],
-        weights: /font-weight:\s*([^;]+);/.exec(face)[1].trim(),
-        unicodeRange: /unicode-range:\s*([^;}]+)/.exec(face)[1].replace(/\s+/g, ''),
-      });
-    }
+for (const [family, folder] of families) {
+  const root = dirname(require.resolve(`@fontsource-variable/${folder}/package.json`));
+  for (const { file, range, weights } of facesOf(readFileSync(join(root, 'index.css'), 'utf8'))) {
+    cpSync(join(root, 'files', `${file}.woff2`), join('dist/fonts', `${file}.woff2`));
+    fonts.push({ family, file: `${file}.woff2`, weights, unicodeRange: range });
   }
 }
 fonts.sort((a, b) => a.file.localeCompare(b.file));

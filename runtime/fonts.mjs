@@ -4,6 +4,7 @@ import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import wawoff2 from 'wawoff2';
+import { facesOf, families } from './families.mjs';
 
 const require = createRequire(import.meta.url);
 const to = '../core/src/main/resources/giostra/core/fit/fonts';
@@ -11,16 +12,9 @@ const to = '../core/src/main/resources/giostra/core/fit/fonts';
 rmSync(to, { recursive: true, force: true });
 mkdirSync(to, { recursive: true });
 const index = [];
-for (const [family, folder] of [
-  ['Source Sans 3 Variable', 'source-sans-3'],
-  ['Fraunces Variable', 'fraunces'],
-]) {
+for (const [family, folder] of families) {
   const root = dirname(require.resolve(`@fontsource-variable/${folder}/package.json`));
-  const faces = readFileSync(join(root, 'index.css'), 'utf8').split('@font-face').slice(1);
-  for (const face of faces) {
-    const file = /files\/([\w-]+-latin(?:-ext)?-[\w-]+)\.woff2/.exec(face)?.[1];
-    if (!file) continue;
-    const range = /unicode-range:\s*([^;}]+)/.exec(face)[1].replace(/\s+/g, '');
+  for (const { file, range } of facesOf(readFileSync(join(root, 'index.css'), 'utf8'))) {
     writeFileSync(
       join(to, `${file}.ttf`),
       await wawoff2.decompress(readFileSync(join(root, 'files', `${file}.woff2`))),

@@ -45,7 +45,17 @@ public final class Anatomy {
 
   /** Every part, each once. */
   public static final List<Part> EVERY =
-      joined(Tone.parts(), PAGE, SLIDER, CAROUSEL, TABS, ACCORDION, FLIP_BOXES, COUNTERS, VIDEO);
+      joined(
+          Tone.parts(),
+          List.of(TypeParts.FAMILIES),
+          PAGE,
+          SLIDER,
+          CAROUSEL,
+          TABS,
+          ACCORDION,
+          FLIP_BOXES,
+          COUNTERS,
+          VIDEO);
 
   /** What pieces of all kinds have. */
   public static final List<Part> OF_KINDS =

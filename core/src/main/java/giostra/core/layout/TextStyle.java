@@ -1,5 +1,6 @@
 package giostra.core.layout;
 
+import giostra.core.anatomy.TypeParts;
 import giostra.core.fit.Face;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Screen;
@@ -7,6 +8,7 @@ import giostra.core.fit.TextFit;
 import giostra.core.look.Property;
 import giostra.core.value.LetterCase;
 import giostra.core.value.TypeSize;
+import giostra.core.value.Typeface;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.ToDoubleFunction;
@@ -28,7 +30,12 @@ record TextStyle(
   static TextStyle of(PartBox part) {
     TypeSize size = part.of(Property.TEXT_SIZE);
     return new TextStyle(
-        Face.of(part.of(Property.FAMILY), part.of(Property.WEIGHT)),
+        Face.of(
+            TypeParts.typeface(part.of(Property.FAMILY), part.scope(), part.band())
+                // What does not ship is measured as texts are.
+                .orElse(Typeface.SOURCE_SANS)
+                .face(),
+            part.of(Property.WEIGHT)),
         screen -> size.px(screen.lesser()),
         part.of(Property.LEADING),
         part.of(Property.SPACING),

@@ -12,6 +12,7 @@ import giostra.core.value.Refused;
 import giostra.core.value.Shadows;
 import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
+import giostra.core.value.Typeface;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
@@ -51,6 +52,14 @@ public record Property<T>(String id, String label, Group group) {
 
   /** Which of the families of the site its letters are of. */
   public static final Property<Family> FAMILY = new Property<>("family", "Family", Group.LETTERS);
+
+  /** Which family texts are of. */
+  public static final Property<Typeface> TEXT_FACE =
+      new Property<>("text-face", "Family of texts", Group.LETTERS);
+
+  /** Which family headings are of. */
+  public static final Property<Typeface> DISPLAY_FACE =
+      new Property<>("display-face", "Family of headings", Group.LETTERS);
 
   public static final Property<Integer> WEIGHT = new Property<>("weight", "Weight", Group.LETTERS);
 
@@ -152,6 +161,8 @@ public record Property<T>(String id, String label, Group group) {
       Stream.concat(
               Stream.of(
                   FAMILY,
+                  TEXT_FACE,
+                  DISPLAY_FACE,
                   WEIGHT,
                   TEXT_SIZE,
                   LEADING,

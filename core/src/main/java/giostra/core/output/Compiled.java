@@ -18,6 +18,7 @@ public final class Compiled {
   private final String cssPath;
   private final Set<String> pictures;
   private final List<String> scripts;
+  private final List<String> fonts;
   private final List<String> missing;
   private final Origins origins;
 
@@ -37,6 +38,7 @@ public final class Compiled {
       String cssPath,
       Set<String> pictures,
       List<String> scripts,
+      List<String> fonts,
       List<String> missing,
       Origins origins) {
     this.shipped = shipped;
@@ -49,6 +51,7 @@ public final class Compiled {
     this.cssPath = cssPath;
     this.pictures = pictures;
     this.scripts = scripts;
+    this.fonts = fonts;
     this.missing = missing;
     this.origins = origins;
   }
@@ -88,6 +91,11 @@ public final class Compiled {
   /** Paths of the scripts it needs, in the order in which they run. */
   public List<String> scripts() {
     return scripts;
+  }
+
+  /** Paths of the fonts that its words need. */
+  public List<String> fonts() {
+    return fonts;
   }
 
   /** Ids of pictures, clips and captions that were asked for and are not there. */

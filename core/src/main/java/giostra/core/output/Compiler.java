@@ -74,7 +74,8 @@ public final class Compiler {
     var origins = new Origins();
     // What the head asks for comes after what the sections do.
     var pictures = new Pictures(document, shipped.media(), origins);
-    Sheet sheet = sheet(sections, pictures);
+    List<Shipped.Font> fonts = FontUse.of(document, shipped.fonts(), texts(sections));
+    Sheet sheet = sheet(sections, pictures, fonts);
     String css = sheet.css();
     String cssPath = "style." + Hash.of(css) + ".css";
     List<String> scripts = shipped.scripts(kinds(sections));
@@ -89,7 +90,7 @@ public final class Compiler {
     }
     var top = new Html();
     String linked = "<link rel=\"stylesheet\" href=\"";
-    head(top, page, pictures, linked, scripts);
+    head(top, page, pictures, linked, scripts, fonts);
     top.raw("<body>").raw(Icons.sprite(icons)).raw("<main>");
     files.addAll(pictures.files);
     missing.addAll(pictures.missing);
@@ -109,6 +110,7 @@ public final class Compiler {
         cssPath,
         files,
         scripts,
+        fonts.stream().map(Shipped.Font::path).toList(),
         List.copyOf(missing),
         origins);
   }
@@ -127,14 +129,23 @@ public final class Compiler {
     return kinds;
   }
 
-  private Sheet sheet(List<SectionFiles> sections, Pictures pictures) {
+  /** All that words may be of: the markup of all sections. */
+  private Stream<String> texts(List<SectionFiles> sections) {
+    return Stream.concat(
+        Stream.empty(),
+        sections.stream()
+            .flatMap(
+                each -> Stream.concat(each.frame().stream(), each.blocks().values().stream())));
+  }
+
+  private Sheet sheet(List<SectionFiles> sections, Pictures pictures, List<Shipped.Font> fonts) {
     var everywhere = new BandCss(document.bands());
     var everywhereHover = new BandCss(document.bands());
     new StyleCss(document, everywhere, everywhereHover, pictures::path).everywhere(worn());
     Set<String> kinds = kinds(sections);
     var parts = new TreeSet<String>();
     sections.forEach(each -> parts.addAll(each.parts()));
-    var fixed = new StringBuilder(Stylesheet.faces(shipped.fonts())).append(Stylesheet.base());
+    var fixed = new StringBuilder(Stylesheet.faces(fonts)).append(Stylesheet.base());
     kinds.forEach(kind -> fixed.append(Stylesheet.of(kind, kinds)));
     parts.forEach(part -> fixed.append(Stylesheet.part(part)));
     var groups = new ArrayList<Sheet.Group>();
@@ -195,7 +206,13 @@ public final class Compiler {
    *
    * @param linked how the link to the sheet begins
    */
-  private void head(Html head, Page page, Pictures pictures, String linked, List<String> scripts) {
+  private void head(
+      Html head,
+      Page page,
+      Pictures pictures,
+      String linked,
+      List<String> scripts,
+      List<Shipped.Font> fonts) {
     Direction direction = page.values().get(PageSettings.DIRECTION);
     String title = page.values().get(PageSettings.TITLE);
     String description = page.values().get(PageSettings.DESCRIPTION);
@@ -224,8 +241,8 @@ public final class Compiler {
               "meta", "property", "og:title", "content", title.isEmpty() ? siteName() : title);
           head.open("meta", "property", "og:image", "content", share.path());
         });
-    for (Shipped.Font font : shipped.fonts()) {
-      if (!font.path().contains("-ext")) {
+    for (Shipped.Font font : fonts) {
+      if (font.path().contains("-latin-") && !font.path().contains("-ext")) {
         head.open(
             "link",
             "rel",

@@ -5,10 +5,12 @@ import giostra.core.anatomy.PageParts;
 import giostra.core.anatomy.PanelParts;
 import giostra.core.anatomy.Tone;
 import giostra.core.anatomy.TrackParts;
+import giostra.core.anatomy.TypeParts;
 import giostra.core.anatomy.VideoParts;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.value.Colour;
+import giostra.core.value.Family;
 import giostra.core.value.Ground;
 import giostra.core.value.Ink;
 import giostra.core.value.Length;
@@ -16,6 +18,7 @@ import giostra.core.value.Nudge;
 import giostra.core.value.Require;
 import giostra.core.value.Shadows;
 import giostra.core.value.ToneColour;
+import giostra.core.value.Typeface;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -108,6 +111,13 @@ final class PartCss {
     var css = new PartCss(part, whole, files);
     if (VideoParts.PLAYER.contains(part)) {
       css.variables();
+    } else if (part.equals(TypeParts.FAMILIES)) {
+      css.add(Property.TEXT_FACE, Family.TEXT.variable(), Typeface::css);
+      css.add(Property.DISPLAY_FACE, Family.DISPLAY.variable(), Typeface::css);
+      if (!whole) {
+        // What is inherited from farther out is of another family.
+        css.add(List.of(Property.TEXT_FACE), "", "font-family", _ -> Family.TEXT.css());
+      }
     } else if (Tone.is(part)) {
       for (ToneColour name : ToneColour.values()) {
         css.add(Property.of(name), name.variable(), Colour::css);

@@ -2,6 +2,7 @@ package giostra.core.output;
 
 import giostra.core.anatomy.PageParts;
 import giostra.core.anatomy.Tone;
+import giostra.core.anatomy.TypeParts;
 import giostra.core.band.Band;
 import giostra.core.layout.Resolution;
 import giostra.core.look.Cascade;
@@ -211,13 +212,14 @@ final class StyleCss {
 
   private static Into into(Node node, Part part, String root) {
     // These are not within a section, but are one.
-    boolean overlay = part.equals(PageParts.OVERLAY) || Tone.is(part);
+    boolean overlay =
+        part.equals(PageParts.OVERLAY) || Tone.is(part) || part.equals(TypeParts.FAMILIES);
     boolean block =
         (node instanceof Block && !(node instanceof Piece)) || (node instanceof Section && overlay);
     // Panels hold blocks, and those have a look of their own.
     String not = node.type().hasPanels() ? root + " .g-block *" : "";
     String within =
-        part.equals(PageParts.BODY)
+        part.equals(PageParts.BODY) || (part.equals(TypeParts.FAMILIES) && node instanceof Page)
             ? ":is(#g,html)"
             : overlay && node instanceof Page ? ":is(#g,main)" : root;
     return new Into(within, not, "", block);

@@ -32,6 +32,7 @@ record Where(String selector, String current, String own) {
       own("tone." + tone, ".g-" + tone + "|.g-on-" + tone, ".g-" + tone + "| .g-on-" + tone);
     }
     own("tone.picture", ".g-grounded", ".g-grounded");
+    own("type.families", "body", "");
     at("page.body", "body");
     for (int level = 1; level < 4; level++) {
       own("page.heading-" + level, ":is(.g-block,.g-over)>h" + level, "");

@@ -1,29 +1,61 @@
 package giostra.core.value;
 
+import java.util.Optional;
+
 /**
- * Which of the families of a page letters are of. Each names the faces that stand in where the
- * first has not come or has not a character.
+ * What family letters are of: that of texts or of headings, whichever those are where the letters
+ * stand, or one by its name.
  */
 public enum Family {
-  TEXT("Source Sans 3 Variable", "\"Noto Sans\",\"DejaVu Sans\",sans-serif"),
-  DISPLAY("Fraunces Variable", "\"Noto Serif\",\"DejaVu Serif\",serif"),
-  CODE("DejaVu Sans Mono", "monospace");
+  TEXT,
+  DISPLAY,
+  CODE,
+  SOURCE_SANS,
+  FRAUNCES,
+  LITERATA,
+  BITTER,
+  PLAYFAIR,
+  WORK_SANS,
+  NUNITO,
+  OSWALD,
+  SPACE_GROTESK,
+  RUBIK,
+  CAVEAT,
+  SOURCE_CODE;
 
-  private final String face;
-  private final String fallbacks;
-
-  Family(String face, String fallbacks) {
-    this.face = face;
-    this.fallbacks = fallbacks;
+  /** The one that it names; nothing where that is said elsewhere. */
+  public Optional<Typeface> typeface() {
+    return switch (this) {
+      case TEXT, DISPLAY, CODE -> Optional.empty();
+      case SOURCE_SANS,
+          FRAUNCES,
+          LITERATA,
+          BITTER,
+          PLAYFAIR,
+          WORK_SANS,
+          NUNITO,
+          OSWALD,
+          SPACE_GROTESK,
+          RUBIK,
+          CAVEAT,
+          SOURCE_CODE ->
+          Optional.of(Typeface.valueOf(name()));
+    };
   }
 
-  /** Its name in the files that ship. */
-  public String face() {
-    return face;
+  /** The custom property that has it; empty where it is no matter of where letters stand. */
+  public String variable() {
+    return switch (this) {
+      case TEXT -> "--g-text";
+      case DISPLAY -> "--g-display";
+      default -> "";
+    };
   }
 
   /** As {@code font-family} has it. */
   public String css() {
-    return "\"" + face + "\"," + fallbacks;
+    return variable().isEmpty()
+        ? typeface().map(Typeface::css).orElse("\"DejaVu Sans Mono\",monospace")
+        : "var(" + variable() + ")";
   }
 }

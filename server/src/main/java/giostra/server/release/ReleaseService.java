@@ -148,7 +148,11 @@ public class ReleaseService {
     shipped
         .all()
         .forEach((path, bytes) -> {
-          if (page.scripts().contains(path) || !shipped.scripts().contains(path)) {
+          boolean needed =
+              shipped.scripts().contains(path)
+                  ? page.scripts().contains(path)
+                  : !path.startsWith("fonts/") || page.fonts().contains(path);
+          if (needed) {
             all.put(path, bytes);
           }
         });

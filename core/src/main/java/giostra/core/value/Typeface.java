@@ -1,0 +1,65 @@
+package giostra.core.value;
+
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * The families that ship, of different characters; each is one variable file a script. All are
+ * open. Each names the faces that stand in where it has not come or has not a character.
+ */
+public enum Typeface {
+  SOURCE_SANS("Source Sans 3 Variable", "Source Sans, plain and clear", Stand.SANS),
+  FRAUNCES("Fraunces Variable", "Fraunces, soft old style", Stand.SERIF),
+  LITERATA("Literata Variable", "Literata, for reading", Stand.SERIF),
+  BITTER("Bitter Variable", "Bitter, slab", Stand.SERIF),
+  PLAYFAIR("Playfair Display Variable", "Playfair, high contrast", Stand.SERIF),
+  WORK_SANS("Work Sans Variable", "Work Sans, wide and even", Stand.SANS),
+  NUNITO("Nunito Variable", "Nunito, round", Stand.SANS),
+  OSWALD("Oswald Variable", "Oswald, narrow", Stand.SANS),
+  SPACE_GROTESK("Space Grotesk Variable", "Space Grotesk, geometric", Stand.SANS),
+  RUBIK("Rubik Variable", "Rubik, square and soft", Stand.SANS),
+  CAVEAT("Caveat Variable", "Caveat, by hand", "cursive"),
+  SOURCE_CODE(
+      "Source Code Pro Variable", "Source Code, one width", "\"DejaVu Sans Mono\",monospace");
+
+  private static final class Stand {
+    static final String SANS = "\"Noto Sans\",\"DejaVu Sans\",sans-serif";
+    static final String SERIF = "\"Noto Serif\",\"DejaVu Serif\",serif";
+  }
+
+  private final String face;
+  private final String label;
+  private final String fallbacks;
+
+  Typeface(String face, String label, String fallbacks) {
+    this.face = face;
+    this.label = label;
+    this.fallbacks = fallbacks;
+  }
+
+  /** Its name in the files that ship. */
+  public String face() {
+    return face;
+  }
+
+  /** What people read, with what it is like. */
+  public String label() {
+    return label;
+  }
+
+  /** Its word in documents. */
+  public String word() {
+    return name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  /** As {@code font-family} has it. */
+  public String css() {
+    return "\"" + face + "\"," + fallbacks;
+  }
+
+  /** The one of that name in the files that ship. */
+  public static Optional<Typeface> of(String face) {
+    return Arrays.stream(values()).filter(each -> each.face.equals(face)).findFirst();
+  }
+}

@@ -1,0 +1,35 @@
+// The families that ship, by the name of their files' package: what the build lays beside pages and
+// what the engine measures with. giostra.core.value.Typeface names them.
+export const families = [
+  ['Source Sans 3 Variable', 'source-sans-3'],
+  ['Fraunces Variable', 'fraunces'],
+  ['Literata Variable', 'literata'],
+  ['Bitter Variable', 'bitter'],
+  ['Playfair Display Variable', 'playfair-display'],
+  ['Work Sans Variable', 'work-sans'],
+  ['Nunito Variable', 'nunito'],
+  ['Oswald Variable', 'oswald'],
+  ['Space Grotesk Variable', 'space-grotesk'],
+  ['Rubik Variable', 'rubik'],
+  ['Caveat Variable', 'caveat'],
+  ['Source Code Pro Variable', 'source-code-pro'],
+];
+
+/** The faces of a package's sheet: file, characters, weights. One file a script. */
+export function facesOf(css) {
+  return css
+    .split('@font-face')
+    .slice(1)
+    .flatMap((face) => {
+      const file = /files\/([\w-]+-wght-normal)\.woff2/.exec(face)?.[1];
+      return file
+        ? [
+            {
+              file,
+              range: /unicode-range:\s*([^;}]+)/.exec(face)[1].replace(/\s+/g, ''),
+              weights: /font-weight:\s*([^;]+);/.exec(face)[1].trim(),
+            },
+          ]
+        : [];
+    });
+}
