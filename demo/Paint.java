@@ -32,6 +32,10 @@ class Paint {
       {c(0x9a85c4), c(0x2f2350), c(0xd8a98c)}, {c(0x6f8f5c), c(0x26331f), c(0xb98a68)},
       {c(0xc4726a), c(0x4b1f24), c(0xefd0b4)}, {c(0x6a9ec0), c(0x1c3145), c(0x6d4a36)},
       {c(0xd8c27a), c(0x50421c), c(0xcf9f7f)}};
+    if (args.length > 1 && args[1].equals("starters")) {
+      starters(out, people);
+      return;
+    }
     for (int i = 0; i < people.length; i++) {
       Color[] p = people[i];
       int n = i;
@@ -412,5 +416,204 @@ class Paint {
     g.setColor(mix(skin, 0x7a2a2a, .5));
     g.draw(new Arc2D.Double(x - w * .05, y + h * .065, w * .1, h * .05, 200, 140, Arc2D.OPEN));
     glow(g, x - w * .1, y - h * .1, w * .3, 0xffe6b8, 60);
+  }
+
+  // --- what pieces start with ---
+
+  static void starters(File out, Color[][] people) throws Exception {
+    paint(out, "", "start-harbour", 1600, 1200, 41, Paint::harbour);
+    paint(out, "", "start-mountains", 1600, 1200, 42, Paint::mountains);
+    paint(out, "", "start-lighthouse", 1600, 1200, 43, Paint::lighthouse);
+    paint(out, "", "start-balloons", 1600, 1200, 44, Paint::balloons);
+    paint(out, "", "start-pines", 1600, 1200, 45, Paint::pines);
+    paint(out, "", "start-roofs", 1600, 1200, 46, Paint::roofs);
+    paint(out, "", "start-pears", 1600, 1200, 47, Paint::pears);
+    paint(out, "", "start-waves", 1600, 1200, 48, Paint::waves);
+    int[] who = {1, 3, 4, 5};
+    for (int i = 0; i < who.length; i++) {
+      Color[] p = people[(who[i] + 2) % people.length];
+      int n = who[i];
+      paint(out, "", "start-speaker-" + (i + 1), 480, 480, 60 + i, (g, w, h, r) -> portrait(g, w, h, r, p, n));
+    }
+  }
+
+  static void sea(Graphics2D g, int w, int h, double from, int dark, int bright, Random r) {
+    g.setPaint(new GradientPaint(0, (float) (h * from), c(bright), 0, h, c(dark)));
+    g.fill(new Rectangle2D.Double(0, h * from, w, h));
+    for (int i = 0; i < 260; i++) {
+      double y = h * (from + (1 - from) * Math.sqrt(r.nextDouble())), l = 30 + (y / h - from) * 300 * r.nextDouble();
+      double x = w * r.nextDouble();
+      g.setStroke(new BasicStroke((float) (2 + (y / h - from) * 9)));
+      g.setColor(mix(dark, bright, r.nextDouble() * 1.0));
+      g.draw(new QuadCurve2D.Double(x, y, x + l / 2, y - 4, x + l, y));
+    }
+  }
+
+  static void harbour(Graphics2D g, int w, int h, Random r) {
+    fall(g, w, h, 0x5b7fa6, 0xa9bfc9, 0xf4d9b0, 0xf0b98a);
+    glow(g, w * .7, h * .44, h * .5, 0xfff0c8, 220);
+    int[] walls = {0xd9694f, 0xe8b04c, 0x4f8f8a, 0xf0e2c8, 0x8a5a6a, 0x5f7fa0, 0xd98a5a};
+    for (int i = 0; i < 13; i++) {
+      double bw = w * .09, x = i * w * .082 - 30, top = h * (.34 + r.nextDouble() * .08);
+      g.setColor(c(walls[i % walls.length]));
+      g.fill(new Rectangle2D.Double(x, top, bw, h * .56 - top));
+      g.setColor(c(0x6a3a32));
+      g.fill(new Polygon(new int[] {(int) x - 8, (int) (x + bw / 2), (int) (x + bw) + 8}, new int[] {(int) top, (int) (top - h * .05), (int) top}, 3));
+      g.setColor(c(0x2c3a44));
+      for (int k = 0; k < 6; k++) g.fill(new Rectangle2D.Double(x + 18 + k % 2 * bw * .45, top + 26 + k / 2 * 62, 30, 38));
+    }
+    sea(g, w, h, .55, 0x2a4f66, 0xbcd0cf, r);
+    for (int i = 0; i < 5; i++) {
+      double x = w * (.1 + i * .19), y = h * (.66 + (i % 3) * .09), s = 60 + (i % 3) * 46;
+      g.setColor(c(new int[] {0xb8432f, 0x22556a, 0xf0e6d0, 0x3a6a4c, 0xd99a3a}[i]));
+      var hull = new Path2D.Double();
+      hull.moveTo(x - s, y); hull.curveTo(x - s * .7, y + s * .5, x + s * .7, y + s * .5, x + s * 1.15, y - s * .06); hull.closePath();
+      g.fill(hull);
+      g.setColor(c(0x3a2c26)); g.setStroke(new BasicStroke(7)); g.draw(new Line2D.Double(x, y, x, y - s * 1.7));
+      g.setColor(c(0xfbf4e2)); g.fill(new Polygon(new int[] {(int) x + 8, (int) x + 8, (int) (x + s * .85)}, new int[] {(int) (y - s * 1.65), (int) (y - s * .2), (int) (y - s * .2)}, 3));
+    }
+  }
+
+  static void ridge(Graphics2D g, int w, int h, double at, double rough, int rgb, Random r) {
+    var p = new Path2D.Double();
+    p.moveTo(0, h);
+    double a = r.nextDouble() * 9, b = r.nextDouble() * 9;
+    for (int x = 0; x <= w; x += 8) p.lineTo(x, h * at - Math.abs(Math.sin(x / (w * .16) + a)) * h * rough - Math.sin(x / (w * .047) + b) * h * rough * .16);
+    p.lineTo(w, h);
+    g.setColor(c(rgb));
+    g.fill(p);
+  }
+
+  static void mountains(Graphics2D g, int w, int h, Random r) {
+    fall(g, w, h, 0x3f6f9c, 0x86b2cc, 0xf2dfc2, 0xf2dfc2);
+    glow(g, w * .3, h * .3, h * .34, 0xfff6da, 210);
+    ridge(g, w, h, .6, .3, 0xa9bccb, r);
+    ridge(g, w, h, .64, .24, 0x6f8fa6, r);
+    ridge(g, w, h, .68, .16, 0x3f647a, r);
+    ridge(g, w, h, .71, .08, 0x24483f, r);
+    sea(g, w, h, .7, 0x1d4a5a, 0x9cc3cc, r);
+    for (int i = 0; i < 60; i++) { double x = r.nextDouble() * w, y = h * (.93 + r.nextDouble() * .1), s = 90 + r.nextDouble() * 120; g.setColor(mix(0x16352c, 0x4f7a3e, r.nextDouble())); g.fill(leaf(x, y, -Math.PI / 2 + r.nextGaussian() * .2, s, s * .09)); }
+    for (int i = 0; i < 60; i++) { g.setColor(c(new int[] {0xf0c24a, 0xe0607a, 0xfff4dc, 0x8a6fc0}[i % 4])); double s = 8 + r.nextDouble() * 12; g.fill(new Ellipse2D.Double(r.nextDouble() * w, h * (.86 + r.nextDouble() * .13), s, s)); }
+  }
+
+  static void lighthouse(Graphics2D g, int w, int h, Random r) {
+    fall(g, w, h, 0x141c3c, 0x2a3f6a, 0x7a6a8a, 0xd99a7a);
+    for (int i = 0; i < 110; i++) glow(g, r.nextInt(w), r.nextInt(h / 2), 2 + r.nextDouble() * 5, 0xfff4dc, 190);
+    double x = w * .62, top = h * .26;
+    g.setPaint(new GradientPaint((float) x, (float) top, c(0xffe9a8, 190), (float) (x - w * .6), (float) (top + 60), c(0xffe9a8, 0)));
+    g.fill(new Polygon(new int[] {(int) x, -80, -80}, new int[] {(int) top, (int) (top - 170), (int) (top + 190)}, 3));
+    sea(g, w, h, .7, 0x0f2038, 0x6f86a8, r);
+    var rock = new Path2D.Double();
+    rock.moveTo(w * .36, h); rock.curveTo(w * .42, h * .72, w * .52, h * .7, x, h * .68); rock.curveTo(w * .76, h * .68, w * .84, h * .8, w, h * .86); rock.lineTo(w, h); rock.closePath();
+    g.setColor(c(0x2c2a34)); g.fill(rock);
+    for (int k = 0; k < 6; k++) {
+      double y0 = h * .7 - k * h * .066, y1 = y0 - h * .067, a = 74 - k * 5, b = 74 - (k + 1) * 5;
+      g.setColor(c(k % 2 == 0 ? 0xf4ede0 : 0xc2402f));
+      g.fill(new Polygon(new int[] {(int) (x - a), (int) (x + a), (int) (x + b), (int) (x - b)}, new int[] {(int) y0, (int) y0, (int) y1, (int) y1}, 4));
+    }
+    g.setColor(c(0x1c2430)); g.fill(new Rectangle2D.Double(x - 56, top - 6, 112, 44));
+    g.setColor(c(0xb03828)); g.fill(new Arc2D.Double(x - 52, top - 62, 104, 116, 0, 180, Arc2D.CHORD));
+    glow(g, x, top + 14, 190, 0xffe08a, 230);
+  }
+
+  static void balloons(Graphics2D g, int w, int h, Random r) {
+    fall(g, w, h, 0x6fa8cf, 0xbfd8e0, 0xfbe6c4, 0xf0c48a);
+    ridge(g, w, h, .86, .08, 0x9a9a7a, r);
+    ridge(g, w, h, .94, .06, 0x5f7a52, r);
+    double[][] at = {{.3, .36, 1}, {.72, .28, .7}, {.55, .58, .46}, {.86, .6, .34}, {.12, .64, .3}};
+    int[][] stripes = {{0xd9543f, 0xfbe9c8}, {0x2f7a86, 0xf0c14c}, {0x8a4a86, 0xf6d6c8}, {0xe0903a, 0x34506a}, {0x4f8a5a, 0xfbf0d4}};
+    for (int b = 0; b < at.length; b++) {
+      double x = w * at[b][0], y = h * at[b][1], s = h * .25 * at[b][2];
+      for (int k = 0; k < 9; k++) {
+        double f = 1 - k / 9.0;
+        g.setColor(c(stripes[b][k % 2]));
+        var skin = new Path2D.Double();
+        skin.moveTo(x, y - s); skin.curveTo(x + s * 1.25 * f, y - s, x + s * 1.1 * f, y + s * .4, x + s * .14 * f, y + s * .98);
+        skin.lineTo(x - s * .14 * f, y + s * .98); skin.curveTo(x - s * 1.1 * f, y + s * .4, x - s * 1.25 * f, y - s, x, y - s);
+        g.fill(skin);
+      }
+      g.setColor(c(0x5a3c28));
+      g.fill(new RoundRectangle2D.Double(x - s * .14, y + s * 1.16, s * .28, s * .2, 10, 10));
+      g.setStroke(new BasicStroke(3)); g.draw(new Line2D.Double(x - s * .12, y + s, x - s * .12, y + s * 1.18)); g.draw(new Line2D.Double(x + s * .12, y + s, x + s * .12, y + s * 1.18));
+    }
+  }
+
+  static void pines(Graphics2D g, int w, int h, Random r) {
+    fall(g, w, h, 0x24365a, 0x5a6f94, 0xb9a8b4, 0xe6d8d8);
+    for (int d = 0; d < 4; d++) {
+      for (int i = 0; i < 15 - d * 3; i++) {
+        double x = r.nextDouble() * w, foot = h * (.62 + d * .1), s = h * (.2 + d * .09) * (.7 + r.nextDouble() * .6);
+        int green = new int[] {0x7f93aa, 0x547086, 0x2f5058, 0x16322e}[d];
+        for (int k = 0; k < 6; k++) {
+          double y = foot - s * k / 6.5, half = s * .26 * (1 - k / 6.6);
+          g.setColor(c(green)); g.fill(new Polygon(new int[] {(int) (x - half), (int) (x + half), (int) x}, new int[] {(int) y, (int) y, (int) (y - s * .32)}, 3));
+          g.setColor(c(0xf4f2f2, 200)); g.fill(new Polygon(new int[] {(int) (x - half * .5), (int) (x + half * .3), (int) x}, new int[] {(int) (y - s * .13), (int) (y - s * .15), (int) (y - s * .32)}, 3));
+        }
+      }
+    }
+    g.setPaint(new GradientPaint(0, (float) (h * .84), c(0xf2f0f4), 0, h, c(0xb8c4d8)));
+    g.fill(new Rectangle2D.Double(0, h * .86, w, h));
+    double x = w * .66, y = h * .9;
+    g.setColor(c(0x4a3026)); g.fill(new Rectangle2D.Double(x - 130, y - 120, 260, 130));
+    g.setColor(c(0xf4f2f4)); g.fill(new Polygon(new int[] {(int) x - 170, (int) x, (int) x + 170}, new int[] {(int) y - 112, (int) y - 226, (int) y - 112}, 3));
+    g.setColor(c(0xffd27a)); g.fill(new Rectangle2D.Double(x - 84, y - 90, 56, 52)); g.fill(new Rectangle2D.Double(x + 32, y - 90, 56, 52));
+    glow(g, x, y - 60, 300, 0xffc060, 110);
+    for (int i = 0; i < 260; i++) { g.setColor(c(0xffffff, 190)); double s = 3 + r.nextDouble() * 7; g.fill(new Ellipse2D.Double(r.nextInt(w), r.nextInt(h), s, s)); }
+  }
+
+  static void roofs(Graphics2D g, int w, int h, Random r) {
+    fall(g, w, h, 0x2a2f5a, 0x7a4a78, 0xe0806a, 0xf6c47a);
+    glow(g, w * .4, h * .46, h * .4, 0xffe0a0, 210);
+    for (int d = 0; d < 4; d++) {
+      for (int i = 0; i < 11; i++) {
+        double bw = w * (.1 + r.nextDouble() * .07), x = i * w * .1 - 60 + r.nextInt(60), top = h * (.46 + d * .13) + r.nextGaussian() * 36;
+        g.setColor(c(new int[] {0x9a6a86, 0x6f4a6c, 0x46345a, 0x241f3a}[d]));
+        g.fill(new Rectangle2D.Double(x, top, bw, h));
+        g.setColor(c(new int[] {0x8a4a5c, 0x7a3a4a, 0x56304a, 0x35243c}[d]));
+        g.fill(new Polygon(new int[] {(int) x - 16, (int) (x + bw / 2), (int) (x + bw) + 16}, new int[] {(int) top, (int) (top - bw * .42), (int) top}, 3));
+        g.fill(new Rectangle2D.Double(x + bw * .68, top - bw * .4, bw * .1, bw * .4));
+        for (int k = 0; k < 8; k++) {
+          if (r.nextInt(3) > 0) continue;
+          g.setColor(c(0xffd98a)); g.fill(new Rectangle2D.Double(x + bw * (.14 + k % 3 * .28), top + 34 + k / 3 * 74, bw * .13, 40));
+        }
+      }
+    }
+  }
+
+  static void pears(Graphics2D g, int w, int h, Random r) {
+    fall(g, w, h, 0x3a4a4c, 0x5f6f66, 0x8a8a72);
+    g.setPaint(new GradientPaint(0, (float) (h * .62), c(0xd9b98a), 0, h, c(0x8a5f3c)));
+    g.fill(new Rectangle2D.Double(0, h * .62, w, h));
+    g.setColor(c(0xe8e2d4)); g.fill(new Ellipse2D.Double(w * .12, h * .6, w * .56, h * .24));
+    g.setColor(c(0xc8c2b6)); g.fill(new Ellipse2D.Double(w * .17, h * .63, w * .46, h * .16));
+    double[][] at = {{.26, .52, .9, 0xb8a83c}, {.42, .46, 1.1, 0xd0a034}, {.56, .54, .86, 0x9aa84a}, {.8, .68, .8, 0xc8743a}};
+    for (double[] p : at) {
+      double x = w * p[0], y = h * p[1] + h * .08, s = h * .17 * p[2];
+      g.setColor(c(0x3a2c1c, 90)); g.fill(new Ellipse2D.Double(x - s * .8, y + s * .72, s * 1.9, s * .4));
+      var pear = new Path2D.Double();
+      pear.moveTo(x, y - s * 1.5); pear.curveTo(x + s * .5, y - s * 1.4, x + s * .3, y - s * .5, x + s * .86, y); pear.curveTo(x + s * 1.2, y + s * .9, x + s * .4, y + s, x, y + s);
+      pear.curveTo(x - s * .4, y + s, x - s * 1.2, y + s * .9, x - s * .86, y); pear.curveTo(x - s * .3, y - s * .5, x - s * .5, y - s * 1.4, x, y - s * 1.5);
+      g.setPaint(new RadialGradientPaint((float) (x - s * .3), (float) (y - s * .1), (float) (s * 1.7), new float[] {0, .55f, 1}, new Color[] {mix((int) p[3], 0xfff4c8, .55), c((int) p[3]), mix((int) p[3], 0x3a2414, .7)}));
+      g.fill(pear);
+      g.setColor(c(0x4a3420)); g.setStroke(new BasicStroke(11, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND)); g.draw(new QuadCurve2D.Double(x, y - s * 1.46, x + s * .06, y - s * 1.7, x + s * .26, y - s * 1.84));
+      g.setColor(c(0x5f7a3c)); g.fill(leaf(x + s * .1, y - s * 1.62, -.5, s * .7, s * .16));
+    }
+  }
+
+  static void waves(Graphics2D g, int w, int h, Random r) {
+    fall(g, w, h, 0xf2d9c4, 0xe8c2b8, 0xa9b8c4);
+    glow(g, w * .5, h * .2, h * .3, 0xfff6e0, 230);
+    g.setColor(c(0xfbf2dc)); g.fill(new Ellipse2D.Double(w * .5 - 74, h * .2 - 74, 148, 148));
+    for (int d = 0; d < 8; d++) {
+      double y = h * (.38 + d * .085);
+      var p = new Path2D.Double();
+      p.moveTo(0, h);
+      for (int x = 0; x <= w; x += 10) p.lineTo(x, y + Math.sin(x / (120.0 + d * 16) + d * 1.7) * (14 + d * 6) + Math.sin(x / 47.0 + d) * 6);
+      p.lineTo(w, h);
+      g.setColor(mix(0x9ac0c0, 0x123c50, d / 7.0)); g.fill(p);
+      g.setColor(c(0xffffff, 150)); g.setStroke(new BasicStroke(3 + d));
+      for (int i = 0; i < 12; i++) { double x = r.nextDouble() * w, l = 60 + r.nextDouble() * 120; double yy = y + Math.sin(x / (120.0 + d * 16) + d * 1.7) * (14 + d * 6); g.draw(new QuadCurve2D.Double(x, yy + 4, x + l / 2, yy - 8, x + l, yy + 8)); }
+    }
+    for (int i = 0; i < 7; i++) { double x = w * (.2 + r.nextDouble() * .6), y = h * (.14 + r.nextDouble() * .2); g.setColor(c(0x44525c)); g.setStroke(new BasicStroke(5, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND)); g.draw(new QuadCurve2D.Double(x - 34, y - 10, x - 12, y - 20, x, y)); g.draw(new QuadCurve2D.Double(x, y, x + 12, y - 20, x + 34, y - 10)); }
   }
 }

@@ -4,6 +4,7 @@ import { api, ask, type Board } from '../api/client';
 import { isPiece, labelOf, useBench, versionOf } from '../bench/context';
 import { find, nameOf } from '../bench/document';
 import type { At } from './at';
+import { Dresses } from './Dresses';
 import { Scope, scopesOf } from './Scope';
 import { StateBoard } from './StateBoard';
 import { Thread } from './Thread';
@@ -92,6 +93,7 @@ export function Dress({ length }: { readonly length: number }) {
       </p>
     );
   }
+  const whole = subject.type === 'page' || subject.type === 'site';
   const go = (to: Partial<At>) =>
     choose(
       chosen.node.id,
@@ -116,7 +118,9 @@ export function Dress({ length }: { readonly length: number }) {
           onOpen={setOpen}
         />
       </div>
-      {open && isPiece(catalogue, subject.type) ? (
+      {open && whole ? (
+        <Dresses onClose={() => setOpen(false)} />
+      ) : open && isPiece(catalogue, subject.type) ? (
         <Wardrobe piece={subject} onClose={() => setOpen(false)} />
       ) : (
         <StateBoard

@@ -1,14 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { Trash2 } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
-import { api, ask, type EditBody, type Hanger, type NodeBody, type Swap } from '../api/client';
+import { useRef, useState } from 'react';
+import { api, ask, type Hanger, type NodeBody } from '../api/client';
 import { useBench, versionOf } from '../bench/context';
 import { looksOf, nameOf, newId, text } from '../bench/document';
-import { useSize } from '../bench/useSize';
-
-/** How wide the screen is that a look is drawn for, px. */
-const SCREEN = 1120;
-const SHOWN = 264;
+import { Drawn } from './Drawn';
+import { useTrial } from './useTrial';
 
 interface Props {
   readonly piece: NodeBody;
@@ -94,17 +91,25 @@ export function Wardrobe({ piece, onClose }: Props) {
               onBlur={trial.leave}
               onClick={() => wear(look)}
             >
-              <Drawn piece={piece.id} look={look.id} />
+              <Drawn query={{ only: piece.id, wear: look.id }} />
               <span className="hanger-name">
                 <b>{look.name || 'Untitled'}</b>
                 {look.worn && <span className="hanger-now">worn</span>}
+                {look.usual && <span className="hanger-now">usual</span>}
               </span>
               <span className="faint hanger-says">
                 {look.says ||
                   (look.id === '' ? 'No look of its own' : `Of this site, worn by ${look.wearers}`)}
               </span>
             </button>
-            {look.id !== '' && !look.shipped && <Owned look={look} />}
+            {look.id !== '' && !look.shipped && (
+              <Owned
+                look={look}
+                others={looks
+                  .filter((each) => each.usual && each.id !== look.id)
+                  .map((each) => each.id)}
+              />
+            )}
           </li>
         ))}
       </ul>
@@ -112,76 +117,14 @@ export function Wardrobe({ piece, onClose }: Props) {
   );
 }
 
-/** Shows on the stage what a page would be after edits, until one points elsewhere. */
-function useTrial() {
-  const { page, toStage } = useBench();
-  const back = useRef<Swap>(undefined);
-  const asked = useRef(0);
-  const [error, setError] = useState('');
-  const say = toStage.current;
-  const leave = () => {
-    asked.current++;
-    if (back.current) say({ type: 'swap', ...back.current });
-    back.current = undefined;
-  };
-  const tryOn = (edits: readonly EditBody[]) => {
-    const turn = ++asked.current;
-    setTimeout(async () => {
-      if (turn !== asked.current) return;
-      try {
-        const trial = await ask(
-          api.POST('/api/pages/{id}/trials', {
-            params: { path: { id: page.id } },
-            body: { edits: [...edits] },
-          }),
-        );
-        if (turn !== asked.current) return;
-        if (back.current) say({ type: 'swap', ...back.current });
-        say({ type: 'swap', ...trial.to });
-        back.current = trial.back;
-        setError('');
-      } catch (problem) {
-        setError(problem instanceof Error ? problem.message : String(problem));
-      }
-    }, 90);
-  };
-  const left = useRef(leave);
-  left.current = leave;
-  useEffect(() => () => left.current(), []);
-  return {
-    tryOn,
-    leave,
-    error,
-    /** What is tried is worn: nothing is taken back. */
-    keep: () => {
-      asked.current++;
-      back.current = undefined;
-    },
-  };
+interface OwnedProps {
+  readonly look: Hanger;
+  /** Looks that are usual for the kind now. */
+  readonly others: readonly string[];
 }
 
-/** The piece in a look, small, drawn when it comes into sight. */
-function Drawn({ piece, look }: { readonly piece: string; readonly look: string }) {
-  const { page, catalogue } = useBench();
-  const [box, size] = useSize<HTMLSpanElement>();
-  const scale = (size.width || SHOWN) / SCREEN;
-  const query = new URLSearchParams({ only: piece, wear: look, at: versionOf(page) });
-  return (
-    <span ref={box} className="hanger-drawn">
-      <iframe
-        loading="lazy"
-        tabIndex={-1}
-        aria-hidden="true"
-        title={`The piece in this look`}
-        src={`${catalogue.stage}/api/pages/${page.id}/preview/?${query}`}
-        style={{ width: SCREEN, height: Math.ceil(168 / scale), transform: `scale(${scale})` }}
-      />
-    </span>
-  );
-}
-
-/** What can be done with a look of the site: another name, or away with it. */
-function Owned({ look }: { readonly look: Hanger }) {
+/** What can be done with a look of the site: another name, for all, or away with it. */
+function Owned({ look, others }: OwnedProps) {
   const { session } = useBench();
   const [asked, setAsked] = useState(false);
   const [name, setName] = useState<string>();
@@ -214,6 +157,31 @@ function Owned({ look }: { readonly look: Hanger }) {
           }}
         />
       )}
+      <button
+        type="button"
+        className="link"
+        title="Worn by all of this kind that wear no look of their own"
+        onClick={() =>
+          session.edit([
+            ...others.map((each) => ({
+              type: 'SetValue',
+              node: each,
+              setting: 'usual',
+              band: '',
+              value: null as unknown as Record<string, never>,
+            })),
+            {
+              type: 'SetValue',
+              node: look.id,
+              setting: 'usual',
+              band: '',
+              value: (look.usual ? null : true) as unknown as Record<string, never>,
+            },
+          ])
+        }
+      >
+        {look.usual ? 'Not usual' : 'Make it usual'}
+      </button>
       {asked ? (
         <>
           <button

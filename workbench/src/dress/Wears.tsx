@@ -26,7 +26,8 @@ export function Wears({ board, bead, subject, by, open, onOpen }: Props) {
       : shared.type === 'site'
         ? 'the site'
         : 'all items';
-  const dressed = isPiece(catalogue, subject.type);
+  const whole = subject.type === 'page' || subject.type === 'site';
+  const dressed = whole || isPiece(catalogue, subject.type);
   return (
     <div className="wears">
       <p>
@@ -58,7 +59,7 @@ export function Wears({ board, bead, subject, by, open, onOpen }: Props) {
           aria-pressed={open}
           onClick={() => onOpen(!open)}
         >
-          <Shirt size={14} aria-hidden /> Wardrobe
+          <Shirt size={14} aria-hidden /> {whole ? 'Dresses' : 'Wardrobe'}
         </button>
       )}
     </div>

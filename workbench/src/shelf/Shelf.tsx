@@ -284,11 +284,27 @@ function Arrival() {
   );
 }
 
+/** The colours of a dress, side by side. */
+function Colours({ colours }: { readonly colours: Readonly<Record<string, string>> }) {
+  return (
+    <span className="dress-colours" aria-hidden="true">
+      {Object.entries(colours).map(([name, colour]) => (
+        <i key={name} style={{ background: colour }} />
+      ))}
+    </span>
+  );
+}
+
 function NewSite({ first }: { readonly first: boolean }) {
   const [name, setName] = useState('');
+  const [dress, setDress] = useState('');
   const queries = useQueryClient();
+  const dresses = useQuery({
+    queryKey: ['all-dresses'],
+    queryFn: () => ask(api.GET('/api/dresses')),
+  });
   const add = useMutation({
-    mutationFn: () => ask(api.POST('/api/sites', { body: { name } })),
+    mutationFn: () => ask(api.POST('/api/sites', { body: { name, ...(dress ? { dress } : {}) } })),
     onSuccess: () => {
       setName('');
       void queries.invalidateQueries({ queryKey: ['shelf'] });
@@ -313,6 +329,27 @@ function NewSite({ first }: { readonly first: boolean }) {
           onChange={(e) => setName(e.target.value)}
         />
       </label>
+      {name.trim() !== '' && (
+        <fieldset className="dress-choice">
+          <legend className="faint">What it wears at first</legend>
+          {dresses.data?.map((each) => (
+            <label key={each.id}>
+              <input
+                type="radio"
+                name="dress"
+                className="radio radio-xs"
+                checked={dress === each.id}
+                onChange={() => setDress(each.id)}
+              />
+              <span>
+                <b>{each.name}</b>
+                <span className="faint">{each.says}</span>
+                <Colours colours={each.colours} />
+              </span>
+            </label>
+          ))}
+        </fieldset>
+      )}
       <button type="submit" className="btn btn-sm" disabled={add.isPending || name.trim() === ''}>
         Add site
       </button>

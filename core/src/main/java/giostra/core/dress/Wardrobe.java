@@ -29,10 +29,17 @@ public final class Wardrobe {
    *
    * @param says what it is like; empty for one of the site's own
    * @param shipped whether the site does not have it yet
+   * @param usual whether pieces of the kind wear it that wear no other
    * @param wear edits with which the piece wears it
    */
   public record Hanger(
-      String id, String name, String says, boolean shipped, boolean worn, List<Edit> wear) {
+      String id,
+      String name,
+      String says,
+      boolean shipped,
+      boolean worn,
+      boolean usual,
+      List<Edit> wear) {
     public Hanger {
       wear = List.copyOf(wear);
     }
@@ -67,9 +74,19 @@ public final class Wardrobe {
 
   /** All that a piece may wear: first nothing, then what the site has, then what ships. */
   public static List<Hanger> of(Document document, Piece piece) {
-    String worn = document.site().wornBy(piece).map(Look::id).orElse("");
+    String own = piece.values().get(LookSettings.WORN);
+    String worn = own.isEmpty() ? "" : document.site().wornBy(piece).map(Look::id).orElse("");
+    String usual = document.site().usual(piece.type()).map(Look::name).orElse("");
     var all = new ArrayList<Hanger>();
-    all.add(new Hanger("", "As the site is", "", false, worn.isEmpty(), List.of(wear(piece, ""))));
+    all.add(
+        new Hanger(
+            "",
+            "As the site is",
+            usual.isEmpty() ? "" : "With its usual look, " + usual,
+            false,
+            worn.isEmpty(),
+            false,
+            List.of(wear(piece, ""))));
     for (Look look : document.site().looks()) {
       if (look.of() == piece.type()) {
         all.add(
@@ -79,6 +96,7 @@ public final class Wardrobe {
                 "",
                 false,
                 look.id().equals(worn),
+                look.usual(),
                 List.of(wear(piece, look.id()))));
       }
     }
@@ -91,6 +109,7 @@ public final class Wardrobe {
                 each.name(),
                 each.says(),
                 true,
+                false,
                 false,
                 List.of(
                     new Edit.AddNode(Site.ID, document.site().looks().size(), look),

@@ -67,6 +67,11 @@ final class PartCss {
           PanelParts.DIVIDER, "--p-size",
           GridParts.DIVIDER, "--p-size");
 
+  /** What the tone over pictures says, see base.css. */
+  private static final Set<ToneColour> OVER_PICTURES =
+      Set.of(
+          ToneColour.INK, ToneColour.QUIET, ToneColour.ACCENT, ToneColour.RING, ToneColour.GROUND);
+
   /** Signs that have a ground only where somebody gives them one. */
   private static final Set<Part> SIGNS =
       Set.of(PageParts.ICON, GridParts.ICON, GridParts.BACK_ICON, GridParts.COUNTER_ICON);
@@ -120,7 +125,13 @@ final class PartCss {
       }
     } else if (Tone.is(part)) {
       for (ToneColour name : ToneColour.values()) {
-        css.add(Property.of(name), name.variable(), Colour::css);
+        // Over a picture words have the colours of that tone, whatever the section's is.
+        String unless =
+            !whole && !part.equals(Tone.PICTURE.part()) && OVER_PICTURES.contains(name)
+                ? ":not(.g-grounded)"
+                : "";
+        Property<Colour> property = Property.of(name);
+        css.add(List.of(property), unless, name.variable(), look -> look.of(property).css());
       }
     } else {
       css.letters();
@@ -203,7 +214,7 @@ final class PartCss {
 
   private void edges() {
     if (!(whole && SIGNS.contains(part))) {
-      add(Property.GROUND, "background", PartCss::ground);
+      add(Property.GROUND, "background", this::ground);
       add(Property.CORNERS, "border-radius", Length::css);
     }
     String side = BORDERS.getOrDefault(part, "border");
@@ -287,10 +298,12 @@ final class PartCss {
     return path.isEmpty() ? "none" : Css.url(path);
   }
 
-  private static String ground(Ground ground) {
-    return ground instanceof Ground.Plain(Ink.Own(var colour)) && colour.equals(Colour.CLEAR)
-        ? "none"
-        : ground.css();
+  private String ground(Ground ground) {
+    if (!(ground instanceof Ground.Plain(Ink.Own(var colour)) && colour.equals(Colour.CLEAR))) {
+      return ground.css();
+    }
+    // Over pictures an arrow has something under it all the same.
+    return part == TrackParts.ARROW && !whole ? "var(--g-lay,none)" : "none";
   }
 
   private static String number(double number) {

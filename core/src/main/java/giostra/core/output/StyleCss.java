@@ -244,8 +244,8 @@ final class StyleCss {
       if (state == State.REST || said(part, declared.of(), state, scope)) {
         BandCss to = state == State.HOVER ? hover : css;
         to.put(
-            Where.of(part).in(into.root, into.block, into.not, into.of, state, canBeOff)
-                + declared.within(),
+            Where.of(part)
+                .in(into.root, into.block, into.not, into.of, state, canBeOff, declared.within()),
             declared.name(),
             band -> declared.value().apply(look(part, state, scope, band)));
       }

@@ -206,8 +206,16 @@ record Where(String selector, String current, String own) {
    * @param not what it must not be, as a selector; empty for nothing
    * @param of the item that it has to be of, as what follows a selector; empty for any
    * @param canBeOff whether the part has a disabled state
+   * @param end of each selector: what of the part is meant, or what it must not be
    */
-  String in(String root, boolean block, String not, String of, State state, boolean canBeOff) {
+  String in(
+      String root,
+      boolean block,
+      String not,
+      String of,
+      State state,
+      boolean canBeOff,
+      String end) {
     // What is disabled is neither pressed nor under a pointer, whatever it looks like then.
     String on = canBeOff ? ":not(:where(:disabled,[aria-disabled=true]))" : "";
     String named =
@@ -225,7 +233,7 @@ record Where(String selector, String current, String own) {
                 ? LIT_FIGURE
                 : block ? own : " " + selector.replace("|", "| ");
     return Arrays.stream(where.split("\\|", -1))
-        .map(each -> narrowed(root + each.replace("&", named), not, of))
+        .map(each -> narrowed(root + each.replace("&", named), not, of) + end)
         .collect(Collectors.joining(","));
   }
 

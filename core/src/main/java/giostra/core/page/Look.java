@@ -41,6 +41,11 @@ public record Look(String id, Values values) implements Node {
     return values.get(LookSettings.OF).type();
   }
 
+  /** Whether all of its kind wear it that wear no other. */
+  public boolean usual() {
+    return values.get(LookSettings.USUAL);
+  }
+
   /** The parts that it can say something of. */
   public List<Part> parts() {
     return of().parts();

@@ -34,6 +34,10 @@ public final class LookSettings {
   public static final Setting<Of> OF =
       Setting.once("of", "Worn by", new Kind.Pick<>(Of.class), Of.TABS);
 
+  /** Whether pieces of the kind that wear no look wear this one. */
+  public static final Setting<Boolean> USUAL =
+      Setting.once("usual", "Worn where none is", new Kind.Toggle(), false);
+
   /** On a piece: the id of the look that it wears, or nothing. */
   public static final Setting<String> WORN =
       Setting.once(
@@ -42,7 +46,7 @@ public final class LookSettings {
           new Kind.Token("look\\.[a-z0-9-]{1,55}", "the id of a look of the site"),
           "");
 
-  public static final List<Setting<?>> ALL = List.of(NAME, OF);
+  public static final List<Setting<?>> ALL = List.of(NAME, OF, USUAL);
 
   private LookSettings() {}
 }

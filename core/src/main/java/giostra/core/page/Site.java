@@ -33,10 +33,20 @@ public record Site(Bands bands, Values values, List<Look> looks) implements Node
     return looks.stream().filter(look -> look.id().equals(id)).findFirst();
   }
 
-  /** The look that a piece wears; one of another kind, or one that is gone, is none. */
+  /**
+   * The look that a piece wears: its own, or that which is usual for its kind. One of another kind,
+   * or one that is gone, is none.
+   */
   public Optional<Look> wornBy(Piece piece) {
     String id = piece.values().get(LookSettings.WORN);
-    return id.isEmpty() ? Optional.empty() : look(id).filter(look -> look.of() == piece.type());
+    Optional<Look> own =
+        id.isEmpty() ? Optional.empty() : look(id).filter(look -> look.of() == piece.type());
+    return own.or(() -> usual(piece.type()));
+  }
+
+  /** The look that pieces of a kind wear that have none of their own. */
+  public Optional<Look> usual(NodeType kind) {
+    return looks.stream().filter(look -> look.usual() && look.of() == kind).findFirst();
   }
 
   @Override

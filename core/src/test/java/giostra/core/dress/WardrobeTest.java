@@ -28,6 +28,7 @@ import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
 import giostra.core.page.TabsSettings;
 import giostra.core.snag.PartContrast;
+import giostra.core.snag.ToneContrast;
 import giostra.core.value.Ink;
 import giostra.core.value.Kind;
 import giostra.core.value.Length;
@@ -211,6 +212,51 @@ class WardrobeTest {
         Document there =
             Edits.apply(new Document(from, page), Edits.siteEdits(from, to)).document();
         assertThat(there.site()).isEqualTo(to);
+      }
+    }
+  }
+
+  static Stream<WholeDress> dresses() {
+    return WholeDress.ALL.stream();
+  }
+
+  /** Source: WCAG 2.2, 1.4.3 and 1.4.11. */
+  @ParameterizedTest
+  @MethodSource("dresses")
+  void aWholeDressIsWornByAllAndCanBeRead(WholeDress dress) {
+    for (NodeType kind : NodeType.values()) {
+      if (!kind.isPiece()) {
+        continue;
+      }
+      for (SectionSettings.Tone tone : SectionSettings.Tone.values()) {
+        Document bare = document(kind, tone);
+        Edits.Applied worn = Edits.apply(bare, dress.wear(bare.site()));
+        Document now = worn.document();
+        ReadBack.check(now);
+        assertThat(Edits.apply(now, worn.inverse()).document()).isEqualTo(bare);
+        assertThat(DocumentJson.read(DocumentJson.text(now))).isEqualTo(now);
+        Piece piece = now.piece("piece");
+        assertThat(now.site().wornBy(piece).map(Look::id))
+            .contains(dress.manner() + "-" + kind.word());
+        assertThat(
+                Stream.concat(
+                    PartContrast.of(now, piece).stream()
+                        .filter(each -> each.found() < each.asked())
+                        .map(Object::toString),
+                    ToneContrast.of(now, now.site()).stream()
+                        .filter(each -> each.found() < ToneContrast.ASKED)
+                        .map(Object::toString)))
+            .as("%s, %s in %s", dress.id(), kind, tone)
+            .isEmpty();
+        // Worn again nothing changes; another one after it leaves nothing of it but its looks.
+        assertThat(Edits.apply(now, dress.wear(now.site())).document()).isEqualTo(now);
+        for (WholeDress other : WholeDress.ALL) {
+          Document then = Edits.apply(now, other.wear(now.site())).document();
+          assertThat(then.site().wornBy(then.piece("piece")).map(Look::id))
+              .contains(other.manner() + "-" + kind.word());
+          assertThat(then.site().values())
+              .isEqualTo(Edits.apply(bare, other.wear(bare.site())).document().site().values());
+        }
       }
     }
   }

@@ -91,13 +91,13 @@ class PartsInSheetsTest {
   void everyPartIsFoundSomewhereInEachOfItsStates() {
     for (Part part : Anatomy.EVERY) {
       for (State state : part.states()) {
-        assertThat(Where.of(part).in("#g-x", false, "", "", state, false))
+        assertThat(Where.of(part).in("#g-x", false, "", "", state, false, ""))
             .as("%s, %s", part, state)
             .matches("#g-x \\S.*");
       }
       long apart =
           part.states().stream()
-              .map(state -> Where.of(part).in("#g-x", false, "", "", state, false))
+              .map(state -> Where.of(part).in("#g-x", false, "", "", state, false, ""))
               .distinct()
               .count();
       assertThat(apart)

@@ -1,7 +1,9 @@
 package giostra.server.page;
 
 import giostra.core.anatomy.Anatomy;
+import giostra.core.anatomy.Tone;
 import giostra.core.dress.Wardrobe;
+import giostra.core.dress.WholeDress;
 import giostra.core.format.EditJson;
 import giostra.core.look.Part;
 import giostra.core.look.PartId;
@@ -21,11 +23,13 @@ import giostra.core.page.Site;
 import giostra.core.snag.PartContrast;
 import giostra.core.value.Colour;
 import giostra.core.value.Refused;
+import giostra.core.value.Typeface;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -96,6 +100,7 @@ class DressController {
       String says,
       boolean shipped,
       boolean worn,
+      boolean usual,
       int wearers,
       @Schema(implementation = Bodies.EditBody[].class) JsonNode wear) {}
 
@@ -123,6 +128,7 @@ class DressController {
                     each.says(),
                     each.shipped(),
                     each.worn(),
+                    each.usual(),
                     wearers.getOrDefault(each.id(), 0),
                     EditJson.write(each.wear())))
             .toList(),
@@ -148,13 +154,69 @@ class DressController {
     var all = new HashMap<String, Integer>();
     for (PageService.Head page : pages.pages(siteId)) {
       for (Piece piece : page.document().pieces()) {
-        String look = piece.values().get(LookSettings.WORN);
-        if (!look.isEmpty()) {
-          all.merge(look, 1, Integer::sum);
-        }
+        page.document()
+            .site()
+            .wornBy(piece)
+            .ifPresent(look -> all.merge(look.id(), 1, Integer::sum));
       }
     }
     return all;
+  }
+
+  /** A whole dress, with edits with which the site wears it. */
+  record DressReply(
+      String id,
+      String name,
+      String says,
+      @Schema(implementation = Bodies.EditBody[].class) JsonNode wear) {}
+
+  /**
+   * A whole dress as it is chosen for a new site.
+   *
+   * @param colours of its first tone, by their names there
+   * @param text label of the family of its texts
+   * @param display label of that of its headings
+   */
+  record DressLine(
+      String id,
+      String name,
+      String says,
+      Map<String, String> colours,
+      String text,
+      String display) {}
+
+  /** What a new site may wear: first what it has where nobody says anything, with an empty id. */
+  @GetMapping("/api/dresses")
+  List<DressLine> allDresses() {
+    return Stream.concat(
+            Stream.of(
+                new DressLine(
+                    "",
+                    "Lamplight",
+                    "Cream, fern and amber",
+                    WholeDress.paper(Tone.PAPER),
+                    Typeface.SOURCE_SANS.label(),
+                    Typeface.FRAUNCES.label())),
+            WholeDress.ALL.stream()
+                .map(each ->
+                    new DressLine(
+                        each.id(),
+                        each.name(),
+                        each.says(),
+                        each.paper(),
+                        each.text().label(),
+                        each.display().label())))
+        .toList();
+  }
+
+  /** Whole dresses that a site may wear: tones, families and a look for each kind. */
+  @GetMapping("/api/pages/{id}/dresses")
+  List<DressReply> dresses(@PathVariable String id) {
+    Site site = pages.head(id).document().site();
+    return WholeDress.ALL.stream()
+        .map(each ->
+            new DressReply(each.id(), each.name(), each.says(), EditJson.write(each.wear(site))))
+        .toList();
   }
 
   /** Edits that do something, as one step. */

@@ -1,6 +1,7 @@
 package giostra.server.page;
 
 import giostra.core.band.Bands;
+import giostra.core.dress.WholeDress;
 import giostra.core.format.DocumentJson;
 import giostra.core.format.EditJson;
 import giostra.core.look.Values;
@@ -109,13 +110,29 @@ public class PageService {
   /** Makes a site with an id, or another one where that is taken. */
   @Transactional
   public SiteRows.SiteLine addSite(String wanted, String name) {
+    return addSite(wanted, name, null);
+  }
+
+  /**
+   * Makes a site that wears a dress.
+   *
+   * @param dress id of one that ships; null for none
+   */
+  @Transactional
+  public SiteRows.SiteLine addSite(String wanted, String name, @Nullable String dress) {
     if (name.isBlank()) {
       throw new Refused("Name of the site", name, "1 to 120 characters");
     }
     Values values = Values.NONE.with(SiteSettings.NAME, Values.ALL, SiteSettings.NAME.read(name));
     String id = Ids.next(Ids.word(wanted, "site"), free -> insertSite(free, name));
-    history.made(id, new Site(Bands.INITIAL, values));
+    Site bare = new Site(Bands.INITIAL, values);
+    history.made(id, dress == null ? bare : dressed(bare, WholeDress.named(dress)));
     return site(id);
+  }
+
+  private static Site dressed(Site site, WholeDress dress) {
+    var nowhere = new Document(site, new Page("page", Values.NONE, List.of()));
+    return Edits.apply(nowhere, dress.wear(site)).document().site();
   }
 
   private boolean insertSite(String id, String name) {

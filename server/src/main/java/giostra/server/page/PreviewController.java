@@ -1,8 +1,10 @@
 package giostra.server.page;
 
 import giostra.core.dress.Wardrobe;
+import giostra.core.dress.WholeDress;
 import giostra.core.output.Assumption;
 import giostra.core.page.Document;
+import giostra.core.page.Edits;
 import giostra.core.page.Fitting;
 import giostra.server.host.PageFiles;
 import giostra.server.media.MediaService;
@@ -60,7 +62,16 @@ class PreviewController {
       @RequestParam(defaultValue = "") String assume,
       @RequestParam(defaultValue = "") String only,
       @RequestParam(required = false) @Nullable String wear,
+      @RequestParam(defaultValue = "") String dress,
       @RequestParam(required = false) @Nullable Integer revision) {
+    if (!dress.isEmpty()) {
+      PageService.Head head = pages.head(id);
+      Document shown = pages.shown(head);
+      return previews.page(
+          head.siteId(),
+          Edits.apply(shown, WholeDress.named(dress).wear(shown.site())).document(),
+          Assumption.of(assume));
+    }
     if (!only.isEmpty()) {
       PageService.Head head = pages.head(id);
       Document alone = Fitting.of(pages.shown(head), only);

@@ -31,7 +31,12 @@ class ShelfController {
   }
 
   /** A site that is to be made. */
-  record NewSite(String name) {}
+  /**
+   * A new site.
+   *
+   * @param dress id of the whole dress that it wears from the start; null for none
+   */
+  record NewSite(String name, @Nullable String dress) {}
 
   /** What a page is called, and the last part of its address. */
   record PageName(String title, String slug) {}
@@ -61,7 +66,7 @@ class ShelfController {
   @PostMapping("/api/sites")
   @ResponseStatus(HttpStatus.CREATED)
   ShelfReply.ShelfSite addSite(@RequestBody NewSite body) {
-    var site = pages.addSite(body.name());
+    var site = pages.addSite(body.name(), body.name(), body.dress());
     return new ShelfReply.ShelfSite(site.id(), site.name(), List.of(), "");
   }
 
