@@ -421,10 +421,10 @@ class Paint {
   // --- what pieces start with ---
 
   static void starters(File out, Color[][] people) throws Exception {
-    paint(out, "", "start-harbour", 1600, 1200, 41, Paint::harbour);
+    paint(out, "", "start-harbour", 2560, 1600, 41, Paint::harbour);
     paint(out, "", "start-mountains", 1600, 1200, 42, Paint::mountains);
-    paint(out, "", "start-lighthouse", 1600, 1200, 43, Paint::lighthouse);
-    paint(out, "", "start-balloons", 1600, 1200, 44, Paint::balloons);
+    paint(out, "", "start-lighthouse", 2560, 1600, 43, Paint::lighthouse);
+    paint(out, "", "start-balloons", 2560, 1600, 44, Paint::balloons);
     paint(out, "", "start-pines", 1600, 1200, 45, Paint::pines);
     paint(out, "", "start-roofs", 1600, 1200, 46, Paint::roofs);
     paint(out, "", "start-pears", 1600, 1200, 47, Paint::pears);

@@ -1,5 +1,6 @@
-import { useId } from 'react';
-import type { NodeBody, Starter } from '../api/client';
+import { useQueryClient } from '@tanstack/react-query';
+import { useId, useState } from 'react';
+import { api, ask, type NodeBody, type Starter } from '../api/client';
 import { columnsOf, isPiece, useBench } from '../bench/context';
 import { fresh, nameOf, newId, wordOf } from '../bench/document';
 import { Dialog, useClose } from '../ui/Dialog';
@@ -31,13 +32,32 @@ function Choices({ gap }: { readonly gap: Gap }) {
   const pieces = catalogue.starters.filter((each) => isPiece(catalogue, type(each)));
   const blocks = catalogue.starters.filter((each) => !isPiece(catalogue, type(each)));
 
-  const take = (starter: Starter) => put(fresh(starter.node, bands));
+  const queries = useQueryClient();
+  const [waiting, setWaiting] = useState(false);
+  const [failed, setFailed] = useState('');
+  /** What pieces start with shows pictures; they come into the library first. */
+  async function take(starter: Starter) {
+    setWaiting(true);
+    try {
+      const ready = await ask(
+        api.POST('/api/sites/{siteId}/starters/{id}', {
+          params: { path: { siteId: page.siteId, id: starter.id } },
+        }),
+      );
+      void queries.invalidateQueries({ queryKey: ['media', page.siteId] });
+      put(fresh(ready.node as NodeBody, bands), undefined, ready.flush);
+    } catch (problem) {
+      setWaiting(false);
+      setFailed(problem instanceof Error ? problem.message : String(problem));
+    }
+  }
 
-  function put(node: NodeBody, name = nameOf(node)) {
+  function put(node: NodeBody, name = nameOf(node), flush = false) {
+    const none = Object.fromEntries([...bands].slice(-1).map((band) => [band, '0px']));
     const section: NodeBody = {
       id: newId('section'),
       type: 'section',
-      values: { name },
+      values: { name, ...(flush ? { spaceAbove: none, spaceBelow: none } : {}) },
       children: [node],
     };
     session.edit([
@@ -54,10 +74,20 @@ function Choices({ gap }: { readonly gap: Gap }) {
 
   return (
     <>
+      {failed && (
+        <p className="text-error" role="alert">
+          Not added: {failed}
+        </p>
+      )}
       <ul className="chooser-list">
         {pieces.map((starter) => (
           <li key={starter.id}>
-            <button type="button" className="chooser-one" onClick={() => take(starter)}>
+            <button
+              type="button"
+              className="chooser-one"
+              disabled={waiting}
+              onClick={() => void take(starter)}
+            >
               <Moving kind={type(starter)} />
               <b>{starter.label}</b>
               <span className="faint">{starter.says}</span>
@@ -74,7 +104,8 @@ function Choices({ gap }: { readonly gap: Gap }) {
                 type="button"
                 className="chooser-block"
                 title={starter.says}
-                onClick={() => take(starter)}
+                disabled={waiting}
+                onClick={() => void take(starter)}
               >
                 {Icon && <Icon size={18} aria-hidden />}
                 {starter.label}

@@ -91,6 +91,18 @@ public record MediaUse(
     return path.get(path.size() - 2);
   }
 
+  /** Ids of all media that a node and what it holds ask for. */
+  public static List<String> idsIn(Node node) {
+    return Document.walk(node)
+        .flatMap(each ->
+            each.values().set().entrySet().stream()
+                .flatMap(set ->
+                    set.getValue().values().stream()
+                        .flatMap(value -> ids(each.type().setting(set.getKey()), value).stream())))
+        .distinct()
+        .toList();
+  }
+
   private static List<String> ids(Setting<?> setting, Object value) {
     return switch (setting.kind()) {
       case Kind.OfMedia _ -> value.toString().isEmpty() ? List.of() : List.of(value.toString());

@@ -28,6 +28,7 @@ import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
 import giostra.core.page.TabsSettings;
 import giostra.core.snag.PartContrast;
+import giostra.core.snag.PlayerContrast;
 import giostra.core.snag.ToneContrast;
 import giostra.core.value.Ink;
 import giostra.core.value.Kind;
@@ -94,6 +95,22 @@ class WardrobeTest {
             PartContrast.of(worn, worn.piece("piece")).stream()
                 .filter(each -> each.found() < each.asked()))
         .as("%s in %s, %s", look.id(), tone, mark)
+        .isEmpty();
+  }
+
+  /** Source: WCAG 2.2, 1.4.11 and 1.4.3; whatever a clip shows. */
+  @ParameterizedTest
+  @MethodSource("shipped")
+  void playersInEveryLookCanBeRead(ShippedLooks.Shipped look) {
+    if (look.of() != NodeType.VIDEO) {
+      return;
+    }
+    Document document = document(NodeType.VIDEO, SectionSettings.Tone.PAPER);
+    Document worn = Wardrobe.wearing(document, document.piece("piece"), look.id());
+    assertThat(
+            PlayerContrast.of(worn, (Piece.Video) worn.piece("piece")).stream()
+                .filter(each -> each.found() < each.asked()))
+        .as(look.id())
         .isEmpty();
   }
 

@@ -32,6 +32,19 @@ class StartersTest {
     assertThat(starter.says()).endsWith(".");
   }
 
+  /**
+   * Nothing that somebody starts with is a placeholder: pictures are there, and none is left over.
+   */
+  @Test
+  void allPicturesThatShipAreShownAndNoOthers() {
+    assertThat(
+            Starters.ALL.stream()
+                .flatMap(starter -> MediaUse.idsIn(starter.node()).stream())
+                .distinct())
+        .containsExactlyInAnyOrderElementsOf(
+            Starters.PICTURES.stream().map(Starters.Shown::id).toList());
+  }
+
   @Test
   void theIdsOfADocumentAreUnique() {
     Block heading = new Block.Heading("same", Values.NONE);

@@ -194,6 +194,7 @@ final class Bodies {
       String id,
       String label,
       String says,
+      boolean flush,
       @Schema(implementation = NodeBody.class) JsonNode node) {}
 
   /**

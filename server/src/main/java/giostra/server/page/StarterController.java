@@ -1,0 +1,75 @@
+package giostra.server.page;
+
+import giostra.core.format.DocumentJson;
+import giostra.core.page.MediaUse;
+import giostra.core.page.Node;
+import giostra.core.page.Renamed;
+import giostra.core.page.Starters;
+import giostra.server.media.MediaService;
+import giostra.server.web.Gone;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** What pieces start with, with its pictures. */
+@RestController
+class StarterController {
+  private static final String PICTURES = "/giostra/starters/";
+
+  private final MediaService media;
+
+  StarterController(MediaService media) {
+    this.media = media;
+  }
+
+  /**
+   * A piece to put on a page.
+   *
+   * @param node with ids to be replaced; its pictures are those of the site
+   * @param flush whether a section that is made for it has no space above and below
+   */
+  record ReadyReply(@Schema(implementation = Bodies.NodeBody.class) JsonNode node, boolean flush) {}
+
+  /**
+   * A piece as one starts with it. Its pictures are taken into the site's library, those that are
+   * there already but once.
+   */
+  @PostMapping("/api/sites/{siteId}/starters/{id}")
+  ReadyReply take(@PathVariable String siteId, @PathVariable String id) {
+    Starters.Starter starter =
+        Starters.ALL.stream()
+            .filter(each -> each.id().equals(id))
+            .findFirst()
+            .orElseThrow(() -> new Gone("starter", id));
+    List<String> shown = MediaUse.idsIn(starter.node());
+    Map<String, String> ids = new HashMap<>();
+    for (Starters.Shown picture : Starters.PICTURES) {
+      if (shown.contains(picture.id())) {
+        String file = picture.id() + ".jpg";
+        ids.put(
+            picture.id(), media.add(siteId, picture.id(), file, picture.alt(), bytes(file)).id());
+      }
+    }
+    Node node = Renamed.of(starter.node(), ids);
+    return new ReadyReply(DocumentJson.write(node), starter.flush());
+  }
+
+  private static byte[] bytes(String file) {
+    try (InputStream in = StarterController.class.getResourceAsStream(PICTURES + file)) {
+      if (in == null) {
+        throw new IllegalStateException(PICTURES + file + " is missing");
+      }
+      return in.readAllBytes();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}
