@@ -93,7 +93,8 @@ class EditsTest {
 
   @Test
   void aNarrowBandInheritsFromTheNearestWiderOneThatSetsAValue() {
-    Document document = document();
+    Document document =
+        Edits.apply(document(), new Edit.SetValue("carousel", "peek", "phone", "32px")).document();
     Node node = document.node("carousel");
     Bands bands = document.bands();
     assertThat(node.values().at(TrackSettings.PEEK, bands, bands.band("tablet")).css())

@@ -349,7 +349,9 @@ class StylesTest {
         .isEqualTo(Colour.parse("#ddeeff"));
     assertThat(Resolution.tone(document, document.node("film"), DESKTOP)).isEqualTo(Tone.PAPER);
     assertThat(css(document))
-        .contains(":is(#g,main) .g-paper,:is(#g,main) .g-on-paper{--g-under:#ddeeff}")
+        .contains(
+            ":is(#g,main) .g-paper:not(.g-grounded),:is(#g,main)"
+                + " .g-on-paper:not(.g-grounded){--g-under:#ddeeff}")
         .contains(":is(#g,html) body{background:#ddeeff}");
     assertThat(DocumentJson.read(DocumentJson.text(document))).isEqualTo(document);
     assertThat(ToneContrast.of(document, document.page()))
