@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Board, NodeBody, PartReply } from '../api/client';
 import { bandAt, stateName, useBench, versionOf } from '../bench/context';
 import { nameOf, pathTo } from '../bench/document';
@@ -29,6 +29,7 @@ export function StateBoard({ board, bead, node, subject, at: asked, length, onSt
   const { cellOf, dialog } = useSheetCells(node, board.tone);
   const [across, setAcross] = useState<'states' | 'bands'>('states');
   const [only, setOnly] = useState(false);
+  const scroll = useRef<HTMLDivElement>(null);
   const byState = across === 'states';
   const band = bandAt(board.bands, width);
   const bandAtWidth = Math.max(
@@ -48,7 +49,12 @@ export function StateBoard({ board, bead, node, subject, at: asked, length, onSt
   const [at, setAt] = useState<Place>({ row: 0, column: byState ? stateAsked : bandAtWidth });
   useEffect(() => {
     const row = shown.findIndex((each) => each.row.property === asked.property);
-    if (asked.property && row >= 0) setAt((now) => ({ ...now, row }));
+    if (!asked.property || row < 0) return;
+    setAt((now) => ({ ...now, row }));
+    // A row that was asked for is seen; the heads stand over what is above it.
+    scroll.current
+      ?.querySelectorAll('.grid-row:not(.grid-heads)')
+      [row]?.scrollIntoView({ block: 'center' });
     // Only when one is asked for.
   }, [asked.property]);
   useEffect(
@@ -126,7 +132,7 @@ export function StateBoard({ board, bead, node, subject, at: asked, length, onSt
   const parent = pathTo(page.document.page, subject.id).at(-2);
   return (
     <>
-      <div className="sheet-scroll board">
+      <div ref={scroll} className="sheet-scroll board">
         <Grid
           label={`${bead.label} of ${nameOf(subject)}, by ${across}`}
           template={template}

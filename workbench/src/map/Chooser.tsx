@@ -88,7 +88,7 @@ function Choices({ gap }: { readonly gap: Gap }) {
               disabled={waiting}
               onClick={() => void take(starter)}
             >
-              <Moving kind={type(starter)} />
+              <Moving kind={type(starter)} form={starter.id} />
               <b>{starter.label}</b>
               <span className="faint">{starter.says}</span>
             </button>

@@ -1,10 +1,16 @@
+interface Props {
+  readonly kind: string;
+  /** Which arrangement of the kind, where it looks other than most. */
+  readonly form?: string;
+}
+
 /**
  * A kind of piece as it moves, drawn small: what a visitor would see happen. Plain blocks stand
  * still. The movements are those of `app.css`, which rest for who asks for less motion.
  */
-export function Moving({ kind }: { readonly kind: string }) {
+export function Moving({ kind, form = '' }: Props) {
   return (
-    <span className={`moving moving-${kind}`} aria-hidden="true">
+    <span className={`moving moving-${kind} ${form ? `mv-${form}` : ''}`} aria-hidden="true">
       {kind === 'slider' && (
         <span className="mv-strip">
           <i />
@@ -31,8 +37,21 @@ export function Moving({ kind }: { readonly kind: string }) {
           <span className="mv-panel" />
         </>
       )}
+      {kind === 'video' && (
+        <>
+          <span className="mv-play" />
+          <span className="mv-bar" />
+        </>
+      )}
       {kind === 'accordion' && (
         <>
+          {form === 'many-questions' && (
+            <span className="mv-chips">
+              <b />
+              <b />
+              <b />
+            </span>
+          )}
           <i />
           <span className="mv-fold" />
           <i />
