@@ -1,7 +1,9 @@
-import { Shirt } from 'lucide-react';
+import { ClipboardPaste, Copy, Shirt } from 'lucide-react';
+import { useState } from 'react';
 import type { Board, NodeBody, PartReply } from '../api/client';
 import { isPiece, useBench } from '../bench/context';
 import { text } from '../bench/document';
+import { keepStyles, keptStyles, putStyles, stylesOf } from './styles';
 
 interface Props {
   readonly board: Board;
@@ -16,6 +18,7 @@ interface Props {
 /** Which look is worn, and how far it is departed from. */
 export function Wears({ board, bead, subject, by, open, onOpen }: Props) {
   const { session, catalogue } = useBench();
+  const [kept, setKept] = useState(() => keptStyles() !== undefined);
   const departs = bead.departures;
   const { with: shared } = board;
   const name = shared?.type === 'look' ? shared.name : '';
@@ -52,6 +55,38 @@ export function Wears({ board, bead, subject, by, open, onOpen }: Props) {
           </>
         )}
       </p>
+      <button
+        type="button"
+        className="tool"
+        aria-label={`Copy how the ${bead.label.toLowerCase()} is set here`}
+        title="Copy what is set here of this part"
+        disabled={departs === 0}
+        onClick={() => {
+          keepStyles(stylesOf(by, bead.id));
+          setKept(true);
+        }}
+      >
+        <Copy size={15} aria-hidden />
+      </button>
+      <button
+        type="button"
+        className="tool"
+        aria-label={`Paste onto the ${bead.label.toLowerCase()}`}
+        title="Paste what was copied of a part"
+        disabled={!kept}
+        onClick={() => {
+          const edits = putStyles(
+            keptStyles() ?? {},
+            by,
+            bead,
+            catalogue,
+            board.bands.map((each) => each.id),
+          );
+          if (edits.length > 0) session.edit([...edits]);
+        }}
+      >
+        <ClipboardPaste size={15} aria-hidden />
+      </button>
       {dressed && (
         <button
           type="button"

@@ -247,6 +247,67 @@ class DressJourney {
         .isEqualTo("710");
   }
 
+  /** A site begins in a whole dress, and tries on another one. */
+  @Test
+  void aSiteWearsAWholeDress(Api api, Page page) {
+    String name = "Pressed " + System.nanoTime();
+    page.navigate(api.at("/"));
+    page.getByPlaceholder("Its name").fill(name);
+    page.locator(".dress-choice label").filter(hasText("Press")).click();
+    page.getByText("Add site").click();
+    PlaywrightAssertions.assertThat(
+            page.getByRole(
+                com.microsoft.playwright.options.AriaRole.HEADING,
+                new Page.GetByRoleOptions().setName(name)))
+        .isVisible();
+    String site = name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-');
+    String id = api.newPage(site, document());
+    Document made = api.document(id);
+    assertThat(made.site().wornBy(made.piece("one")).map(Look::name)).contains("Gazette");
+
+    Bench bench = Bench.open(page, api, id, "dress", "page");
+    Frame stage = bench.stage();
+    stage.waitForSelector("[data-of=one-winter]");
+    assertThat(css(stage, "[data-of=one-winter]", "fontFamily")).contains("Playfair");
+    bench.button("Dresses").click();
+    Locator orchard = page.locator(".hanger-wear").filter(hasText("Orchard"));
+    orchard.hover();
+    waitFor(page, stage, "#g-s-one", "backgroundColor", "rgb(253, 246, 241)");
+    page.locator(".wardrobe h2").hover();
+    waitFor(page, stage, "#g-s-one", "backgroundColor", "rgb(255, 255, 255)");
+    orchard.click();
+    bench.saved();
+    waitFor(page, stage, "#g-s-one", "backgroundColor", "rgb(253, 246, 241)");
+    Document worn = api.document(id);
+    assertThat(worn.site().wornBy(worn.piece("one")).map(Look::name)).contains("Pebble");
+    // All of it is one step.
+    bench.button("Undo").click();
+    bench.saved();
+    assertThat(api.document(id)).isEqualTo(made);
+  }
+
+  /** What was made of one part is put on the same part of another piece. */
+  @Test
+  void howAPartIsSetIsCopiedToAnother(Api api, Page page) {
+    String id = page(api);
+    Bench bench = Bench.open(page, api, id, "dress", "one");
+    bench.set("one", WEIGHT, "desktop", "710");
+    bench.set("one", "tabs.heading/hover/ink", "desktop", "accent");
+    bench.saved();
+    bench.button("Copy how the heading is set here").click();
+    bench = Bench.open(page, api, id, "dress", "two");
+    bench.cell("two", WEIGHT, "desktop").waitFor();
+    bench.button("Paste onto the heading").click();
+    bench.saved();
+    Document pasted = api.document(id);
+    assertThat(pasted.node("two").values().styles())
+        .isEqualTo(pasted.node("one").values().styles());
+    // One step back takes all of it away again.
+    bench.button("Undo").click();
+    bench.saved();
+    assertThat(api.document(id).node("two").values().styles().set()).isEmpty();
+  }
+
   /** From the thread over the board to another look, without a pointer. */
   @Test
   void theKeyboardIsEnough(Api api, Page page) {

@@ -72,6 +72,37 @@ public final class Wardrobe {
     return Edits.apply(document, edits).document();
   }
 
+  /**
+   * A site to which a page comes from elsewhere: with the looks that its pieces name and the site
+   * has not, as far as its bands have them. What is usual elsewhere is not so here.
+   */
+  public static Site bringing(Site site, Document page) {
+    var looks = new ArrayList<>(site.looks());
+    for (Piece piece : page.pieces()) {
+      String id = piece.values().get(LookSettings.WORN);
+      if (!id.isEmpty() && looks.stream().noneMatch(look -> look.id().equals(id))) {
+        page.site()
+            .look(id)
+            .map(look -> look.with(fitted(look.values(), site)))
+            .ifPresent(looks::add);
+      }
+    }
+    return site.holding(looks);
+  }
+
+  private static Values fitted(Values values, Site site) {
+    return values
+        .mapBands(byBand -> {
+          byBand
+              .keySet()
+              .removeIf(band ->
+                  !band.equals(Values.ALL)
+                      && site.bands().all().stream().noneMatch(each -> each.id().equals(band)));
+          return byBand;
+        })
+        .with(LookSettings.USUAL, Values.ALL, null);
+  }
+
   /** All that a piece may wear: first nothing, then what the site has, then what ships. */
   public static List<Hanger> of(Document document, Piece piece) {
     String own = piece.values().get(LookSettings.WORN);

@@ -167,6 +167,22 @@ class WardrobeTest {
   }
 
   @Test
+  void aPageBringsTheLooksThatItWearsToAnotherSite() {
+    Document bare = document(NodeType.TABS, SectionSettings.Tone.PAPER);
+    Document worn = Wardrobe.wearing(bare, bare.piece("piece"), "look.pebble-tabs");
+    Document usual =
+        Edits.apply(worn, new Edit.SetValue("look.pebble-tabs", "usual", "", true)).document();
+    Site narrow = new Site(Bands.INITIAL.minus("desktop"), Values.NONE);
+    Site there = Wardrobe.bringing(narrow, usual);
+    assertThat(there.looks()).extracting(Look::id).containsExactly("look.pebble-tabs");
+    // Its values stood in a band that is not there; and what is usual elsewhere is not so here.
+    assertThat(there.looks().getFirst().values().styles().set()).isEmpty();
+    assertThat(there.usual(NodeType.TABS)).isEmpty();
+    assertThat(Wardrobe.bringing(worn.site(), usual)).isEqualTo(worn.site());
+    ReadBack.check(new Document(there, Edits.fitted(usual.page(), there.bands())));
+  }
+
+  @Test
   void aLookThatIsGoneOrOfAnotherKindIsNone() {
     Document bare = document(NodeType.TABS, SectionSettings.Tone.PAPER);
     Document worn = Wardrobe.wearing(bare, bare.piece("piece"), "look.pebble-tabs");

@@ -1,6 +1,7 @@
 package giostra.server.page;
 
 import giostra.core.band.Bands;
+import giostra.core.dress.Wardrobe;
 import giostra.core.dress.WholeDress;
 import giostra.core.format.DocumentJson;
 import giostra.core.format.EditJson;
@@ -188,8 +189,14 @@ public class PageService {
             site.id() + "-" + slug,
             free -> pages.insert(free, site.id(), slug, clock.instant()) == 1);
     pages.forgetFormer(site.id(), slug);
-    // The first page of a site brings its bands and its widths along.
-    history.made(site, own, id, first ? read : new Document(own, read.page()));
+    // The first page of a site brings its bands and its widths along, unless that wears something.
+    boolean bare = own.looks().isEmpty() && own.values().styles().set().isEmpty();
+    boolean fits = DocumentJson.ids(own.bands()).equals(DocumentJson.ids(read.bands()));
+    history.made(
+        site,
+        own,
+        id,
+        first && (bare || !fits) ? read : new Document(Wardrobe.bringing(own, read), read.page()));
     return head(id);
   }
 

@@ -1,5 +1,6 @@
 package giostra.server.shelf;
 
+import giostra.core.dress.Wardrobe;
 import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Edits;
@@ -174,7 +175,8 @@ class ShelfService {
     Set<String> used = MediaUse.of(plain).stream().map(MediaUse::media).collect(Collectors.toSet());
     Document carried = Renamed.of(plain, media.lend(head.siteId(), siteId, used));
     Site there = pages.shared(siteId);
-    return new Document(there, Edits.fitted(carried.page(), there.bands()));
+    return new Document(
+        Wardrobe.bringing(there, carried), Edits.fitted(carried.page(), there.bands()));
   }
 
   /** Moves a page to another site: copied there, and put away here. */
