@@ -1,8 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
 import { useBench, versionOf } from '../bench/context';
+import { walk } from '../bench/document';
 import { Drawn } from './Drawn';
 import { useTrial } from './useTrial';
+
+const TELLING = new Set(['tabs', 'carousel', 'flip-boxes', 'accordion', 'counters']);
 
 /**
  * Whole dresses for the site: colours of its tones, families, a usual look for each kind. Pointing
@@ -16,6 +19,8 @@ export function Dresses({ onClose }: { onClose(): void }) {
     placeholderData: (before) => before,
   });
   const trial = useTrial();
+  // A piece of words and grounds tells more of a dress than what a page mostly begins with.
+  const telling = [...walk(page.document.page)].find(({ node }) => TELLING.has(node.type))?.node.id;
   return (
     <section
       className="wardrobe"
@@ -53,7 +58,7 @@ export function Dresses({ onClose }: { onClose(): void }) {
                 session.edit(dress.wear);
               }}
             >
-              <Drawn query={{ dress: dress.id }} />
+              <Drawn query={{ dress: dress.id, ...(telling ? { only: telling } : {}) }} />
               <span className="hanger-name">
                 <b>{dress.name}</b>
               </span>

@@ -64,21 +64,10 @@ class PreviewController {
       @RequestParam(required = false) @Nullable String wear,
       @RequestParam(defaultValue = "") String dress,
       @RequestParam(required = false) @Nullable Integer revision) {
-    if (!dress.isEmpty()) {
+    if (!only.isEmpty() || !dress.isEmpty()) {
       PageService.Head head = pages.head(id);
-      Document shown = pages.shown(head);
-      return previews.page(
-          head.siteId(),
-          Edits.apply(shown, WholeDress.named(dress).wear(shown.site())).document(),
-          Assumption.of(assume));
-    }
-    if (!only.isEmpty()) {
-      PageService.Head head = pages.head(id);
-      Document alone = Fitting.of(pages.shown(head), only);
-      if (wear != null) {
-        alone = Wardrobe.wearing(alone, alone.piece(only), wear);
-      }
-      return previews.page(head.siteId(), alone, Assumption.of(assume));
+      Document shown = tried(pages.shown(head), only, wear, dress);
+      return previews.page(head.siteId(), shown, Assumption.of(assume));
     }
     if (revision != null) {
       Document was = revisions.was(id, revision).document();
@@ -86,6 +75,19 @@ class PreviewController {
     }
     PageService.Head head = pages.head(id);
     return previews.page(head, Assumption.of(assume));
+  }
+
+  /** A page in a whole dress, or but one block of it, that wears a look. */
+  private static Document tried(Document shown, String only, @Nullable String wear, String dress) {
+    Document dressed =
+        dress.isEmpty()
+            ? shown
+            : Edits.apply(shown, WholeDress.named(dress).wear(shown.site())).document();
+    if (only.isEmpty()) {
+      return dressed;
+    }
+    Document alone = Fitting.of(dressed, only);
+    return wear == null ? alone : Wardrobe.wearing(alone, alone.piece(only), wear);
   }
 
   @GetMapping("/api/pages/{id}/preview/{file:.+}")
