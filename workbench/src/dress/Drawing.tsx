@@ -9,6 +9,8 @@ interface Props {
   readonly block: string;
   readonly version: string;
   readonly bead: PartReply;
+  /** Of the screen that it is drawn for, px. */
+  readonly width: number;
   /** Where the first column begins, and how wide each is, px. */
   readonly left: number;
   readonly each: number;
@@ -18,8 +20,8 @@ interface Props {
  * The part in each of its states as compiled: one frame over all columns, in which copies of the
  * page stand still. The next one is drawn behind the one that shows, so that nothing flickers.
  */
-export function Drawing({ block, version, bead, left, each }: Props) {
-  const { page, catalogue, width } = useBench();
+export function Drawing({ block, version, bead, width, left, each }: Props) {
+  const { page, catalogue } = useBench();
   const [high] = useKept('screen', catalogue.screenHeight);
   const wanted = `${catalogue.stage}/api/pages/${page.id}/preview/?${new URLSearchParams({
     ...(block ? { only: block } : {}),

@@ -3,6 +3,7 @@ import type { Board, NodeBody, PartReply } from '../api/client';
 import { bandAt, stateName, useBench, versionOf } from '../bench/context';
 import { nameOf, pathTo } from '../bench/document';
 import { ownOf } from '../bench/keys';
+import { useSettled } from '../bench/useSettled';
 import { Grid, type Place } from '../grid/Grid';
 import { SheetFoot, useSheetCells } from '../grid/useSheetCells';
 import type { At } from './at';
@@ -26,6 +27,7 @@ interface Props {
 /** A part in its states, each drawn as compiled; below, what holds of it. */
 export function StateBoard({ board, bead, node, subject, at: asked, length, onState }: Props) {
   const { page, width, choose } = useBench();
+  const settled = useSettled(width);
   const { cellOf, dialog } = useSheetCells(node, board.tone);
   const [across, setAcross] = useState<'states' | 'bands'>('states');
   const [only, setOnly] = useState(false);
@@ -144,7 +146,8 @@ export function StateBoard({ board, bead, node, subject, at: asked, length, onSt
               </span>
               {byState && (
                 <Drawing
-                  key={`${subject.id} ${width}`}
+                  key={`${subject.id} ${settled}`}
+                  width={settled}
                   block={isBlock ? subject.id : subject.type === 'item' ? (parent ?? '') : ''}
                   version={versionOf(page)}
                   bead={bead}

@@ -14,6 +14,7 @@ import giostra.core.look.Scope;
 import giostra.core.look.State;
 import giostra.core.page.Block;
 import giostra.core.page.Document;
+import giostra.core.page.Edit;
 import giostra.core.page.Item;
 import giostra.core.page.Node;
 import giostra.core.page.PartsShown;
@@ -39,7 +40,8 @@ import java.util.Set;
  * @param found at worst
  * @param asked the least that it should be
  */
-public record PartContrast(Part part, State state, Band band, double found, double asked) {
+public record PartContrast(Part part, State state, Band band, double found, double asked)
+    implements Contrasted {
   /** Large text: 24 px, or 14 pt when bold. Source: WCAG 2.2, "large scale (text)". */
   private static final double LARGE = 24;
 
@@ -63,6 +65,36 @@ public record PartContrast(Part part, State state, Band band, double found, doub
       }
     }
     return all;
+  }
+
+  /** What is found of a piece, and of those of its items that say something of themselves. */
+  static List<Snag> snags(Document document, Piece piece) {
+    List<PartContrast> whole = of(document, piece);
+    var found = new ArrayList<Snag>();
+    Contrasted.low(whole)
+        .forEach(
+            range -> found.add(range.snag(piece.id(), "", range.widest().fixes(document, piece))));
+    for (Item item : piece.items()) {
+      if (!item.values().styles().set().isEmpty()) {
+        List<PartContrast> own =
+            of(document, item).stream().filter(each -> !whole.contains(each)).toList();
+        Contrasted.low(own)
+            .forEach(range ->
+                found.add(range.snag(piece.id(), item.id(), range.widest().fixes(document, item))));
+      }
+    }
+    return found;
+  }
+
+  private List<Snag.Fix> fixes(Document document, Node node) {
+    return nearest(document, node, part, state, band).stream()
+        .map(colour ->
+            new Snag.Fix(
+                "Set its colour to " + colour.css(),
+                List.<Edit>of(
+                    new Edit.SetStyle(
+                        node.id(), part.key(Property.INK, state), band.id(), colour.css()))))
+        .toList();
   }
 
   private static List<Part> parts(Document document, Node node) {

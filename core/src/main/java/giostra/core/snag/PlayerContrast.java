@@ -7,7 +7,6 @@ import static giostra.core.anatomy.VideoParts.TIME;
 
 import giostra.core.anatomy.Tone;
 import giostra.core.band.Band;
-import giostra.core.band.Bands;
 import giostra.core.layout.Resolution;
 import giostra.core.look.Cascade;
 import giostra.core.look.Part;
@@ -21,10 +20,8 @@ import giostra.core.page.VideoSettings;
 import giostra.core.value.Colour;
 import giostra.core.value.Ground;
 import giostra.core.value.Ink;
-import giostra.core.value.Require;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -33,7 +30,8 @@ import java.util.Optional;
  * a part has a picture for a ground nothing is computed. Sources: WCAG 2.2, 1.4.11 "Non-text
  * Contrast" (3 for signs) and 1.4.3 "Contrast (Minimum)" (4.5 for the time).
  */
-public record PlayerContrast(Part part, State state, Band band, double found, double asked) {
+public record PlayerContrast(Part part, State state, Band band, double found, double asked)
+    implements Contrasted {
   private static final List<Colour> ANYTHING =
       List.of(new Colour(0, 0, 0, 255), new Colour(255, 255, 255, 255));
   private static final List<Colour> INKS =
@@ -131,53 +129,21 @@ public record PlayerContrast(Part part, State state, Band band, double found, do
    * same.
    */
   static List<Snag> snags(Document document, Piece.Video player) {
-    var found = new ArrayList<Snag>();
-    List<PlayerContrast> all = of(document, player);
-    for (int i = all.size() - 1; i >= 0; i--) {
-      PlayerContrast widest = all.get(i);
-      PlayerContrast narrowest = widest;
-      // Bands stand narrowest first; as long as it is the same, it is one finding.
-      while (i > 0 && all.get(i - 1).isSameAs(widest)) {
-        narrowest = all.get(--i);
-      }
-      if (widest.found() < widest.asked()) {
-        found.add(widest.snag(document, player, narrowest.band()));
-      }
-    }
-    return found.reversed();
+    return Contrasted.low(of(document, player)).stream()
+        .map(range -> range.snag(player.id(), "", range.widest().fixes(document, player)))
+        .toList();
   }
 
-  private boolean isSameAs(PlayerContrast other) {
-    return part == other.part && state == other.state && found == other.found;
-  }
-
-  private Snag snag(Document document, Piece.Video player, Band narrowest) {
+  private List<Snag.Fix> fixes(Document document, Piece.Video player) {
     List<Colour> below = below(Seen.of(document, player), part, state, band);
-    List<Snag.Fix> fixes =
-        INKS.stream()
-            .filter(colour -> worst(colour, below) >= asked)
-            .map(colour ->
-                new Snag.Fix(
-                    "Set its colour to " + colour.css(),
-                    List.<Edit>of(
-                        new Edit.SetStyle(
-                            player.id(), part.key(Property.INK, state), band.id(), colour.css()))))
-            .toList();
-    return new Snag(
-        Snag.Rule.CONTRAST,
-        player.id(),
-        "",
-        (int) Math.max(Bands.NARROWEST, narrowest.from()),
-        band.widest() ? Bands.WIDEST : (int) Math.ceil(band.below()) - 1,
-        band.id(),
-        String.format(
-            Locale.ROOT,
-            "%s%s has a contrast of %s at worst; it needs %s (WCAG 2.2, %s)",
-            part.label().toLowerCase(Locale.ROOT),
-            state == State.REST ? "" : " (" + state.name().toLowerCase(Locale.ROOT) + ")",
-            Require.number(Math.floor(found * 100) / 100),
-            Require.number(asked),
-            part == TIME ? "1.4.3" : "1.4.11"),
-        fixes);
+    return INKS.stream()
+        .filter(colour -> worst(colour, below) >= asked)
+        .map(colour ->
+            new Snag.Fix(
+                "Set its colour to " + colour.css(),
+                List.<Edit>of(
+                    new Edit.SetStyle(
+                        player.id(), part.key(Property.INK, state), band.id(), colour.css()))))
+        .toList();
   }
 }

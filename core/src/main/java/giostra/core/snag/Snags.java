@@ -36,6 +36,7 @@ public final class Snags {
       found.addAll(ClipSnags.of(document, video));
       found.addAll(PlayerContrast.snags(document, video));
     }
+    found.addAll(PartContrast.snags(document, piece));
     return found;
   }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import giostra.core.anatomy.PageParts;
+import giostra.core.anatomy.PanelParts;
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
 import giostra.core.format.DocumentJson;
@@ -12,6 +13,7 @@ import giostra.core.look.Cascade;
 import giostra.core.look.Layer;
 import giostra.core.look.Property;
 import giostra.core.look.State;
+import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
@@ -29,6 +31,8 @@ import giostra.core.page.Site;
 import giostra.core.page.TabsSettings;
 import giostra.core.snag.PartContrast;
 import giostra.core.snag.PlayerContrast;
+import giostra.core.snag.Snag;
+import giostra.core.snag.Snags;
 import giostra.core.snag.ToneContrast;
 import giostra.core.value.Ink;
 import giostra.core.value.Kind;
@@ -36,6 +40,7 @@ import giostra.core.value.Length;
 import giostra.core.value.Refused;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -127,7 +132,7 @@ class WardrobeTest {
     assertThat(pebble.shipped()).isTrue();
     Edits.Applied worn = Edits.apply(bare, pebble.wear());
     assertThat(Edits.apply(worn.document(), worn.inverse()).document()).isEqualTo(bare);
-    var heading = giostra.core.anatomy.PanelParts.TAB;
+    var heading = PanelParts.TAB;
     var found = corners(worn.document(), PHONE);
     assertThat(found.value()).isEqualTo(Length.px(99));
     assertThat(found.origin().layer()).isEqualTo(Layer.LOOK);
@@ -159,11 +164,40 @@ class WardrobeTest {
 
   private static giostra.core.look.Resolved<Length> corners(Document document, Band band) {
     return Cascade.resolve(
-        giostra.core.anatomy.PanelParts.TAB,
+        PanelParts.TAB,
         Property.CORNERS,
         State.REST,
         Resolution.scope(document, document.piece("piece")),
         band);
+  }
+
+  /** Source: WCAG 2.2, 1.4.3; the way out is tried. */
+  @Test
+  void wordsThatCannotBeReadAreFoundAndMended() {
+    Document bare = document(NodeType.TABS, SectionSettings.Tone.PAPER);
+    StyleKey ink = PanelParts.TAB.key(Property.INK, State.REST);
+    Document faint =
+        Edits.apply(
+                bare,
+                List.of(
+                    new Edit.SetStyle("piece", ink, "desktop", "#c9c4b8"),
+                    new Edit.SetStyle("one", ink, "phone", "#fbf7ec")))
+            .document();
+    assertThat(contrasts(bare)).isEmpty();
+    List<Snag> found = contrasts(faint);
+    assertThat(found).extracting(Snag::item).contains("", "one");
+    Document mended = faint;
+    for (Snag each : found) {
+      assertThat(each.fixes()).as(each.message()).hasSize(1);
+      mended = Edits.apply(mended, each.fixes().getFirst().edits()).document();
+    }
+    assertThat(contrasts(mended)).isEmpty();
+  }
+
+  private static List<Snag> contrasts(Document document) {
+    return Snags.of(document, document.piece("piece"), _ -> Optional.empty(), 0).stream()
+        .filter(each -> each.rule() == Snag.Rule.CONTRAST)
+        .toList();
   }
 
   @Test
