@@ -102,14 +102,7 @@ export function Wardrobe({ piece, onClose }: Props) {
                   (look.id === '' ? 'No look of its own' : `Of this site, worn by ${look.wearers}`)}
               </span>
             </button>
-            {look.id !== '' && !look.shipped && (
-              <Owned
-                look={look}
-                others={looks
-                  .filter((each) => each.usual && each.id !== look.id)
-                  .map((each) => each.id)}
-              />
-            )}
+            {look.id !== '' && !look.shipped && <Owned look={look} />}
           </li>
         ))}
       </ul>
@@ -117,14 +110,8 @@ export function Wardrobe({ piece, onClose }: Props) {
   );
 }
 
-interface OwnedProps {
-  readonly look: Hanger;
-  /** Looks that are usual for the kind now. */
-  readonly others: readonly string[];
-}
-
 /** What can be done with a look of the site: another name, for all, or away with it. */
-function Owned({ look, others }: OwnedProps) {
+function Owned({ look }: { readonly look: Hanger }) {
   const { session } = useBench();
   const [asked, setAsked] = useState(false);
   const [name, setName] = useState<string>();
@@ -161,24 +148,7 @@ function Owned({ look, others }: OwnedProps) {
         type="button"
         className="link"
         title="Worn by all of this kind that wear no look of their own"
-        onClick={() =>
-          session.edit([
-            ...others.map((each) => ({
-              type: 'SetValue',
-              node: each,
-              setting: 'usual',
-              band: '',
-              value: null as unknown as Record<string, never>,
-            })),
-            {
-              type: 'SetValue',
-              node: look.id,
-              setting: 'usual',
-              band: '',
-              value: (look.usual ? null : true) as unknown as Record<string, never>,
-            },
-          ])
-        }
+        onClick={() => session.edit(look.everywhere)}
       >
         {look.usual ? 'Not usual' : 'Make it usual'}
       </button>

@@ -45,19 +45,18 @@ function Choices({ gap }: { readonly gap: Gap }) {
         }),
       );
       void queries.invalidateQueries({ queryKey: ['media', page.siteId] });
-      put(fresh(ready.node as NodeBody, bands), undefined, ready.flush);
+      put(fresh(ready.node as NodeBody, bands), undefined, ready.section as NodeBody['values']);
     } catch (problem) {
       setWaiting(false);
       setFailed(problem instanceof Error ? problem.message : String(problem));
     }
   }
 
-  function put(node: NodeBody, name = nameOf(node), flush = false) {
-    const none = Object.fromEntries([...bands].slice(-1).map((band) => [band, '0px']));
+  function put(node: NodeBody, name = nameOf(node), around: NodeBody['values'] = {}) {
     const section: NodeBody = {
       id: newId('section'),
       type: 'section',
-      values: { name, ...(flush ? { spaceAbove: none, spaceBelow: none } : {}) },
+      values: { ...around, name },
       children: [node],
     };
     session.edit([

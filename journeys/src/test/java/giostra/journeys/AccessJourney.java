@@ -72,6 +72,9 @@ class AccessJourney {
     api.newSite("Twins");
     page.navigate(api.at("/"));
     page.waitForSelector("h2");
+    page.getByPlaceholder("Its name").fill("A site");
+    page.waitForSelector(".dress-choice");
+    assertThat(both(page, "iframe", MANY)).as("what a new site wears").isEmpty();
     page.getByText("Rename").nth(1).click();
     page.waitForSelector("dialog[open]");
     assertThat(both(page, "iframe", MANY)).as("a dialog").isEmpty();
@@ -155,6 +158,10 @@ class AccessJourney {
     page.waitForSelector(".hanger");
     bench.button("Keep as a look…").click();
     assertThat(both(page, "iframe")).as("the wardrobe").isEmpty();
+    Bench.open(page, api, Api.DEMO, "dress", "page");
+    bench.button("Dresses").click();
+    page.waitForSelector(".hanger");
+    assertThat(both(page, "iframe")).as("whole dresses").isEmpty();
   }
 
   @Test

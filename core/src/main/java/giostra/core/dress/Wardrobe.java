@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** What a piece may wear: looks of its site, and looks that ship. */
 public final class Wardrobe {
@@ -31,6 +32,8 @@ public final class Wardrobe {
    * @param shipped whether the site does not have it yet
    * @param usual whether pieces of the kind wear it that wear no other
    * @param wear edits with which the piece wears it
+   * @param everywhere edits that make it the usual one of its kind, or end that; none for a look
+   *     that the site does not have
    */
   public record Hanger(
       String id,
@@ -39,9 +42,11 @@ public final class Wardrobe {
       boolean shipped,
       boolean worn,
       boolean usual,
-      List<Edit> wear) {
+      List<Edit> wear,
+      List<Edit> everywhere) {
     public Hanger {
       wear = List.copyOf(wear);
+      everywhere = List.copyOf(everywhere);
     }
   }
 
@@ -117,7 +122,8 @@ public final class Wardrobe {
             false,
             worn.isEmpty(),
             false,
-            List.of(wear(piece, ""))));
+            List.of(wear(piece, "")),
+            List.of()));
     for (Look look : document.site().looks()) {
       if (look.of() == piece.type()) {
         all.add(
@@ -128,7 +134,8 @@ public final class Wardrobe {
                 false,
                 look.id().equals(worn),
                 look.usual(),
-                List.of(wear(piece, look.id()))));
+                List.of(wear(piece, look.id())),
+                usual(document.site(), look, !look.usual())));
       }
     }
     for (ShippedLooks.Shipped each : ShippedLooks.of(piece.type())) {
@@ -144,10 +151,29 @@ public final class Wardrobe {
                 false,
                 List.of(
                     new Edit.AddNode(Site.ID, document.site().looks().size(), look),
-                    wear(piece, each.id()))));
+                    wear(piece, each.id())),
+                List.of()));
       }
     }
     return all;
+  }
+
+  /** The edits that make a look the usual one of its kind, and no other, or end that. */
+  static List<Edit> usual(Site site, Look look, boolean usual) {
+    var edits = new ArrayList<Edit>();
+    for (Look other : site.looks()) {
+      if (usual && other.usual() && other.of() == look.of() && !other.id().equals(look.id())) {
+        edits.add(usual(other.id(), null));
+      }
+    }
+    if (site.look(look.id()).isPresent()) {
+      edits.add(usual(look.id(), usual ? true : null));
+    }
+    return edits;
+  }
+
+  private static Edit usual(String look, @Nullable Boolean value) {
+    return new Edit.SetValue(look, LookSettings.USUAL.id(), Values.ALL, value);
   }
 
   private static Edit wear(Piece piece, String look) {

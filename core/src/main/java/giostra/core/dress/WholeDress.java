@@ -19,13 +19,15 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.function.Function;
 
 /**
  * All that a site wears at once: the colours of its tones, its families, and a look for each kind
  * of piece that has none of its own.
  *
  * @param says what it is like
- * @param tones colours of the paper, leaf and dusk tones, in the order of {@link #COLOURS}
+ * @param tones colours of the paper, leaf and dusk tones, in the order of their names
  * @param manner what the ids of its looks begin with, as {@code look.pebble} does
  */
 public record WholeDress(
@@ -36,17 +38,6 @@ public record WholeDress(
     Typeface text,
     Typeface display,
     String manner) {
-  /** The colours of a tone, as they are told here. */
-  static final List<ToneColour> COLOURS =
-      List.of(
-          ToneColour.GROUND,
-          ToneColour.RAISED,
-          ToneColour.INK,
-          ToneColour.QUIET,
-          ToneColour.ACCENT,
-          ToneColour.LINE,
-          ToneColour.RING);
-
   /** Those that ship. All their colours are our own. */
   public static final List<WholeDress> ALL =
       List.of(
@@ -119,20 +110,44 @@ public record WholeDress(
                 "one of " + String.join(", ", ALL.stream().map(WholeDress::id).toList())));
   }
 
-  /** The colours of its first tone, by their words. */
-  public Map<String, String> paper() {
-    var all = new LinkedHashMap<String, String>();
-    List<String> colours = java.util.Objects.requireNonNull(tones.get(Tone.PAPER));
-    for (int i = 0; i < COLOURS.size(); i++) {
-      all.put(Kind.Pick.word(COLOURS.get(i)), colours.get(i));
+  /**
+   * What a new site may wear.
+   *
+   * @param id of a dress that ships; empty for what holds where nobody says anything
+   * @param colours of its first tone, by their words
+   */
+  public record Choice(
+      String id,
+      String name,
+      String says,
+      Map<String, String> colours,
+      Typeface text,
+      Typeface display) {}
+
+  /** All that a new site may wear, first what it has of itself. */
+  public static List<Choice> choices() {
+    var all = new ArrayList<Choice>();
+    all.add(
+        new Choice(
+            "",
+            "Lamplight",
+            "Cream, fern and amber",
+            words(name -> Tone.PAPER.colour(name).css()),
+            Typeface.SOURCE_SANS,
+            Typeface.FRAUNCES));
+    for (WholeDress each : ALL) {
+      List<String> paper = Objects.requireNonNull(each.tones.get(Tone.PAPER));
+      Map<String, String> colours = words(name -> paper.get(name.ordinal()));
+      all.add(new Choice(each.id, each.name, each.says, colours, each.text, each.display));
     }
     return all;
   }
 
-  /** The colours of a tone as it is initially, by their words. */
-  public static Map<String, String> paper(Tone tone) {
+  private static Map<String, String> words(Function<ToneColour, String> colour) {
     var all = new LinkedHashMap<String, String>();
-    COLOURS.forEach(name -> all.put(Kind.Pick.word(name), tone.colour(name).css()));
+    for (ToneColour name : ToneColour.values()) {
+      all.put(Kind.Pick.word(name), colour.apply(name));
+    }
     return all;
   }
 
@@ -140,8 +155,8 @@ public record WholeDress(
   public List<Edit> wear(Site site) {
     var edits = new ArrayList<Edit>();
     tones.forEach((tone, colours) -> {
-      for (int i = 0; i < COLOURS.size(); i++) {
-        StyleKey key = tone.part().key(Property.of(COLOURS.get(i)), State.REST);
+      for (int i = 0; i < ToneColour.values().length; i++) {
+        StyleKey key = tone.part().key(Property.of(ToneColour.values()[i]), State.REST);
         say(site, key, colours.get(i), edits);
       }
     });
@@ -169,28 +184,14 @@ public record WholeDress(
   private void looks(Site site, List<Edit> edits) {
     int at = site.looks().size();
     for (ShippedLooks.Shipped each : ShippedLooks.all()) {
-      if (!each.id().startsWith(manner + "-")) {
-        continue;
-      }
-      for (Look other : site.looks()) {
-        if (other.of() == each.of() && other.usual() && !other.id().equals(each.id())) {
-          edits.add(usual(other.id(), null));
+      if (each.id().startsWith(manner + "-")) {
+        Look look = each.look(site.bands().lead().id());
+        edits.addAll(Wardrobe.usual(site, look, true));
+        if (site.look(each.id()).isEmpty()) {
+          Values usual = look.values().with(LookSettings.USUAL, Values.ALL, true);
+          edits.add(new Edit.AddNode(Site.ID, at++, look.with(usual)));
         }
       }
-      if (site.look(each.id()).isEmpty()) {
-        Look look = each.look(site.bands().lead().id());
-        edits.add(
-            new Edit.AddNode(
-                Site.ID,
-                at++,
-                look.with(look.values().with(LookSettings.USUAL, Values.ALL, true))));
-      } else {
-        edits.add(usual(each.id(), true));
-      }
     }
-  }
-
-  private static Edit usual(String look, @org.jspecify.annotations.Nullable Boolean value) {
-    return new Edit.SetValue(look, LookSettings.USUAL.id(), Values.ALL, value);
   }
 }

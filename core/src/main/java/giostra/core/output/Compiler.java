@@ -130,12 +130,9 @@ public final class Compiler {
   }
 
   /** All that words may be of: the markup of all sections. */
-  private Stream<String> texts(List<SectionFiles> sections) {
-    return Stream.concat(
-        Stream.empty(),
-        sections.stream()
-            .flatMap(
-                each -> Stream.concat(each.frame().stream(), each.blocks().values().stream())));
+  private static Stream<String> texts(List<SectionFiles> sections) {
+    return sections.stream()
+        .flatMap(each -> Stream.concat(each.frame().stream(), each.blocks().values().stream()));
   }
 
   private Sheet sheet(List<SectionFiles> sections, Pictures pictures, List<Shipped.Font> fonts) {

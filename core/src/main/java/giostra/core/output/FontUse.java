@@ -6,6 +6,7 @@ import giostra.core.layout.Resolution;
 import giostra.core.look.Property;
 import giostra.core.look.Scope;
 import giostra.core.page.Document;
+import giostra.core.page.Look;
 import giostra.core.page.Node;
 import giostra.core.page.Section;
 import giostra.core.value.Family;
@@ -15,6 +16,7 @@ import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -54,8 +56,13 @@ final class FontUse {
         }
       }
     });
+    Set<Look> worn =
+        document.pieces().stream()
+            .flatMap(piece -> document.site().wornBy(piece).stream())
+            .collect(Collectors.toSet());
     document
         .nodes()
+        .filter(node -> !(node instanceof Look look) || worn.contains(look))
         .forEach(node ->
             node.values()
                 .styles()

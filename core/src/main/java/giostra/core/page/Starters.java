@@ -1,5 +1,6 @@
 package giostra.core.page;
 
+import giostra.core.band.Bands;
 import giostra.core.look.Values;
 import giostra.core.page.CarouselSettings.Card;
 import giostra.core.value.Height;
@@ -158,7 +159,17 @@ public final class Starters {
    * @param says what it is for, in one line
    * @param flush whether a section that is made for it has no space above and below
    */
-  public record Starter(String id, String label, String says, Node node, boolean flush) {}
+  public record Starter(String id, String label, String says, Node node, boolean flush) {
+    /** What a section says that is made for it, on a site with such bands. */
+    public Values around(Bands bands) {
+      String lead = bands.lead().id();
+      return flush
+          ? Values.NONE
+              .with(SectionSettings.SPACE_ABOVE, lead, Length.px(0))
+              .with(SectionSettings.SPACE_BELOW, lead, Length.px(0))
+          : Values.NONE;
+    }
+  }
 
   /** All of them, in the order in which they are offered: pieces by kind, then plain blocks. */
   public static final List<Starter> ALL = all();

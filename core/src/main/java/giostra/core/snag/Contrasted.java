@@ -5,6 +5,11 @@ import giostra.core.band.Bands;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.look.State;
+import giostra.core.look.StyleKey;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Node;
+import giostra.core.value.Colour;
 import giostra.core.value.Require;
 import java.util.ArrayList;
 import java.util.List;
@@ -38,6 +43,22 @@ sealed interface Contrasted permits PartContrast, PlayerContrast {
    * @param widest what was found in the widest of them
    */
   record Range<C extends Contrasted>(C widest, Band narrowest) {
+    /**
+     * The edits that give the words a colour in all of it: the widest band says it for the rest.
+     */
+    List<Edit> inked(Document document, Node node, Colour colour) {
+      StyleKey key = widest.part().key(Property.INK, widest.state());
+      var edits = new ArrayList<Edit>();
+      for (Band each : document.bands().all()) {
+        boolean within = each.from() >= narrowest.from() && each.from() < widest.band().from();
+        if (within && node.values().styles().own(key, each.id()) != null) {
+          edits.add(new Edit.SetStyle(node.id(), key, each.id(), null));
+        }
+      }
+      edits.add(new Edit.SetStyle(node.id(), key, widest.band().id(), colour.css()));
+      return edits;
+    }
+
     /** The finding of it, on an item or on the whole piece. */
     Snag snag(String piece, String item, List<Snag.Fix> fixes) {
       Part part = widest.part();

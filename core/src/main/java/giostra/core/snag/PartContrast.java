@@ -14,7 +14,6 @@ import giostra.core.look.Scope;
 import giostra.core.look.State;
 import giostra.core.page.Block;
 import giostra.core.page.Document;
-import giostra.core.page.Edit;
 import giostra.core.page.Item;
 import giostra.core.page.Node;
 import giostra.core.page.PartsShown;
@@ -72,28 +71,24 @@ public record PartContrast(Part part, State state, Band band, double found, doub
     List<PartContrast> whole = of(document, piece);
     var found = new ArrayList<Snag>();
     Contrasted.low(whole)
-        .forEach(
-            range -> found.add(range.snag(piece.id(), "", range.widest().fixes(document, piece))));
+        .forEach(range -> found.add(range.snag(piece.id(), "", fixes(range, document, piece))));
     for (Item item : piece.items()) {
       if (!item.values().styles().set().isEmpty()) {
         List<PartContrast> own =
             of(document, item).stream().filter(each -> !whole.contains(each)).toList();
         Contrasted.low(own)
             .forEach(range ->
-                found.add(range.snag(piece.id(), item.id(), range.widest().fixes(document, item))));
+                found.add(range.snag(piece.id(), item.id(), fixes(range, document, item))));
       }
     }
     return found;
   }
 
-  private List<Snag.Fix> fixes(Document document, Node node) {
-    return nearest(document, node, part, state, band).stream()
+  private static List<Snag.Fix> fixes(Range<PartContrast> range, Document document, Node node) {
+    PartContrast low = range.widest();
+    return nearest(document, node, low.part, low.state, low.band).stream()
         .map(colour ->
-            new Snag.Fix(
-                "Set its colour to " + colour.css(),
-                List.<Edit>of(
-                    new Edit.SetStyle(
-                        node.id(), part.key(Property.INK, state), band.id(), colour.css()))))
+            new Snag.Fix("Set its colour to " + colour.css(), range.inked(document, node, colour)))
         .toList();
   }
 

@@ -14,7 +14,6 @@ import giostra.core.look.Property;
 import giostra.core.look.Scope;
 import giostra.core.look.State;
 import giostra.core.page.Document;
-import giostra.core.page.Edit;
 import giostra.core.page.Piece;
 import giostra.core.page.VideoSettings;
 import giostra.core.value.Colour;
@@ -130,20 +129,19 @@ public record PlayerContrast(Part part, State state, Band band, double found, do
    */
   static List<Snag> snags(Document document, Piece.Video player) {
     return Contrasted.low(of(document, player)).stream()
-        .map(range -> range.snag(player.id(), "", range.widest().fixes(document, player)))
+        .map(range -> range.snag(player.id(), "", fixes(range, document, player)))
         .toList();
   }
 
-  private List<Snag.Fix> fixes(Document document, Piece.Video player) {
-    List<Colour> below = below(Seen.of(document, player), part, state, band);
+  private static List<Snag.Fix> fixes(
+      Range<PlayerContrast> range, Document document, Piece.Video player) {
+    PlayerContrast low = range.widest();
+    List<Colour> below = below(Seen.of(document, player), low.part, low.state, low.band);
     return INKS.stream()
-        .filter(colour -> worst(colour, below) >= asked)
+        .filter(colour -> worst(colour, below) >= low.asked)
         .map(colour ->
             new Snag.Fix(
-                "Set its colour to " + colour.css(),
-                List.<Edit>of(
-                    new Edit.SetStyle(
-                        player.id(), part.key(Property.INK, state), band.id(), colour.css()))))
+                "Set its colour to " + colour.css(), range.inked(document, player, colour)))
         .toList();
   }
 }

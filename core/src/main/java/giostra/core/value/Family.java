@@ -1,5 +1,6 @@
 package giostra.core.value;
 
+import java.util.Arrays;
 import java.util.Optional;
 
 /**
@@ -25,22 +26,7 @@ public enum Family {
 
   /** The one that it names; nothing where that is said elsewhere. */
   public Optional<Typeface> typeface() {
-    return switch (this) {
-      case TEXT, DISPLAY, CODE -> Optional.empty();
-      case SOURCE_SANS,
-          FRAUNCES,
-          LITERATA,
-          BITTER,
-          PLAYFAIR,
-          WORK_SANS,
-          NUNITO,
-          OSWALD,
-          SPACE_GROTESK,
-          RUBIK,
-          CAVEAT,
-          SOURCE_CODE ->
-          Optional.of(Typeface.valueOf(name()));
-    };
+    return Arrays.stream(Typeface.values()).filter(each -> each.name().equals(name())).findFirst();
   }
 
   /** The custom property that has it; empty where it is no matter of where letters stand. */

@@ -19,6 +19,9 @@ public record Shadows(List<Shadow> all) {
   /** How far one may reach, px. */
   public static final double FARTHEST = 100;
 
+  /** Characters of all of them at the most: looking for their commas takes the square of it. */
+  private static final int LONGEST = 400;
+
   /** No shadow. */
   public static final Shadows NONE = new Shadows(List.of());
 
@@ -82,6 +85,9 @@ public record Shadows(List<Shadow> all) {
     String written = text.strip().toLowerCase(Locale.ROOT);
     if (written.equals("none")) {
       return NONE;
+    }
+    if (written.length() > LONGEST) {
+      throw new Refused("shadow", written.length() + " characters long", "at most " + LONGEST);
     }
     var all = new ArrayList<Shadow>();
     for (String each : written.split(",(?![^(]*\\))", MOST + 1)) {

@@ -180,7 +180,9 @@ class WardrobeTest {
         Edits.apply(
                 bare,
                 List.of(
+                    // The same in a narrower band: one way out mends both.
                     new Edit.SetStyle("piece", ink, "desktop", "#c9c4b8"),
+                    new Edit.SetStyle("piece", ink, "tablet", "#c9c4b8"),
                     new Edit.SetStyle("one", ink, "phone", "#fbf7ec")))
             .document();
     assertThat(contrasts(bare)).isEmpty();

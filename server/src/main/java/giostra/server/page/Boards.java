@@ -14,7 +14,6 @@ import giostra.core.look.State;
 import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.output.Found;
-import giostra.core.page.Block;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.Look;
@@ -39,10 +38,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.function.Function;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
@@ -152,23 +147,6 @@ final class Boards {
         0);
   }
 
-  /** How many pieces and blocks of a page have a part as a node says it. */
-  static int reach(Document document, Node node, PartId part) {
-    return (int)
-        (switch (node) {
-              case Site _, Page _ -> Document.walk(document.page());
-              case Look look ->
-                  document.pieces().stream()
-                      .filter(piece -> document.site().wornBy(piece).equals(Optional.of(look)));
-              case Section section -> Document.walk(section);
-              default -> Stream.of(node);
-            })
-            .filter(each ->
-                (each instanceof Block || each instanceof Item && each == node)
-                    && each.type().parts().stream().anyMatch(its -> its.id().equals(part)))
-            .count();
-  }
-
   private static SharedWith with(Node node) {
     String name =
         switch (node) {
@@ -182,13 +160,7 @@ final class Boards {
 
   private static List<BoardGroup> groups(Document document, Node node, Values here, Part part) {
     node.type().style(part.key(part.properties().getFirst(), State.REST));
-    Map<String, NoEffect> notes =
-        node instanceof Piece piece
-            ? NoEffect.of(document, piece).stream()
-                .collect(
-                    Collectors.toMap(
-                        n -> n.setting() + "/" + n.band(), Function.identity(), (a, _) -> a))
-            : Map.of();
+    Map<String, NoEffect> notes = Sheets.notes(document, node);
     var seen = new Looked(document, node, here, Resolution.scope(document, node), part, notes);
     return Arrays.stream(Property.Group.values())
         .map(group ->

@@ -194,7 +194,6 @@ final class Bodies {
       String id,
       String label,
       String says,
-      boolean flush,
       @Schema(implementation = NodeBody.class) JsonNode node) {}
 
   /**

@@ -44,8 +44,7 @@ final class Catalogue {
         Arrays.stream(NodeType.values()).filter(NodeType::hasPanels).map(NodeType::word).toList(),
         Starters.ALL.stream()
             .map(s ->
-                new Bodies.StarterReply(
-                    s.id(), s.label(), s.says(), s.flush(), DocumentJson.write(s.node())))
+                new Bodies.StarterReply(s.id(), s.label(), s.says(), DocumentJson.write(s.node())))
             .toList(),
         stage,
         Screen.USUAL_HEIGHT,

@@ -1,7 +1,7 @@
 package giostra.server.page;
 
 import giostra.core.anatomy.Anatomy;
-import giostra.core.anatomy.Tone;
+import giostra.core.dress.Reach;
 import giostra.core.dress.Wardrobe;
 import giostra.core.dress.WholeDress;
 import giostra.core.format.EditJson;
@@ -12,7 +12,6 @@ import giostra.core.look.StyleKey;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
-import giostra.core.page.Look;
 import giostra.core.page.LookSettings;
 import giostra.core.page.Node;
 import giostra.core.page.PageSettings;
@@ -22,14 +21,11 @@ import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
 import giostra.core.snag.PartContrast;
 import giostra.core.value.Colour;
-import giostra.core.value.Refused;
-import giostra.core.value.Typeface;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -71,10 +67,10 @@ class DressController {
   private int reach(PageService.Head head, String id, PartId part) {
     Node node = PageService.node(head.document(), id);
     if (!Site.has(id)) {
-      return Boards.reach(head.document(), node, part);
+      return Reach.of(head.document(), node, part);
     }
     return pages.pages(head.siteId()).stream()
-        .mapToInt(page -> Boards.reach(page.document(), node, part))
+        .mapToInt(page -> Reach.of(page.document(), node, part))
         .sum();
   }
 
@@ -93,6 +89,7 @@ class DressController {
    * @param shipped whether the site does not have it yet
    * @param wearers pieces of the site that wear it
    * @param wear edits with which the piece wears it
+   * @param everywhere edits that make it the usual one of its kind, or end that
    */
   record HangerReply(
       String id,
@@ -102,7 +99,8 @@ class DressController {
       boolean worn,
       boolean usual,
       int wearers,
-      @Schema(implementation = Bodies.EditBody[].class) JsonNode wear) {}
+      @Schema(implementation = Bodies.EditBody[].class) JsonNode wear,
+      @Schema(implementation = Bodies.EditBody[].class) JsonNode everywhere) {}
 
   /** Who holds a piece in something, in how many values, and edits that let it go. */
   record HeldReply(
@@ -130,7 +128,8 @@ class DressController {
                     each.worn(),
                     each.usual(),
                     wearers.getOrDefault(each.id(), 0),
-                    EditJson.write(each.wear())))
+                    EditJson.write(each.wear()),
+                    EditJson.write(each.everywhere())))
             .toList(),
         Wardrobe.held(document, worn).stream()
             .map(each ->
@@ -153,12 +152,7 @@ class DressController {
   private Map<String, Integer> wearers(String siteId) {
     var all = new HashMap<String, Integer>();
     for (PageService.Head page : pages.pages(siteId)) {
-      for (Piece piece : page.document().pieces()) {
-        page.document()
-            .site()
-            .wornBy(piece)
-            .ifPresent(look -> all.merge(look.id(), 1, Integer::sum));
-      }
+      Reach.wearers(page.document()).forEach((look, many) -> all.merge(look, many, Integer::sum));
     }
     return all;
   }
@@ -188,24 +182,15 @@ class DressController {
   /** What a new site may wear: first what it has where nobody says anything, with an empty id. */
   @GetMapping("/api/dresses")
   List<DressLine> allDresses() {
-    return Stream.concat(
-            Stream.of(
-                new DressLine(
-                    "",
-                    "Lamplight",
-                    "Cream, fern and amber",
-                    WholeDress.paper(Tone.PAPER),
-                    Typeface.SOURCE_SANS.label(),
-                    Typeface.FRAUNCES.label())),
-            WholeDress.ALL.stream()
-                .map(each ->
-                    new DressLine(
-                        each.id(),
-                        each.name(),
-                        each.says(),
-                        each.paper(),
-                        each.text().label(),
-                        each.display().label())))
+    return WholeDress.choices().stream()
+        .map(each ->
+            new DressLine(
+                each.id(),
+                each.name(),
+                each.says(),
+                each.colours(),
+                each.text().label(),
+                each.display().label()))
         .toList();
   }
 
@@ -229,9 +214,6 @@ class DressController {
       @RequestParam String piece,
       @RequestParam String look,
       @RequestParam String name) {
-    if (!Look.isId(look)) {
-      throw new Refused("look", look, "look. and lower-case letters, digits and hyphens");
-    }
     Document document = pages.head(id).document();
     String called = LookSettings.NAME.read(name);
     return new EditsReply(

@@ -151,13 +151,7 @@ final class Sheets {
     Node node = PageService.node(document, nodeId);
     Values here = PageService.node(own, nodeId).values();
     List<Band> bands = document.bands().all();
-    Map<String, NoEffect> notes =
-        node instanceof Piece piece
-            ? NoEffect.of(document, piece).stream()
-                .collect(
-                    Collectors.toMap(
-                        n -> n.setting() + "/" + n.band(), Function.identity(), (a, _) -> a))
-            : Map.of();
+    Map<String, NoEffect> notes = notes(document, node);
     var rows = new ArrayList<Row>();
     for (Setting<?> setting : node.type().settings()) {
       if (setting.byBand()) {
@@ -190,6 +184,16 @@ final class Sheets {
     return document.bands().all().stream()
         .map(b -> new Column(b.id(), b.name(), b.from(), b.widest() ? null : b.below(), b.widest()))
         .toList();
+  }
+
+  /** What is without effect on a node, by setting or style and band. */
+  static Map<String, NoEffect> notes(Document document, Node node) {
+    return node instanceof Piece piece
+        ? NoEffect.of(document, piece).stream()
+            .collect(
+                Collectors.toMap(
+                    n -> n.setting() + "/" + n.band(), Function.identity(), (a, _) -> a))
+        : Map.of();
   }
 
   static String word(Enum<?> constant) {

@@ -4,6 +4,7 @@ import giostra.core.format.DocumentJson;
 import giostra.core.page.MediaUse;
 import giostra.core.page.Node;
 import giostra.core.page.Renamed;
+import giostra.core.page.Section;
 import giostra.core.page.Starters;
 import giostra.server.media.MediaService;
 import giostra.server.web.Gone;
@@ -24,9 +25,11 @@ import tools.jackson.databind.JsonNode;
 class StarterController {
   private static final String PICTURES = "/giostra/starters/";
 
+  private final PageService pages;
   private final MediaService media;
 
-  StarterController(MediaService media) {
+  StarterController(PageService pages, MediaService media) {
+    this.pages = pages;
     this.media = media;
   }
 
@@ -34,9 +37,11 @@ class StarterController {
    * A piece to put on a page.
    *
    * @param node with ids to be replaced; its pictures are those of the site
-   * @param flush whether a section that is made for it has no space above and below
+   * @param section values of a section that is made for it
    */
-  record ReadyReply(@Schema(implementation = Bodies.NodeBody.class) JsonNode node, boolean flush) {}
+  record ReadyReply(
+      @Schema(implementation = Bodies.NodeBody.class) JsonNode node,
+      @Schema(implementation = Object.class) JsonNode section) {}
 
   /**
    * A piece as one starts with it. Its pictures are taken into the site's library, those that are
@@ -59,7 +64,9 @@ class StarterController {
       }
     }
     Node node = Renamed.of(starter.node(), ids);
-    return new ReadyReply(DocumentJson.write(node), starter.flush());
+    Section around =
+        new Section("section", starter.around(pages.shared(siteId).bands()), List.of());
+    return new ReadyReply(DocumentJson.write(node), DocumentJson.write(around).path("values"));
   }
 
   private static byte[] bytes(String file) {
