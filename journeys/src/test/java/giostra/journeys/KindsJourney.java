@@ -13,7 +13,7 @@ import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.NodeType;
 import giostra.core.page.Piece;
-import giostra.core.tempo.Easing;
+import giostra.core.value.Easing;
 import giostra.core.tempo.NumberStyle;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -495,7 +495,7 @@ class KindsJourney {
     Page page = chromium.page(400, 300);
     for (Curve curve : Curve.values()) {
       String css =
-          Easing.of(curve) instanceof Easing.Bezier(var a, var b, var c, var d)
+          curve.easing() instanceof Easing.Bezier(var a, var b, var c, var d)
               ? "cubic-bezier(" + a + "," + b + "," + c + "," + d + ")"
               : "linear";
       var progress =
@@ -513,7 +513,7 @@ class KindsJourney {
                   """,
                   css);
       for (int i = 0; i < progress.size(); i++) {
-        assertThat(Easing.of(curve).at((i + 1) / 100.0))
+        assertThat(curve.easing().at((i + 1) / 100.0))
             .as(curve + " at " + (i + 1) + " %")
             .isCloseTo(
                 ((Number) progress.get(i)).doubleValue(),

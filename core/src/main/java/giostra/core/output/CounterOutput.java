@@ -12,7 +12,6 @@ import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.tempo.Count;
-import giostra.core.tempo.Easing;
 import giostra.core.tempo.NumberStyle;
 import java.util.Locale;
 
@@ -58,7 +57,7 @@ final class CounterOutput {
             from,
             to,
             piece.values().get(CounterSettings.DURATION),
-            Easing.of(piece.values().get(CounterSettings.CURVE)))
+            piece.values().get(CounterSettings.CURVE).easing())
         : Count.stepped(
             from,
             to,
@@ -125,7 +124,7 @@ final class CounterOutput {
         "{\"locale\":\"%s\",\"ms\":%d,\"curve\":%s,\"step\":%s,\"beat\":%d,\"grouping\":%b,\"compact\":%b,\"share\":%s,\"every\":%b}",
         writing.document.page().values().get(PageSettings.LANGUAGE),
         timed ? v.get(CounterSettings.DURATION).toMillis() : 0,
-        Easing.of(v.get(CounterSettings.CURVE)).plan(),
+        v.get(CounterSettings.CURVE).easing().plan(),
         plain(v.get(CounterSettings.STEP)),
         v.get(CounterSettings.BEAT).toMillis(),
         v.get(CounterSettings.GROUPING),

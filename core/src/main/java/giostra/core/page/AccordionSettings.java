@@ -84,6 +84,7 @@ public final class AccordionSettings {
                   OPEN_FIRST,
                   MAY_CLOSE,
                   PanelSettings.TRIGGER,
+                  DriveSettings.INTENT,
                   MARKER,
                   MARKER_ICON,
                   MARKER_PLACE,

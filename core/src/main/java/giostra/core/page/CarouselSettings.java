@@ -104,6 +104,8 @@ public final class CarouselSettings {
 
   static final List<Setting<?>> ALL =
       PieceSettings.with(
+          ItemSettings.joined(
+          DriveSettings.TRACK,
           List.of(
               CARD,
               FRAME,
@@ -129,7 +131,7 @@ public final class CarouselSettings {
               TrackSettings.FEW,
               TrackSettings.STRETCH_FEW,
               TrackSettings.AXIS,
-              TrackSettings.TRACK_HEIGHT));
+              TrackSettings.TRACK_HEIGHT)));
 
   private CarouselSettings() {}
 }

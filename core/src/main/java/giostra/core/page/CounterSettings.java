@@ -1,5 +1,6 @@
 package giostra.core.page;
 
+import giostra.core.value.Easing;
 import giostra.core.value.Kind;
 import giostra.core.value.Length;
 import giostra.core.value.Setting;
@@ -24,7 +25,19 @@ public final class CounterSettings {
     EASE_OUT,
     EASE_IN_OUT,
     /** Runs a little past its end and comes back. */
-    OVERSHOOT
+    OVERSHOOT;
+
+    /** The easing function. */
+    public Easing easing() {
+      return switch (this) {
+        case LINEAR -> Easing.LINEAR;
+        case EASE -> Easing.EASE;
+        case EASE_IN -> Easing.EASE_IN;
+        case EASE_OUT -> Easing.EASE_OUT;
+        case EASE_IN_OUT -> Easing.EASE_IN_OUT;
+        case OVERSHOOT -> Easing.OVERSHOOT;
+      };
+    }
   }
 
   /** The order of icon, number and title. */
@@ -44,23 +57,31 @@ public final class CounterSettings {
   }
 
   public static final Setting<Pace> PACE =
-      Setting.once("pace", "Paced by", new Kind.Pick<>(Pace.class), Pace.TIME);
+      Setting.once("pace", "Paced by", new Kind.Pick<>(Pace.class), Pace.TIME).inDrive();
   public static final Setting<Duration> DURATION =
-      Setting.once("duration", "Duration", Kind.Time.ms(100, 30_000), Duration.ofMillis(1600));
+      Setting.once("duration", "Duration", Kind.Time.ms(100, 30_000), Duration.ofMillis(1600)).inDrive();
   public static final Setting<Curve> CURVE =
-      Setting.once("curve", "Curve", new Kind.Pick<>(Curve.class), Curve.EASE_OUT);
+      Setting.once("curve", "Curve", new Kind.Pick<>(Curve.class), Curve.EASE_OUT).inDrive();
   public static final Setting<Double> STEP =
-      Setting.once("step", "Step", new Kind.Decimal(1e-6, 1e9), 1.0);
+      Setting.once("step", "Step", new Kind.Decimal(1e-6, 1e9), 1.0).inDrive();
   public static final Setting<Duration> BEAT =
-      Setting.once("beat", "Beat", Kind.Time.ms(16, 5000), Duration.ofMillis(50));
+      Setting.once("beat", "Beat", Kind.Time.ms(16, 5000), Duration.ofMillis(50)).inDrive();
+  public static final Setting<Duration> DELAY =
+      Setting.once("delay", "Starts after", Kind.Time.ms(0, 10_000), Duration.ZERO).inDrive();
+
+  /** From the start of one count to the start of the next; 0 starts all at once. */
+  public static final Setting<Duration> SEQUENCE =
+      Setting.once("sequence", "One after another by", Kind.Time.ms(0, 10_000), Duration.ZERO)
+          .inDrive();
+
   public static final Setting<Boolean> GROUPING =
       Setting.once("grouping", "Group digits", new Kind.Toggle(), true);
   public static final Setting<Boolean> COMPACT =
       Setting.once("compact", "Compact notation", new Kind.Toggle(), false);
   public static final Setting<Integer> STARTS_AT =
-      Setting.once("startsAt", "Starts when in view, %", new Kind.Whole(0, 100), 40);
+      Setting.once("startsAt", "Starts when in view, %", new Kind.Whole(0, 100), 40).inDrive();
   public static final Setting<Repeat> REPEAT =
-      Setting.once("repeat", "Runs", new Kind.Pick<>(Repeat.class), Repeat.ONCE);
+      Setting.once("repeat", "Runs", new Kind.Pick<>(Repeat.class), Repeat.ONCE).inDrive();
   public static final Setting<Length> COMFORT_FROM =
       PieceSettings.comfort("comfortFrom", "Comfortable from", 140);
   public static final Setting<Length> COMFORT_TO =
@@ -79,6 +100,8 @@ public final class CounterSettings {
                   CURVE,
                   STEP,
                   BEAT,
+                  DELAY,
+                  SEQUENCE,
                   GROUPING,
                   COMPACT,
                   STARTS_AT,

@@ -25,17 +25,17 @@ public final class FlipSettings {
   }
 
   public static final Setting<Turn> TURN =
-      Setting.once("turn", "Turns", new Kind.Pick<>(Turn.class), Turn.LEFT);
+      Setting.once("turn", "Turns", new Kind.Pick<>(Turn.class), Turn.LEFT).inDrive();
   public static final Setting<Manner> MANNER =
-      Setting.once("manner", "Manner", new Kind.Pick<>(Manner.class), Manner.HALF);
+      Setting.once("manner", "Manner", new Kind.Pick<>(Manner.class), Manner.HALF).inDrive();
   public static final Setting<Duration> DURATION =
-      Setting.once("duration", "Duration", Kind.Time.ms(0, 3000), Duration.ofMillis(600));
+      Setting.once("duration", "Duration", Kind.Time.ms(0, 3000), Duration.ofMillis(600)).inDrive();
   public static final Setting<PanelSettings.Trigger> TRIGGER =
       Setting.once(
           "trigger",
           "Turns on",
           new Kind.Pick<>(PanelSettings.Trigger.class),
-          PanelSettings.Trigger.HOVER);
+          PanelSettings.Trigger.HOVER).inDrive();
   public static final Setting<Length> COMFORT_FROM =
       PieceSettings.comfort("comfortFrom", "Comfortable from", 220);
   public static final Setting<Length> COMFORT_TO =
@@ -48,7 +48,7 @@ public final class FlipSettings {
   static final List<Setting<?>> ALL =
       PieceSettings.with(
           ItemSettings.joined(
-              List.of(TURN, MANNER, DURATION, TRIGGER, COMFORT_FROM, COMFORT_TO),
+              List.of(TURN, MANNER, DURATION, TRIGGER, DriveSettings.INTENT, COMFORT_FROM, COMFORT_TO),
               GridSettings.ALL,
               List.of(LEAST_HEIGHT, PADDING)));
 

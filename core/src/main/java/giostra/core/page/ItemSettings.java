@@ -162,7 +162,9 @@ public final class ItemSettings {
               DECIMALS,
               PREFIX,
               SUFFIX,
-              SHOWN),
+              SHOWN,
+              DriveSettings.OWN_REST,
+              DriveSettings.OWN_CHANGES),
           ClipSettings.ALL,
           ALWAYS,
           List.of(Feed.ROW));

@@ -25,7 +25,7 @@ public final class PanelSettings {
   public static final Aspect PICTURE = new Aspect(16, 9);
 
   public static final Setting<Trigger> TRIGGER =
-      Setting.once("trigger", "Opens on", new Kind.Pick<>(Trigger.class), Trigger.CLICK);
+      Setting.once("trigger", "Opens on", new Kind.Pick<>(Trigger.class), Trigger.CLICK).inDrive();
   public static final Setting<PanelHeight> PANEL_HEIGHT =
       Setting.byBand(
           "panelHeight", "Panel height", new Kind.Pick<>(PanelHeight.class), PanelHeight.OWN);

@@ -72,6 +72,7 @@ public final class PieceSettings {
           List.of(FIELDS_OFF, SHORTEN, TITLE, TITLE_BUTTON),
           TITLE_LINK.all(),
           List.of(HIDDEN, DISABLED, TOOLTIP, LookSettings.WORN),
+          DriveSettings.ENTERS,
           MarkSettings.ALL,
           ConditionSettings.ALL,
           List.of(Linking.LINKED_TO),

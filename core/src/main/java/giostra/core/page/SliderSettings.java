@@ -81,6 +81,9 @@ public final class SliderSettings {
 
   static final List<Setting<?>> ALL =
       PieceSettings.with(
+          ItemSettings.joined(
+          DriveSettings.TRACK,
+          DriveSettings.WORDS,
           List.of(
               WHOLE_LINK,
               NEIGHBOURS,
@@ -98,7 +101,7 @@ public final class SliderSettings {
               ARROWS,
               TrackSettings.ARROW_DISTANCE,
               TrackSettings.MARKS,
-              TrackSettings.MARK_DISTANCE));
+              TrackSettings.MARK_DISTANCE)));
 
   private SliderSettings() {}
 }

@@ -97,6 +97,7 @@ public final class TabsSettings {
           ItemSettings.joined(
               List.of(
                   PanelSettings.TRIGGER,
+                  DriveSettings.INTENT,
                   MARK,
                   HEADS_HIDDEN,
                   PanelSettings.LEVEL,

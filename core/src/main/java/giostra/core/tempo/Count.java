@@ -1,5 +1,6 @@
 package giostra.core.tempo;
 
+import giostra.core.value.Easing;
 import giostra.core.value.Require;
 import java.time.Duration;
 

@@ -37,7 +37,17 @@ public sealed interface Kind<T> {
   /** Whether less is written than can be read: decimals, say. */
   default boolean rounds() {
     return switch (this) {
-      case Size _, Time _, Point _, Paint _, Hue _, Letters _, Under _, Moved _, Shade _, Tall _ ->
+      case Size _,
+          Time _,
+          Point _,
+          Paint _,
+          Hue _,
+          Letters _,
+          Under _,
+          Moved _,
+          Shade _,
+          Tall _,
+          Ways _ ->
           true;
       case Whole _,
           Pick<?> _,
@@ -438,13 +448,22 @@ public sealed interface Kind<T> {
     }
   }
 
-  /** A span of time; read as seconds where no unit is given, since seconds say more than ms. */
-  record Time(Duration least, Duration most) implements Kind<Duration> {
-    private static final Pattern WRITTEN = Pattern.compile("(\\d+(?:[.,]\\d+)?)\\s*(ms|s)?");
+  /**
+   * A span of time; read as seconds where no unit is given, since seconds say more than ms.
+   *
+   * @param none whether 0 is allowed besides, which stands for none of its own
+   */
+  record Time(Duration least, Duration most, boolean none) implements Kind<Duration> {
+    private static final Pattern WRITTEN = Pattern.compile("(\\d{1,9}(?:[.,]\\d{1,9})?)\\s*(ms|s)?");
 
     /** A span between two in ms, both allowed. */
     public static Time ms(long least, long most) {
-      return new Time(Duration.ofMillis(least), Duration.ofMillis(most));
+      return new Time(Duration.ofMillis(least), Duration.ofMillis(most), false);
+    }
+
+    /** The same, or 0 for none of its own. */
+    public static Time ownMs(long least, long most) {
+      return new Time(Duration.ofMillis(least), Duration.ofMillis(most), true);
     }
 
     @Override
@@ -455,7 +474,8 @@ public sealed interface Kind<T> {
       }
       double amount = Double.parseDouble(match.group(1).replace(',', '.'));
       double ms = "ms".equals(match.group(2)) ? amount : amount * 1000;
-      if (!(ms >= least.toMillis() && ms <= most.toMillis())) {
+      boolean nothing = none && ms == 0;
+      if (!nothing && !(ms >= least.toMillis() && ms <= most.toMillis())) {
         throw new Refused(what, raw.toString(), allowed());
       }
       return Duration.ofMillis(Math.round(ms));
@@ -468,12 +488,36 @@ public sealed interface Kind<T> {
 
     @Override
     public String allowed() {
-      return String.format(Locale.ROOT, "a time from %s to %s", seconds(least), seconds(most));
+      String span =
+          String.format(Locale.ROOT, "a time from %s to %s", seconds(least), seconds(most));
+      return none ? span + ", or 0 for none of its own" : span;
     }
 
     /** As people and CSS write it: {@code 1.5s}. */
     public static String seconds(Duration value) {
       return Require.number(value.toMillis() / 1000.0) + "s";
+    }
+  }
+
+  /**
+   * Ways in which what was shown gives way to what comes.
+   *
+   * @param none whether there may be none of its own
+   */
+  record Ways(boolean none) implements Kind<Changes> {
+    @Override
+    public Changes read(String what, Object raw) {
+      return Changes.parse(what, raw.toString(), none);
+    }
+
+    @Override
+    public Object write(Changes value) {
+      return value.written();
+    }
+
+    @Override
+    public String allowed() {
+      return Change.ALLOWED + (none ? "; or nothing, for those of the piece" : "");
     }
   }
 

@@ -8,23 +8,30 @@ package giostra.core.value;
  * @param kind what values there are
  * @param byBand whether bands may differ
  * @param initial the value where nobody has set one
+ * @param drives whether it is of what happens in time, which has a step of its own
  * @param <T> the type of a value
  */
-public record Setting<T>(String id, String label, Kind<T> kind, boolean byBand, T initial) {
+public record Setting<T>(
+    String id, String label, Kind<T> kind, boolean byBand, T initial, boolean drives) {
 
   /** A setting that may differ by band. */
   public static <T> Setting<T> byBand(String id, String label, Kind<T> kind, T initial) {
-    return new Setting<>(id, label, kind, true, initial);
+    return new Setting<>(id, label, kind, true, initial, false);
   }
 
   /** A setting with one value for all bands. */
   public static <T> Setting<T> once(String id, String label, Kind<T> kind, T initial) {
-    return new Setting<>(id, label, kind, false, initial);
+    return new Setting<>(id, label, kind, false, initial, false);
   }
 
   /** The same under another name for people. */
   public Setting<T> called(String other) {
-    return new Setting<>(id, other, kind, byBand, initial);
+    return new Setting<>(id, other, kind, byBand, initial, drives);
+  }
+
+  /** The same, as one of what happens in time. */
+  public Setting<T> inDrive() {
+    return new Setting<>(id, label, kind, byBand, initial, true);
   }
 
   /**

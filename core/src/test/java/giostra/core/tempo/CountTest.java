@@ -2,6 +2,7 @@ package giostra.core.tempo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import giostra.core.value.Easing;
 import java.time.Duration;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;

@@ -1,8 +1,9 @@
-package giostra.core.tempo;
+package giostra.core.value;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import giostra.core.page.CounterSettings.Curve;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -21,16 +22,16 @@ class EasingTest {
     "LINEAR, 0.3, 0.3"
   })
   void aCurveReachesTheWorkedValue(
-      giostra.core.page.CounterSettings.Curve curve, double share, double progress) {
-    assertThat(Easing.of(curve).at(share)).isCloseTo(progress, within(1e-6));
+      Curve curve, double share, double progress) {
+    assertThat(curve.easing().at(share)).isCloseTo(progress, within(1e-6));
   }
 
   @ParameterizedTest
   @CsvSource({"EASE", "EASE_IN", "EASE_OUT", "EASE_IN_OUT", "LINEAR", "OVERSHOOT"})
-  void everyCurveBeginsAtNothingAndEndsAtAll(giostra.core.page.CounterSettings.Curve curve) {
-    assertThat(Easing.of(curve).at(0)).isZero();
-    assertThat(Easing.of(curve).at(1)).isEqualTo(1);
-    assertThat(Easing.of(curve).at(7)).isEqualTo(1);
+  void everyCurveBeginsAtNothingAndEndsAtAll(Curve curve) {
+    assertThat(curve.easing().at(0)).isZero();
+    assertThat(curve.easing().at(1)).isEqualTo(1);
+    assertThat(curve.easing().at(7)).isEqualTo(1);
   }
 
   @Property

@@ -1,0 +1,84 @@
+package giostra.core.drive;
+
+import com.ibm.icu.text.BreakIterator;
+import giostra.core.fit.Shortened;
+import giostra.core.page.CarouselSettings;
+import giostra.core.page.Document;
+import giostra.core.page.Fields;
+import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
+import giostra.core.page.PageSettings;
+import giostra.core.page.Piece;
+import giostra.core.page.PieceSettings;
+import giostra.core.value.RichText;
+import giostra.core.value.Setting;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * How long it takes to read what stands on an item: 238 words a minute, silently, in English, as
+ * the mean of 190 studies. Source: Brysbaert 2019, "How many words do we read per minute?"; the
+ * figure is from memory.
+ */
+public final class Reading {
+  /** Words a minute. */
+  public static final double WORDS_A_MINUTE = 238;
+
+  private static final List<Setting<String>> READ =
+      List.of(
+          ItemSettings.KICKER,
+          ItemSettings.HEADING,
+          ItemSettings.SUBHEADING,
+          ItemSettings.TEXT,
+          ItemSettings.NAME,
+          ItemSettings.ROLE,
+          ItemSettings.BUTTON,
+          ItemSettings.BUTTON_2);
+
+  private Reading() {}
+
+  /** Ms that so many words take. */
+  public static long ms(int words) {
+    return Math.round(words / WORDS_A_MINUTE * 60_000);
+  }
+
+  /**
+   * Words of a text as its language parts them. Source: UAX #29, "Word Boundaries", by ICU; what
+   * holds neither letters nor digits is none.
+   */
+  public static int words(String text, Locale locale) {
+    BreakIterator words = BreakIterator.getWordInstance(locale);
+    words.setText(text);
+    int count = 0;
+    while (words.next() != BreakIterator.DONE) {
+      if (words.getRuleStatus() >= BreakIterator.WORD_NONE_LIMIT) {
+        count++;
+      }
+    }
+    return count;
+  }
+
+  /** Words that are seen of an item of a piece. */
+  public static int words(Document document, Piece piece, Item item) {
+    Locale locale = Locale.forLanguageTag(document.page().values().get(PageSettings.LANGUAGE));
+    List<String> used =
+        Fields.used(piece.type(), piece.values().get(CarouselSettings.CARD)).stream()
+            .map(field -> field.setting().id())
+            .toList();
+    int most = piece.values().get(PieceSettings.SHORTEN);
+    int count = 0;
+    for (Setting<String> each : READ) {
+      // The name of a slide stands at its mark alone.
+      boolean marks = piece instanceof Piece.Slider && each == ItemSettings.NAME;
+      if (used.contains(each.id()) && !Fields.off(piece, each.id()) && !marks) {
+        String said = item.values().get(each);
+        String text =
+            each != ItemSettings.TEXT
+                ? said
+                : most > 0 ? Shortened.to(said, most) : RichText.words(said);
+        count += words(text, locale);
+      }
+    }
+    return count;
+  }
+}

@@ -1,0 +1,174 @@
+package giostra.core.page;
+
+import giostra.core.tempo.Score;
+import giostra.core.value.Change;
+import giostra.core.value.Changes;
+import giostra.core.value.Easing;
+import giostra.core.value.Kind;
+import giostra.core.value.Setting;
+import java.time.Duration;
+import java.util.List;
+
+/** What happens in time: what moves by itself, how one thing gives way to another, what comes in. */
+public final class DriveSettings {
+  /** What says how long a stop rests. */
+  public enum RestsBy {
+    TIME,
+    /** What there is to read on it. */
+    READING
+  }
+
+  /** In which order the ways of changing are taken. */
+  public enum Order {
+    IN_TURN,
+    /** At random, never the same twice. */
+    RANDOM
+  }
+
+  /** A corner. */
+  public enum Corner {
+    TOP_START,
+    TOP_END,
+    BOTTOM_START,
+    BOTTOM_END
+  }
+
+  /** How something comes in. */
+  public enum Entrance {
+    NONE,
+    RISE,
+    FADE,
+    FROM_START,
+    FROM_END,
+    GROW,
+    UNVEIL
+  }
+
+  /** How often. */
+  public enum Often {
+    ONCE,
+    EVERY_TIME
+  }
+
+  public static final Setting<Boolean> MOVES_ITSELF =
+      Setting.byBand("movesItself", "Moves by itself", new Kind.Toggle(), false).inDrive();
+  public static final Setting<RestsBy> RESTS_BY =
+      Setting.byBand("restsBy", "Rests by", new Kind.Pick<>(RestsBy.class), RestsBy.TIME).inDrive();
+  public static final Setting<Duration> REST =
+      Setting.byBand("rest", "Rests for", rest(), Duration.ofMillis(6000)).inDrive();
+  public static final Setting<Duration> REST_LEAST =
+      Setting.byBand("restLeast", "Reading, at least", rest(), Duration.ofMillis(4000)).inDrive();
+  public static final Setting<Duration> REST_MOST =
+      Setting.byBand("restMost", "Reading, at most", rest(), Duration.ofMillis(20_000)).inDrive();
+  public static final Setting<Duration> STARTS_AFTER =
+      Setting.byBand(
+              "startsAfter", "Starts after", Kind.Time.ms(0, Score.MOST_REST), Duration.ZERO)
+          .inDrive();
+  public static final Setting<Score.Round> ROUND =
+      Setting.byBand(
+              "round", "After the last", new Kind.Pick<>(Score.Round.class), Score.Round.ROUND)
+          .inDrive();
+
+  /** Reasons that can be chosen; a finger on it and a page that is away always hold it. */
+  public static final Setting<List<String>> HELD_WHILE =
+      Setting.byBand(
+              "heldWhile",
+              "Held while",
+              new Kind.Several(List.of("pointer", "unseen", "clip")),
+              List.of("pointer", "unseen", "clip"))
+          .inDrive();
+
+  public static final Setting<Score.AfterHand> AFTER_HAND =
+      Setting.byBand(
+              "afterHand",
+              "After a move by hand",
+              new Kind.Pick<>(Score.AfterHand.class),
+              Score.AfterHand.AGAIN)
+          .inDrive();
+  public static final Setting<Corner> PAUSE_PLACE =
+      Setting.byBand(
+              "pausePlace", "Pause button", new Kind.Pick<>(Corner.class), Corner.TOP_END)
+          .inDrive();
+  public static final Setting<Changes> CHANGES =
+      Setting.byBand("changes", "Changes by", new Kind.Ways(false), Changes.of(Change.MOVE))
+          .inDrive();
+  public static final Setting<Order> CHANGE_ORDER =
+      Setting.once("changeOrder", "Ways taken", new Kind.Pick<>(Order.class), Order.IN_TURN)
+          .inDrive();
+  public static final Setting<Entrance> WORDS_COME =
+      Setting.byBand("wordsCome", "Words come in", new Kind.Pick<>(Entrance.class), Entrance.NONE)
+          .inDrive();
+  public static final Setting<Duration> WORDS_BEAT =
+      Setting.byBand(
+              "wordsBeat", "One after another by", Kind.Time.ms(0, 2000), Duration.ofMillis(120))
+          .inDrive();
+  public static final Setting<Duration> WORDS_TAKE =
+      Setting.byBand("wordsTake", "Each takes", Kind.Time.ms(100, 3000), Duration.ofMillis(600))
+          .inDrive();
+
+  /** Of one item; 0 rests as the piece does. */
+  public static final Setting<Duration> OWN_REST =
+      Setting.once(
+              "ownRest",
+              "Rests for",
+              Kind.Time.ownMs(Score.LEAST_REST, Score.MOST_REST),
+              Duration.ZERO)
+          .inDrive();
+
+  /** Of one item; none are those of the piece. */
+  public static final Setting<Changes> OWN_CHANGES =
+      Setting.once("ownChanges", "Comes in by", new Kind.Ways(true), Changes.NONE).inDrive();
+
+  public static final Setting<Entrance> ENTRANCE =
+      Setting.once("entrance", "Comes in", new Kind.Pick<>(Entrance.class), Entrance.NONE)
+          .inDrive();
+  public static final Setting<Duration> ENTRANCE_TAKES =
+      Setting.once("entranceTakes", "Takes", Kind.Time.ms(100, 3000), Duration.ofMillis(700))
+          .inDrive();
+  public static final Setting<Duration> ENTRANCE_BEAT =
+      Setting.once("entranceBeat", "Items one after another by", Kind.Time.ms(0, 2000), Duration.ZERO)
+          .inDrive();
+  public static final Setting<Integer> ENTRANCE_SHARE =
+      Setting.once("entranceShare", "Comes in when in view, %", new Kind.Whole(0, 100), 20)
+          .inDrive();
+  public static final Setting<Often> ENTRANCE_OFTEN =
+      Setting.once("entranceOften", "Comes in how often", new Kind.Pick<>(Often.class), Often.ONCE)
+          .inDrive();
+
+  /** How long a pointer has to stay on something that opens by it. */
+  public static final Setting<Duration> INTENT =
+      Setting.once("intent", "Pointer stays for", Kind.Time.ms(0, 1000), Duration.ZERO)
+          .inDrive();
+
+  /** The curve of all that comes in. */
+  public static final Easing COMES_IN = new Easing.Bezier(.16, .7, .3, 1);
+
+  /** What a track does by itself and by hand. */
+  static final List<Setting<?>> TRACK =
+      List.of(
+          MOVES_ITSELF,
+          RESTS_BY,
+          REST,
+          REST_LEAST,
+          REST_MOST,
+          STARTS_AFTER,
+          ROUND,
+          HELD_WHILE,
+          AFTER_HAND,
+          PAUSE_PLACE,
+          CHANGES,
+          CHANGE_ORDER);
+
+  /** What the words of a slide do besides. */
+  static final List<Setting<?>> WORDS = List.of(WORDS_COME, WORDS_BEAT, WORDS_TAKE);
+
+  /** What any piece does when it is seen. */
+  static final List<Setting<?>> ENTERS =
+      List.of(ENTRANCE, ENTRANCE_TAKES, ENTRANCE_BEAT, ENTRANCE_SHARE, ENTRANCE_OFTEN);
+
+  private DriveSettings() {}
+
+  private static Kind.Time rest() {
+    return Kind.Time.ms(Score.LEAST_REST, Score.MOST_REST);
+  }
+}
