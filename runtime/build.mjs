@@ -13,6 +13,9 @@ await build({
   entryPoints: Object.fromEntries(
     [
       'page',
+      'autoplay',
+      'changes',
+      'entrances',
       'track',
       'tabs',
       'accordion',

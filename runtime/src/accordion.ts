@@ -1,4 +1,5 @@
 import type { Clock } from './clock';
+import { intent } from './intent';
 import type { Handle } from './kinds';
 import { search } from './search';
 
@@ -6,6 +7,8 @@ const { tell } = window.giostra;
 
 interface Plan {
   readonly hover: boolean;
+  /** Ms that a pointer stays on a heading before it opens. */
+  readonly intent?: number;
   readonly mayClose: boolean;
   /** Media queries under which all are open, and under which panels are as high as the tallest. */
   readonly always: readonly string[];
@@ -33,13 +36,10 @@ export function accordion(root: HTMLElement, clock: Clock): Handle {
       },
       { signal },
     );
-    head.addEventListener(
-      'pointerenter',
-      ({ pointerType }) => {
-        if (plan.hover && pointerType === 'mouse') item.open = true;
-      },
-      { signal },
-    );
+    const opens = () => {
+      item.open = true;
+    };
+    if (plan.hover) intent(head, plan.intent ?? 0, opens, clock, signal);
     item.addEventListener(
       'toggle',
       () => {

@@ -14,6 +14,10 @@ export interface Belt {
   readonly all: readonly HTMLElement[];
   /** Those that show, in their order. */
   items: readonly HTMLElement[];
+  /** The lists of ways by which items come in. */
+  readonly turns: Plan['turns'];
+  /** Whether it moves by itself in some band. */
+  readonly automatic: boolean;
   stop: number;
   /** Px from the start, in reading direction. */
   position: number;
@@ -81,6 +85,8 @@ export function belt(
     view,
     all,
     ...fit(),
+    turns: plan.turns,
+    automatic: plan.bands.some((band) => band.auto !== undefined),
     stop: 0,
     position: 0,
     track: undefined,

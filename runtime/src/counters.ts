@@ -16,6 +16,9 @@ interface Plan {
   /** Share of a figure that is seen when it starts. */
   readonly share: number;
   readonly every: boolean;
+  /** Ms before the first starts, and between two. */
+  readonly delay?: number;
+  readonly sequence?: number;
 }
 
 /** Progress at a share of the time. Source: CSS Easing Functions 2, "Cubic Bézier". */
@@ -42,7 +45,8 @@ export function counters(root: HTMLElement, clock: Clock): Handle {
   const running = new Map<HTMLElement, () => void>();
   const done = new Set<HTMLElement>();
 
-  function count(item: HTMLElement) {
+  /** @param wait ms before it leaves its first value */
+  function count(item: HTMLElement, wait: number) {
     const data = item.dataset;
     const from = Number(data.fromValue ?? 0);
     const to = Number(data.toValue ?? 0);
@@ -64,19 +68,36 @@ export function counters(root: HTMLElement, clock: Clock): Handle {
         : plan.ms
           ? from + (to - from) * eased(plan.curve, ms / length)
           : from + Math.sign(to - from) * plan.step * Math.floor(ms / plan.beat);
+    const write = (shown: number) => {
+      // No negative zero on the way through it.
+      const text = format.format(Math.abs(shown) * 10 ** decimals < 0.5 ? 0 : shown);
+      run.textContent = `${data.prefix ?? ''}${text}${data.suffix ?? ''}`;
+    };
     let start: number | undefined;
     const draw = (now: number) => {
       start ??= now;
       const ms = now - start;
-      const shown = value(ms);
-      // No negative zero on the way through it.
-      const text = format.format(Math.abs(shown) * 10 ** decimals < 0.5 ? 0 : shown);
-      run.textContent = `${data.prefix ?? ''}${text}${data.suffix ?? ''}`;
+      write(value(ms));
       if (ms >= length) end(item);
       else running.set(item, clock.frame(draw));
     };
     item.setAttribute('data-counting', '');
-    draw(clock.now());
+    if (wait > 0) {
+      write(from);
+      running.set(
+        item,
+        clock.after(wait, () => draw(clock.now())),
+      );
+    } else draw(clock.now());
+  }
+  /** When the last of them starts, by the clock. */
+  let next = 0;
+  /** Starts one: after the delay, and in its turn. */
+  function begin(item: HTMLElement) {
+    const now = clock.now();
+    const at = Math.max(now + (plan.delay ?? 0), plan.sequence ? next : 0);
+    next = at + (plan.sequence ?? 0);
+    count(item, at - now);
   }
   function end(item: HTMLElement) {
     running.delete(item);
@@ -91,7 +112,7 @@ export function counters(root: HTMLElement, clock: Clock): Handle {
         const item = target as HTMLElement;
         if (isIntersecting && intersectionRatio >= plan.share && !done.has(item)) {
           done.add(item);
-          count(item);
+          begin(item);
           tell(root, undefined, item.dataset.item, 'seen');
         } else if (!isIntersecting && plan.every) done.delete(item);
       }
@@ -102,10 +123,13 @@ export function counters(root: HTMLElement, clock: Clock): Handle {
   return {
     items: items.map((item) => item.dataset.item ?? ''),
     current: undefined,
-    open: () => items.forEach(count),
+    open: () => items.forEach(begin),
     next: () => {},
     previous: () => {},
-    replay: () => items.forEach(count),
+    replay() {
+      next = 0;
+      items.forEach(begin);
+    },
     stop() {
       seen.disconnect();
       for (const halt of running.values()) halt();

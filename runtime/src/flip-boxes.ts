@@ -1,4 +1,5 @@
 import type { Clock } from './clock';
+import { intent } from './intent';
 import type { Handle } from './kinds';
 
 const { tell } = window.giostra;
@@ -8,7 +9,10 @@ const { tell } = window.giostra;
  * Escape turns back. What lies behind is inert.
  */
 export function flipBoxes(root: HTMLElement, clock: Clock): Handle {
-  const plan = JSON.parse(root.dataset.plan ?? '') as { readonly hover: boolean };
+  const plan = JSON.parse(root.dataset.plan ?? '') as {
+    readonly hover: boolean;
+    readonly intent?: number;
+  };
   const items = [...root.querySelectorAll<HTMLElement>(':scope > .g-grid > .g-box')];
   const life = new AbortController();
   const { signal } = life;
@@ -57,11 +61,7 @@ export function flipBoxes(root: HTMLElement, clock: Clock): Handle {
       { signal },
     );
     if (!plan.hover) continue;
-    item.addEventListener(
-      'pointerenter',
-      ({ pointerType }) => fine.matches && pointerType === 'mouse' && turn(item, true, 'hover'),
-      { signal },
-    );
+    intent(item, plan.intent ?? 0, () => fine.matches && turn(item, true, 'hover'), clock, signal);
     item.addEventListener(
       'pointerleave',
       ({ pointerType }) => {

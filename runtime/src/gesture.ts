@@ -11,7 +11,9 @@ export interface Hand {
   /** Takes hold; says whether something was under way. */
   grab(): boolean;
   /** Lets go at a speed in px per ms. */
-  settle(speed: number, cause: 'drag' | 'wheel'): void;
+  settle(speed: number, cause: 'drag' | 'wheel', px: number): void;
+  /** Draws as far as it has gone, where something else than the track moves. */
+  scrub(px: number): boolean;
 }
 
 /** Follows a pointer or wheel; beyond an end the track gives way less and less. */
@@ -23,17 +25,20 @@ export function gesture(
   signal: AbortSignal,
 ) {
   let raw = 0;
+  let from = 0;
   let rolling = false;
   const enabled = () => belt.moves() && belt.band.axis === 'x';
   function grab() {
     const moving = hand.grab();
     raw = belt.position;
+    from = raw;
     return moving;
   }
   function shift(by: number) {
     const { track } = belt;
     if (!track) return;
     raw += by;
+    if (hand.scrub(raw - from)) return;
     const last = track.offsets.at(-1) ?? 0;
     const held = track.band.loops ? raw : Math.min(Math.max(0, raw), last);
     belt.draw(held + (raw - held) * STRETCH);
@@ -48,7 +53,7 @@ export function gesture(
         root.setAttribute('data-drag', '');
         shift(by);
       },
-      release: (speed) => hand.settle(speed, 'drag'),
+      release: (speed) => hand.settle(speed, 'drag', raw - from),
     },
     clock,
     signal,
@@ -64,7 +69,7 @@ export function gesture(
     },
     () => {
       rolling = false;
-      hand.settle(0, 'wheel');
+      hand.settle(0, 'wheel', raw - from);
     },
     clock,
     signal,

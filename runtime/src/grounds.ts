@@ -19,11 +19,15 @@ function grounds(button: HTMLElement): Handle {
   const seen = new Set<Element>();
   const rest = button.getAttribute('aria-label') ?? '';
   let held = false;
+  /** Whether what moves the slides by itself has the button. */
+  const owned = button.dataset.auto !== undefined;
 
   function run() {
-    button.hidden = calm.matches;
-    button.toggleAttribute('data-pressed', held);
-    button.setAttribute('aria-label', (held && button.dataset.lit) || rest);
+    if (!owned) {
+      button.hidden = calm.matches;
+      button.toggleAttribute('data-pressed', held);
+      button.setAttribute('aria-label', (held && button.dataset.lit) || rest);
+    }
     for (const clip of clips) {
       const on = seen.has(clip) && !held && !calm.matches && !document.hidden;
       if (!on) clip.pause();
@@ -48,14 +52,25 @@ function grounds(button: HTMLElement): Handle {
     watch.observe(clip);
     clip.addEventListener('playing', () => clip.setAttribute('data-played', ''), { signal });
   }
-  button.addEventListener(
-    'click',
-    () => {
-      held = !held;
-      run();
-    },
-    { signal },
-  );
+  if (owned) {
+    root.addEventListener(
+      'giostra:pace',
+      (event) => {
+        held = (event as CustomEvent<{ paused: boolean }>).detail.paused;
+        run();
+      },
+      { signal },
+    );
+  } else {
+    button.addEventListener(
+      'click',
+      () => {
+        held = !held;
+        run();
+      },
+      { signal },
+    );
+  }
   calm.addEventListener('change', run, { signal });
   document.addEventListener('visibilitychange', run, { signal });
   run();

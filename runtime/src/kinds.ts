@@ -1,4 +1,6 @@
+import type { autoplay } from './autoplay';
 import type { Clock } from './clock';
+import type { ways } from './ways';
 
 /** What a page can do with a piece from outside, as `element.giostra`. */
 export interface Handle {
@@ -13,8 +15,32 @@ export interface Handle {
   previous(): void;
   /** Plays again what runs once. */
   replay?(): void;
+  /** Moves by itself again, or stops until it is started. */
+  play?(): void;
+  pause?(): void;
+  /** Draws it as it is at some time, and holds it there; without one lets it go on. */
+  show?(at: Shown | undefined): void;
   /** Lets go of the page. */
   stop(): void;
+}
+
+/** What something that moves shows at some time. */
+export interface Shown {
+  readonly stop: number;
+  /** The stop that comes in, and by which of its ways. */
+  readonly next?: number;
+  readonly way?: number;
+  readonly back?: boolean;
+  /** How much of the change has passed, 0 to 1. */
+  readonly share?: number;
+  /** Ms since what shows began to come in. */
+  readonly since?: number;
+}
+
+/** What scripts lend to those of kinds, where a page has them. */
+export interface Lent {
+  readonly autoplay?: typeof autoplay;
+  readonly ways?: typeof ways;
 }
 
 /** Brings an element of one kind to life. */
@@ -25,6 +51,8 @@ declare global {
     /** What the script that all kinds share lends to theirs, which come after it. */
     giostra: {
       add(names: readonly string[], kind: Kind): void;
+      lend(some: Lent): void;
+      readonly lent: Lent;
       readonly tell: typeof tell;
       readonly bands: typeof bands;
       /** The time of all pieces that start from now on. */

@@ -25,7 +25,10 @@ function start() {
   }
 }
 
+const lent = {};
 window.giostra = {
+  lent,
+  lend: (some) => Object.assign(lent, some),
   tell,
   bands,
   clock: browser,

@@ -1,7 +1,11 @@
+import type { Auto, Turns, Words } from './pace';
+
 /** What the compiler wrote for one track: everything that was decided, nothing to decide. */
 export interface Plan {
   /** Items on the track. */
   readonly items: number;
+  /** The lists of ways by which items come in. */
+  readonly turns?: readonly Turns[];
   /** Narrowest first; exactly one query matches at any time. */
   readonly bands: readonly Band[];
 }
@@ -19,6 +23,12 @@ export interface Band {
   readonly tabbed: boolean;
   /** The items that show, where not all do. */
   readonly on?: readonly number[];
+  /** By item, which list of ways it comes in by. */
+  readonly ways?: readonly number[];
+  /** Whether no two neighbouring stops show the same item, so that each can be drawn apart. */
+  readonly apart?: boolean;
+  readonly words?: Words;
+  readonly auto?: Auto;
   /** First item of each stop, among those that show, ascending. */
   readonly starts: readonly number[];
   /** The same for fewer items, by their number, where conditions may hide some. */

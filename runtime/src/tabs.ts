@@ -1,9 +1,13 @@
+import type { Clock } from './clock';
+import { intent } from './intent';
 import type { Handle } from './kinds';
 
 const { bands, tell } = window.giostra;
 
 interface Plan {
   readonly hover: boolean;
+  /** Ms that a pointer stays on a heading before it opens. */
+  readonly intent?: number;
   readonly bands: readonly {
     readonly query: string;
     /** Whether they are an accordion here. */
@@ -14,7 +18,7 @@ interface Plan {
 }
 
 /** Brings tabs to life. Source of roles and keys: ARIA Authoring Practices, "Tabs", "Accordion". */
-export function tabs(root: HTMLElement): Handle {
+export function tabs(root: HTMLElement, clock: Clock): Handle {
   const plan = JSON.parse(root.dataset.plan ?? '') as Plan;
   const list = root.querySelector(':scope > .g-set > .g-heads') as HTMLElement;
   const items = [...root.querySelectorAll<HTMLElement>(':scope > .g-set > .g-panels > .g-tab')];
@@ -82,11 +86,7 @@ export function tabs(root: HTMLElement): Handle {
 
   heads.forEach((head, index) => {
     head.addEventListener('click', () => to(index, 'click'), { signal });
-    head.addEventListener(
-      'pointerenter',
-      ({ pointerType }) => plan.hover && pointerType === 'mouse' && to(index, 'hover'),
-      { signal },
-    );
+    if (plan.hover) intent(head, plan.intent ?? 0, () => to(index, 'hover'), clock, signal);
   });
   folds.forEach((fold, index) => {
     fold.addEventListener(

@@ -1,3 +1,4 @@
+import type { autoplay } from './autoplay';
 import { belt as belted } from './belt';
 import type { Clock } from './clock';
 import { gesture } from './gesture';
@@ -15,26 +16,28 @@ export function track(root: HTMLElement, clock: Clock): Handle {
   const belt = belted(root, changed, signal);
   /** The item that stays in view when the width changes. */
   let anchor = 0;
-  const turn = turning(
-    belt,
-    clock,
-    (stop) => {
+  let auto: ReturnType<typeof autoplay> | undefined;
+  const turn = turning(belt, clock, {
+    marked(stop) {
       anchor = belt.band.starts[stop] ?? 0;
-      mark();
+      mark(stop);
     },
-    (from, to, cause) => tell(root, belt.item(from), belt.item(to), cause),
-  );
+    told: (from, to, cause) => tell(root, belt.item(from), belt.item(to), cause),
+    goes: (cause, back) => cause !== 'itself' && auto?.byHand(back),
+    rested: () => auto?.rested(),
+  });
   const say = marks(root, { step: turn.step, to: (stop) => turn.to(stop, 'mark') }, signal);
-  const mark = () => say(belt.band, belt.stop, belt.items, belt.all);
+  const mark = (stop = belt.stop) => say(belt.band, stop, belt.items, belt.all);
 
   gesture(
     root,
     belt,
     {
       grab: turn.grab,
-      settle(speed, cause) {
+      scrub: turn.scrub,
+      settle(speed, cause, px) {
         root.removeAttribute('data-drag');
-        turn.settle(speed, cause);
+        turn.settle(speed, cause, px);
       },
     },
     clock,
@@ -64,6 +67,7 @@ export function track(root: HTMLElement, clock: Clock): Handle {
     root.removeAttribute('data-drag');
     mark();
     turn.rest();
+    auto?.changed();
   }
   addEventListener('resize', turn.still, { signal });
 
@@ -75,6 +79,9 @@ export function track(root: HTMLElement, clock: Clock): Handle {
   anchor = belt.band.starts[belt.stop] ?? 0;
   mark();
   turn.rest();
+  if (belt.automatic) {
+    auto = window.giostra.lent.autoplay?.(root, belt, turn.goes, clock, signal);
+  }
   return {
     get items() {
       return belt.items.map((each) => each.dataset.item ?? '');
@@ -88,6 +95,18 @@ export function track(root: HTMLElement, clock: Clock): Handle {
     },
     next: () => turn.step(1),
     previous: () => turn.step(-1),
+    ...(auto && { play: auto.play, pause: auto.pause }),
+    show(at) {
+      if (at) {
+        auto?.hold('shown', true);
+        turn.show(at);
+      } else {
+        turn.rest();
+        mark();
+        auto?.changed();
+        auto?.hold('shown', false);
+      }
+    },
     stop() {
       turn.halt();
       life.abort();

@@ -1,87 +1,232 @@
 import type { Belt } from './belt';
 import type { Clock } from './clock';
 import { glide } from './glide';
+import type { Shown } from './kinds';
 import { landing } from './landing';
 import { nearest } from './measures';
+import type { ways } from './ways';
 
 /** Who made it move, as `giostra:change` tells. */
-export type Cause = 'arrow' | 'mark' | 'drag' | 'wheel' | 'neighbour' | 'script';
+export type Cause = 'arrow' | 'mark' | 'drag' | 'wheel' | 'neighbour' | 'script' | 'itself';
 
-/**
- * Turns a track from stop to stop.
- * @param marked called when a stop is gone to, before anything moves
- * @param told called when it is another one than before, after that
- */
-export function turning(
-  belt: Belt,
-  clock: Clock,
-  marked: (stop: number) => void,
-  told: (from: number, to: number, cause: Cause) => void,
-) {
+/** Speed from which a release carries a change through, in px per ms. */
+const CARRIED = 0.3;
+
+/** Who listens to what turns. */
+export interface Turned {
+  /** A stop is gone to; called before anything moves. */
+  marked(stop: number): void;
+  /** It is another one than before; called after that. */
+  told(from: number, to: number, cause: Cause): void;
+  /** It goes, by whom and whether back. */
+  goes(cause: Cause, back: boolean): void;
+  /** It has come to rest. */
+  rested(): void;
+}
+
+/** Turns a track from stop to stop. */
+export function turning(belt: Belt, clock: Clock, turned: Turned) {
   const calm = matchMedia('(prefers-reduced-motion: reduce)');
+  const way = window.giostra.lent.ways?.(belt);
   /** Stops what is under way, if something is. */
   let halt: (() => void) | undefined;
   /** Where the last change leads, and whether a finger caught it on the way. */
   let aim = 0;
   let caught = false;
+  /** A change that a hand, or whoever holds the time, draws: from where to where. */
+  let held:
+    | {
+        from: number;
+        to: number;
+        drawn: ReturnType<ReturnType<typeof ways>['open']>;
+        key: string;
+        moves: boolean;
+      }
+    | undefined;
 
   function rest() {
     halt?.();
     halt = undefined;
+    held?.drawn?.end();
+    held = undefined;
     belt.rest();
   }
-  /** Goes to a stop; `place` is its position, a round or more away where the track has no end. */
-  function go(stop: number, place: number, cause: Cause, speed = 0) {
+  /** Lets go of a change that is drawn: what comes in is there, unless the track itself moves. */
+  function letGo() {
+    if (!held) return;
+    if (!held.moves) return rest();
+    held.drawn?.end();
+    held = undefined;
+  }
+  function done() {
+    rest();
+    turned.rested();
+  }
+  /**
+   * Goes to a stop; `place` is its position, a round or more away where the track has no end.
+   * @returns ms that it takes, where that is said
+   */
+  function go(stop: number, place: number, cause: Cause, back: boolean, speed = 0): number {
     const from = belt.stop;
+    const chosen = from === stop ? undefined : way?.next(stop, cause);
     aim = place;
+    if (halt) {
+      // What was coming in is there; a track is caught on its way.
+      halt();
+      halt = undefined;
+      letGo();
+    }
+    if (from !== stop) turned.goes(cause, back);
+    const drawn = calm.matches || !chosen ? undefined : way?.open(stop, place, chosen, back);
     belt.stop = stop;
-    marked(stop);
-    halt?.();
-    if (calm.matches) rest();
-    else halt = glide(clock, belt.position, place, speed, belt.draw, rest);
-    if (from !== stop) told(from, stop, cause);
+    turned.marked(stop);
+    if (calm.matches || (chosen && !drawn)) done();
+    else if (drawn && way) {
+      held = { from, to: stop, drawn, key: '', moves: chosen?.[0] === 'move' };
+      halt = way.run(clock, drawn, 0, 1, () => {
+        halt = undefined;
+        way.spoken(drawn, clock);
+        done();
+      });
+    } else halt = glide(clock, belt.position, place, speed, belt.draw, done);
+    if (from !== stop) turned.told(from, stop, cause);
+    return drawn?.ms ?? 0;
   }
   /** Measures, unless something is under way, whose measures hold. */
   function ready() {
     if (!halt) belt.measured();
     return belt.moves() ? belt.track : undefined;
   }
+  /** The stop so many further on, if there is one. */
+  function beside(by: 1 | -1) {
+    const count = belt.band.starts.length;
+    const stop = belt.band.loops ? (belt.stop + by + count) % count : belt.stop + by;
+    return stop < 0 || stop >= count ? undefined : stop;
+  }
+  function placeOf(stop: number, by: 1 | -1) {
+    const at = belt.track;
+    if (!at) return 0;
+    let place = at.offsets[stop] ?? 0;
+    if (!belt.band.loops) return place;
+    // From where the last step leads, so that quick steps add up.
+    const base = belt.place(belt.stop, halt ? aim : belt.position);
+    place = nearest(at, place, base);
+    return (place - base) * by <= 0 ? place + by * at.round : place;
+  }
   return {
     rest,
     /** What is under way comes to rest at once. */
-    still: () => halt && rest(),
-    halt: () => halt?.(),
+    still: () => halt && done(),
+    halt: () => {
+      halt?.();
+      held?.drawn?.end();
+    },
     step(by: 1 | -1) {
-      const at = ready();
-      if (!at) return;
-      const { band } = belt;
-      const count = band.starts.length;
-      const stop = band.loops ? (belt.stop + by + count) % count : belt.stop + by;
-      if (stop < 0 || stop >= count) return;
-      let place = at.offsets[stop] ?? 0;
-      if (band.loops) {
-        // From where the last step leads, so that quick steps add up.
-        const base = belt.place(belt.stop, halt ? aim : belt.position);
-        place = nearest(at, place, base);
-        if ((place - base) * by <= 0) place += by * at.round;
-      }
-      go(stop, place, 'arrow');
+      if (!ready()) return;
+      const stop = beside(by);
+      if (stop !== undefined) go(stop, placeOf(stop, by), 'arrow', by < 0);
     },
     to(stop: number, cause: Cause) {
-      if (ready() && stop !== belt.stop) go(stop, belt.place(stop, belt.position), cause);
+      if (ready() && stop !== belt.stop) {
+        go(stop, belt.place(stop, belt.position), cause, stop < belt.stop);
+      }
+    },
+    /** By itself; says how long it takes. */
+    goes(stop: number, back: boolean) {
+      if (!ready()) return 0;
+      return go(stop, placeOf(stop, back ? -1 : 1), 'itself', back);
     },
     grab() {
-      caught = halt !== undefined;
-      ready();
+      caught = halt !== undefined && (!held || held.moves);
+      if (held && !held.moves) done();
       halt?.();
+      if (!caught) halt = undefined;
+      ready();
       halt = undefined;
+      letGo();
       return caught;
     },
-    settle(speed: number, cause: Cause) {
+    /** Draws a change as far as a hand has gone, px; not where the track itself moves. */
+    scrub(px: number): boolean {
+      const from = held?.from ?? belt.stop;
+      const at = belt.track;
+      if (calm.matches || !at || !way) return false;
+      const by = px < 0 ? -1 : 1;
+      const now = belt.stop;
+      belt.stop = from;
+      const to = px === 0 ? undefined : beside(by);
+      belt.stop = now;
+      const chosen = to === undefined ? way.any(from) : way.peek(to);
+      if (!chosen || chosen[0] === 'move') return false;
+      if (held && held.to !== to) {
+        held.drawn?.end();
+        held = undefined;
+        belt.stop = from;
+        belt.rest();
+      }
+      if (to === undefined) return true;
+      if (!held) {
+        held = { from, to, drawn: way.open(to, 0, chosen, by < 0), key: '', moves: false };
+        belt.stop = to;
+      }
+      held.drawn?.at(Math.min(1, Math.abs(px) / at.inner));
+      return true;
+    },
+    settle(speed: number, cause: Cause, px: number) {
       if (!belt.track) return;
+      if (held && way) {
+        const { from, to, drawn } = held;
+        const share = Math.min(1, Math.abs(px) / belt.track.inner);
+        const on = speed * Math.sign(px);
+        const through = on > CARRIED || (share > 0.5 && on > -CARRIED);
+        if (through) {
+          way?.next(to, cause);
+          turned.goes(cause, px < 0);
+          turned.marked(to);
+          turned.told(from, to, cause);
+        }
+        const end = () => {
+          halt = undefined;
+          if (through && drawn) way.spoken(drawn, clock);
+          if (!through) belt.stop = from;
+          done();
+        };
+        if (drawn) halt = way.run(clock, drawn, share, through ? 1 : 0, end);
+        else end();
+        return;
+      }
       const end = landing(belt.track, belt.position, speed, caught ? aim : undefined);
       caught = false;
-      go(end.to, end.place, cause, speed);
+      go(end.to, end.place, cause, end.place < belt.position, speed);
+    },
+    /** Draws what shows at some time. */
+    show({ stop, next = stop, way: at = 0, back = false, share = 0, since }: Shown) {
+      const key = [stop, next, at, back, innerWidth].join();
+      if (held?.key !== key || next === stop) {
+        halt?.();
+        halt = undefined;
+        held?.drawn?.end();
+        held = undefined;
+        if (belt.stop !== stop || next !== stop || !belt.track) {
+          belt.stop = stop;
+          belt.rest();
+        }
+        turned.marked(next);
+        if (next !== stop) {
+          const place = placeOf(next, back ? -1 : 1);
+          const chosen = way?.at(next, at);
+          held = {
+            from: stop,
+            to: next,
+            drawn: chosen && !calm.matches ? way?.open(next, place, chosen, back) : undefined,
+            key,
+            moves: false,
+          };
+          belt.stop = next;
+        }
+      }
+      if (next !== stop && held?.drawn) held.drawn.at(share);
+      else way?.said(since);
     },
   };
 }

@@ -144,7 +144,7 @@ public final class TrackParts {
   public static final Part SLIDE_BUTTONS =
       room(Part.of("slider.buttons", "Buttons"), Property.ABOVE, rem(0.5));
 
-  /** Holds what moves behind a slide. */
+  /** Holds what moves by itself: the track, and what moves behind a slide. */
   public static final Part HOLD =
       edge(
               ground(
@@ -244,9 +244,9 @@ public final class TrackParts {
           Part.of("quotation.bubble-speaker", "Speaker by the tail"), rem(0.4), rem(0.3), rem(0.4));
 
   static final List<Part> MOVING =
-      List.of(ARROW, ARROW_ICON, MARK, TALLY, BAR, THUMBNAIL, NAME, NEIGHBOUR);
+      List.of(ARROW, ARROW_ICON, MARK, TALLY, BAR, THUMBNAIL, NAME, NEIGHBOUR, HOLD);
   static final List<Part> SLIDES =
-      List.of(SLIDE, SLIDE_OVERLAY, SLIDE_WORDS, SLIDE_HEADING, SLIDE_BUTTONS, HOLD);
+      List.of(SLIDE, SLIDE_OVERLAY, SLIDE_WORDS, SLIDE_HEADING, SLIDE_BUTTONS);
   static final List<Part> CARDS =
       List.of(
           CARD,

@@ -161,8 +161,7 @@ public final class Pacing {
     while (order.size() < SHUFFLED) {
       int next = random.nextInt(ways);
       boolean again = !order.isEmpty() && order.getLast() == next;
-      boolean closes =
-          ways > 2 && order.size() + 1 == SHUFFLED && order.getFirst() == next;
+      boolean closes = ways > 2 && order.size() + 1 == SHUFFLED && order.getFirst() == next;
       if (!again && !closes) {
         order.add(next);
       }
@@ -173,8 +172,7 @@ public final class Pacing {
   /** How a stop comes in. */
   public Turns turns(int stop) {
     List<Change> ways = taken(first(stop));
-    return new Turns(
-        ways.stream().map(way -> way.time().toMillis()).toList(), order(ways.size()));
+    return new Turns(ways.stream().map(way -> way.time().toMillis()).toList(), order(ways.size()));
   }
 
   /** What it does by itself, whether it is set to or not: that is what a visitor's hand meets. */

@@ -202,8 +202,9 @@ final class AccordionOutput {
             .collect(Collectors.joining(","));
     return String.format(
         Locale.ROOT,
-        "{\"hover\":%b,\"mayClose\":%b,\"always\":[%s],\"tallest\":[%s]}",
+        "{\"hover\":%b%s,\"mayClose\":%b,\"always\":[%s],\"tallest\":[%s]}",
         piece.values().get(PanelSettings.TRIGGER) == Trigger.HOVER,
+        Writing.intent(piece),
         piece.values().get(AccordionSettings.MAY_CLOSE),
         always,
         tallest);

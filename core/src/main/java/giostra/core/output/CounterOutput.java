@@ -13,6 +13,8 @@ import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.tempo.Count;
 import giostra.core.tempo.NumberStyle;
+import giostra.core.value.Setting;
+import java.time.Duration;
 import java.util.Locale;
 
 /**
@@ -116,12 +118,17 @@ final class CounterOutput {
     return java.math.BigDecimal.valueOf(value).toPlainString();
   }
 
+  private String later(String name, Setting<Duration> setting) {
+    long ms = piece.values().get(setting).toMillis();
+    return ms == 0 ? "" : ",\"" + name + "\":" + ms;
+  }
+
   private String plan() {
     var v = piece.values();
     boolean timed = v.get(CounterSettings.PACE) == Pace.TIME;
     return String.format(
         Locale.ROOT,
-        "{\"locale\":\"%s\",\"ms\":%d,\"curve\":%s,\"step\":%s,\"beat\":%d,\"grouping\":%b,\"compact\":%b,\"share\":%s,\"every\":%b}",
+        "{\"locale\":\"%s\",\"ms\":%d,\"curve\":%s,\"step\":%s,\"beat\":%d,\"grouping\":%b,\"compact\":%b,\"share\":%s,\"every\":%b%s}",
         writing.document.page().values().get(PageSettings.LANGUAGE),
         timed ? v.get(CounterSettings.DURATION).toMillis() : 0,
         v.get(CounterSettings.CURVE).easing().plan(),
@@ -130,7 +137,8 @@ final class CounterOutput {
         v.get(CounterSettings.GROUPING),
         v.get(CounterSettings.COMPACT),
         plain(v.get(CounterSettings.STARTS_AT) / 100.0),
-        v.get(CounterSettings.REPEAT) == Repeat.EVERY_TIME);
+        v.get(CounterSettings.REPEAT) == Repeat.EVERY_TIME,
+        later("delay", CounterSettings.DELAY) + later("sequence", CounterSettings.SEQUENCE));
   }
 
   void css() {

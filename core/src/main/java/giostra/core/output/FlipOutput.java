@@ -33,7 +33,7 @@ final class FlipOutput {
     writing.root(
         piece,
         "flip-boxes",
-        "{\"hover\":" + hover + "}",
+        "{\"hover\":" + hover + Writing.intent(piece) + "}",
         "role",
         name.isEmpty() ? "" : "group",
         "aria-label",

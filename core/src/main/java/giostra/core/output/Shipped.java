@@ -33,6 +33,24 @@ public record Shipped(
   /** The name of the script that all kinds share. */
   public static final String PAGE = "page";
 
+  /** What lends itself to the scripts of kinds, which come after it. */
+  private static final List<String> LENT = List.of("autoplay", "changes");
+
+  /** The names of all page scripts. */
+  public static final List<String> SCRIPTS =
+      List.of(
+          PAGE,
+          "autoplay",
+          "changes",
+          "entrances",
+          "track",
+          "tabs",
+          "accordion",
+          "flip-boxes",
+          "counters",
+          "clips",
+          "grounds");
+
   /** A variable font file. */
   public record Font(String family, String path, String weights, String unicodeRange) {}
 
@@ -125,8 +143,7 @@ public record Shipped(
   /** Scripts under their plain names, and nothing else: for looking at what a page says alone. */
   public static Shipped scriptsOnly() {
     return new Shipped(
-        Stream.of(PAGE, "track", "tabs", "accordion", "flip-boxes", "counters", "clips", "grounds")
-            .collect(Collectors.toMap(Function.identity(), name -> name + ".js")),
+        SCRIPTS.stream().collect(Collectors.toMap(Function.identity(), name -> name + ".js")),
         List.of(),
         _ -> Optional.empty(),
         _ -> Optional.empty(),
@@ -141,7 +158,11 @@ public record Shipped(
     }
     var all = new ArrayList<String>();
     all.add(script(PAGE));
-    kinds.stream().map(Shipped::scriptOf).distinct().forEach(name -> all.add(script(name)));
+    Stream.concat(
+            LENT.stream().filter(kinds::contains),
+            kinds.stream().filter(kind -> !LENT.contains(kind)).map(Shipped::scriptOf))
+        .distinct()
+        .forEach(name -> all.add(script(name)));
     return all;
   }
 

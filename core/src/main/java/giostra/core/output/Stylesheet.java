@@ -29,7 +29,7 @@ final class Stylesheet {
           .collect(Collectors.toMap(Function.identity(), kind -> load(kind + ".css")));
   private static final String TRACK = load("track.css");
   private static final Map<String, String> PARTS =
-      Stream.of("marks", "quotation")
+      Stream.of("marks", "quotation", "hold")
           .collect(Collectors.toMap(Function.identity(), part -> load(part + ".css")));
   private static final String FOLD = load("fold.css");
   private static final String GRID = load("grid.css");

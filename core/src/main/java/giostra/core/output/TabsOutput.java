@@ -202,8 +202,9 @@ final class TabsOutput {
             .collect(Collectors.joining(","));
     return String.format(
         Locale.ROOT,
-        "{\"hover\":%b,\"bands\":[%s]}",
+        "{\"hover\":%b%s,\"bands\":[%s]}",
         piece.values().get(PanelSettings.TRIGGER) == Trigger.HOVER,
+        Writing.intent(piece),
         all);
   }
 

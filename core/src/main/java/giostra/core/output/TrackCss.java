@@ -24,8 +24,10 @@ final class TrackCss {
   private final List<Item> items;
   private final Map<String, TrackBand> byId = new HashMap<>();
   private final String id;
+  private final MotionPlan motion;
 
-  TrackCss(Writing writing, Piece.Tracked piece, List<TrackBand> bands) {
+  TrackCss(Writing writing, Piece.Tracked piece, List<TrackBand> bands, MotionPlan motion) {
+    this.motion = motion;
     this.writing = writing;
     this.piece = piece;
     this.bands = bands;
@@ -192,8 +194,9 @@ final class TrackCss {
       }
     }
     each(id + " .g-view", "grid-area", b -> beside(b) ? "1/2" : "1/1");
-    if (SlideOutput.anyMoves(piece)) {
+    if (held(piece, motion)) {
       each(id + " .g-hold", "grid-area", b -> beside(b) ? "1/2" : "1/1");
+      each(id + " .g-hold", "place-self", motion::pausePlace);
     }
     if (!some(TrackCss::marks)) {
       return;
@@ -240,6 +243,11 @@ final class TrackCss {
             id + " .g-dots{display:none}" + id + " .g-tally{display:block}");
       }
     }
+  }
+
+  /** Whether something moves by itself, so that it can be paused. */
+  static boolean held(Piece.Tracked piece, MotionPlan motion) {
+    return motion.movesItself() || SlideOutput.anyMoves(piece);
   }
 
   static boolean arrows(TrackBand b) {

@@ -45,6 +45,9 @@ final class TrackOutput {
   private final List<TrackBand> bands;
   private final List<Item> items;
 
+  /** What it does in time. */
+  private final MotionPlan motion;
+
   /** Whether some item shows only at times, or for some addresses. */
   private final boolean conditional;
 
@@ -57,6 +60,7 @@ final class TrackOutput {
     this.layout = TrackLayout.of(writing.document, piece, 0);
     this.bands = layout.bands();
     this.items = piece.onShow();
+    this.motion = new MotionPlan(writing.document, piece, bands);
     this.conditional = items.stream().anyMatch(TrackOutput::conditional);
   }
 
@@ -68,6 +72,9 @@ final class TrackOutput {
   void html() {
     String name = piece.values().get(PieceSettings.NAME);
     String belt = "g-" + piece.id() + "-belt";
+    if (motion.changes()) {
+      writing.kinds.add("changes");
+    }
     writing.mostItems = Math.max(writing.mostItems, items.size());
     writing.root(
         piece,
@@ -81,6 +88,7 @@ final class TrackOutput {
         name.isEmpty() ? labels.items() : name);
     int level = writing.outline.items(piece);
     out.open("div", "class", "g-frame");
+    hold();
     arrow("g-prev", labels.previous(), belt, "M14.5 5 7.5 12l7 7");
     arrow("g-next", labels.next(), belt, "m9.5 5 7 7-7 7");
     out.open("div", "class", "g-view")
@@ -90,21 +98,38 @@ final class TrackOutput {
     }
     out.close("div").close("div");
     marks(belt);
-    if (SlideOutput.anyMoves(piece)) {
-      // Whatever moves by itself for over 5 s can be paused. Source: WCAG 2.2, 2.2.2.
-      writing.kinds.add("grounds");
-      writing.press(
-          "g-hold",
-          labels.pause(),
-          labels.play(""),
-          "pause",
-          "play",
-          "data-kind",
-          "grounds",
-          "hidden",
-          "hidden");
-    }
     out.close("div").close("div");
+  }
+
+  /**
+   * Whatever moves by itself for over 5 s can be paused. Source: WCAG 2.2, 2.2.2. It comes first,
+   * so that the keyboard meets it before what it pauses. Source: ARIA Authoring Practices,
+   * "Carousel".
+   */
+  private void hold() {
+    if (!TrackCss.held(piece, motion)) {
+      return;
+    }
+    boolean clips = SlideOutput.anyMoves(piece);
+    writing.parts.add("hold");
+    if (clips) {
+      writing.kinds.add("grounds");
+    }
+    if (motion.movesItself()) {
+      writing.kinds.add("autoplay");
+    }
+    writing.press(
+        "g-hold",
+        labels.pause(),
+        labels.play(""),
+        "pause",
+        "play",
+        "data-kind",
+        clips ? "grounds" : "",
+        "data-auto",
+        motion.movesItself() ? "auto" : "",
+        "hidden",
+        "hidden");
   }
 
   private void item(Item item, int index, int level) {
@@ -233,7 +258,7 @@ final class TrackOutput {
         .map(b ->
             String.format(
                 Locale.ROOT,
-                "{\"query\":\"%s\",\"axis\":\"%s\",\"view\":%d,\"both\":%b,\"loops\":%b,\"tabbed\":%b,%s\"starts\":%s}",
+                "{\"query\":\"%s\",\"axis\":\"%s\",\"view\":%d,\"both\":%b,\"loops\":%b,\"tabbed\":%b,%s\"starts\":%s%s}",
                 b.band().query(),
                 b.axis() == Axis.ACROSS ? "x" : "y",
                 b.all() ? Math.max(1, b.items()) : b.view(),
@@ -241,8 +266,11 @@ final class TrackOutput {
                 b.loops(),
                 slides && TrackCss.marks(b) && TrackCss.pressed(b.marks()),
                 b.items() == items.size() ? "" : "\"on\":" + list(b.on()) + ",",
-                list(b.stops().starts()) + (conditional ? ",\"fewer\":" + fewer(b) : "")))
-        .collect(Collectors.joining(",", "{\"items\":" + items.size() + ",\"bands\":[", "]}"));
+                list(b.stops().starts()) + (conditional ? ",\"fewer\":" + fewer(b) : ""),
+                motion.of(b)))
+        .collect(
+            Collectors.joining(
+                ",", "{\"items\":" + items.size() + motion.turns() + ",\"bands\":[", "]}"));
   }
 
   /** The same where conditions hide some of the items: by how many are left. */
@@ -284,6 +312,6 @@ final class TrackOutput {
   }
 
   void css() {
-    new TrackCss(writing, piece, bands).all();
+    new TrackCss(writing, piece, bands, motion).all();
   }
 }

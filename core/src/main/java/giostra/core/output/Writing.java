@@ -11,6 +11,9 @@ import giostra.core.media.ClipHost;
 import giostra.core.page.Block;
 import giostra.core.page.ConditionSettings;
 import giostra.core.page.Document;
+import giostra.core.page.DriveSettings;
+import giostra.core.page.DriveSettings.Entrance;
+import giostra.core.page.DriveSettings.Often;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
@@ -127,6 +130,7 @@ final class Writing {
         List.of("id", "g-" + piece.id(), "data-piece", piece.id(), "data-kind", kind));
     attributes.addAll(List.of(more));
     attributes.addAll(List.of("data-plan", plan));
+    attributes.addAll(List.of(entrance(values)));
     marks(attributes, values);
     if (values.get(PieceSettings.DISABLED)) {
       attributes.addAll(List.of("inert", "inert"));
@@ -134,6 +138,31 @@ final class Writing {
     attributes.addAll(List.of("title", values.get(PieceSettings.TOOLTIP)));
     out.open("div", attributes.toArray(String[]::new));
     over(piece);
+  }
+
+  /** How long a pointer has to stay, as the plan of what opens by it has it. */
+  static String intent(Piece piece) {
+    long ms = piece.values().get(DriveSettings.INTENT).toMillis();
+    return ms == 0 ? "" : ",\"intent\":" + ms;
+  }
+
+  /** How a piece comes in when it is seen: manner, time, beat, share, whether every time. */
+  private String[] entrance(Values values) {
+    Entrance how = values.get(DriveSettings.ENTRANCE);
+    if (how == Entrance.NONE) {
+      return new String[0];
+    }
+    kinds.add("entrances");
+    return new String[] {
+      "data-enter",
+      String.join(
+          " ",
+          Css.word(how),
+          Long.toString(values.get(DriveSettings.ENTRANCE_TAKES).toMillis()),
+          Long.toString(values.get(DriveSettings.ENTRANCE_BEAT).toMillis()),
+          Integer.toString(values.get(DriveSettings.ENTRANCE_SHARE)),
+          values.get(DriveSettings.ENTRANCE_OFTEN) == Often.EVERY_TIME ? "every" : "once")
+    };
   }
 
   /** The heading and the button over a whole piece. */

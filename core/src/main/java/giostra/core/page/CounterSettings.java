@@ -59,7 +59,8 @@ public final class CounterSettings {
   public static final Setting<Pace> PACE =
       Setting.once("pace", "Paced by", new Kind.Pick<>(Pace.class), Pace.TIME).inDrive();
   public static final Setting<Duration> DURATION =
-      Setting.once("duration", "Duration", Kind.Time.ms(100, 30_000), Duration.ofMillis(1600)).inDrive();
+      Setting.once("duration", "Duration", Kind.Time.ms(100, 30_000), Duration.ofMillis(1600))
+          .inDrive();
   public static final Setting<Curve> CURVE =
       Setting.once("curve", "Curve", new Kind.Pick<>(Curve.class), Curve.EASE_OUT).inDrive();
   public static final Setting<Double> STEP =

@@ -9,7 +9,9 @@ import giostra.core.value.Setting;
 import java.time.Duration;
 import java.util.List;
 
-/** What happens in time: what moves by itself, how one thing gives way to another, what comes in. */
+/**
+ * What happens in time: what moves by itself, how one thing gives way to another, what comes in.
+ */
 public final class DriveSettings {
   /** What says how long a stop rests. */
   public enum RestsBy {
@@ -61,8 +63,7 @@ public final class DriveSettings {
   public static final Setting<Duration> REST_MOST =
       Setting.byBand("restMost", "Reading, at most", rest(), Duration.ofMillis(20_000)).inDrive();
   public static final Setting<Duration> STARTS_AFTER =
-      Setting.byBand(
-              "startsAfter", "Starts after", Kind.Time.ms(0, Score.MOST_REST), Duration.ZERO)
+      Setting.byBand("startsAfter", "Starts after", Kind.Time.ms(0, Score.MOST_REST), Duration.ZERO)
           .inDrive();
   public static final Setting<Score.Round> ROUND =
       Setting.byBand(
@@ -86,8 +87,7 @@ public final class DriveSettings {
               Score.AfterHand.AGAIN)
           .inDrive();
   public static final Setting<Corner> PAUSE_PLACE =
-      Setting.byBand(
-              "pausePlace", "Pause button", new Kind.Pick<>(Corner.class), Corner.TOP_END)
+      Setting.byBand("pausePlace", "Pause button", new Kind.Pick<>(Corner.class), Corner.TOP_END)
           .inDrive();
   public static final Setting<Changes> CHANGES =
       Setting.byBand("changes", "Changes by", new Kind.Ways(false), Changes.of(Change.MOVE))
@@ -126,7 +126,8 @@ public final class DriveSettings {
       Setting.once("entranceTakes", "Takes", Kind.Time.ms(100, 3000), Duration.ofMillis(700))
           .inDrive();
   public static final Setting<Duration> ENTRANCE_BEAT =
-      Setting.once("entranceBeat", "Items one after another by", Kind.Time.ms(0, 2000), Duration.ZERO)
+      Setting.once(
+              "entranceBeat", "Items one after another by", Kind.Time.ms(0, 2000), Duration.ZERO)
           .inDrive();
   public static final Setting<Integer> ENTRANCE_SHARE =
       Setting.once("entranceShare", "Comes in when in view, %", new Kind.Whole(0, 100), 20)
@@ -137,8 +138,7 @@ public final class DriveSettings {
 
   /** How long a pointer has to stay on something that opens by it. */
   public static final Setting<Duration> INTENT =
-      Setting.once("intent", "Pointer stays for", Kind.Time.ms(0, 1000), Duration.ZERO)
-          .inDrive();
+      Setting.once("intent", "Pointer stays for", Kind.Time.ms(0, 1000), Duration.ZERO).inDrive();
 
   /** The curve of all that comes in. */
   public static final Easing COMES_IN = new Easing.Bezier(.16, .7, .3, 1);

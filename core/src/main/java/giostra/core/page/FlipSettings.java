@@ -32,10 +32,11 @@ public final class FlipSettings {
       Setting.once("duration", "Duration", Kind.Time.ms(0, 3000), Duration.ofMillis(600)).inDrive();
   public static final Setting<PanelSettings.Trigger> TRIGGER =
       Setting.once(
-          "trigger",
-          "Turns on",
-          new Kind.Pick<>(PanelSettings.Trigger.class),
-          PanelSettings.Trigger.HOVER).inDrive();
+              "trigger",
+              "Turns on",
+              new Kind.Pick<>(PanelSettings.Trigger.class),
+              PanelSettings.Trigger.HOVER)
+          .inDrive();
   public static final Setting<Length> COMFORT_FROM =
       PieceSettings.comfort("comfortFrom", "Comfortable from", 220);
   public static final Setting<Length> COMFORT_TO =
@@ -48,7 +49,8 @@ public final class FlipSettings {
   static final List<Setting<?>> ALL =
       PieceSettings.with(
           ItemSettings.joined(
-              List.of(TURN, MANNER, DURATION, TRIGGER, DriveSettings.INTENT, COMFORT_FROM, COMFORT_TO),
+              List.of(
+                  TURN, MANNER, DURATION, TRIGGER, DriveSettings.INTENT, COMFORT_FROM, COMFORT_TO),
               GridSettings.ALL,
               List.of(LEAST_HEIGHT, PADDING)));
 

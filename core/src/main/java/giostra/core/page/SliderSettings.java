@@ -82,26 +82,26 @@ public final class SliderSettings {
   static final List<Setting<?>> ALL =
       PieceSettings.with(
           ItemSettings.joined(
-          DriveSettings.TRACK,
-          DriveSettings.WORDS,
-          List.of(
-              WHOLE_LINK,
-              NEIGHBOURS,
-              TrackSettings.FORM,
-              HEIGHT,
-              PICTURE_USE,
-              PICTURE_SIDE,
-              PICTURE_SHARE,
-              WORDS_MEASURE,
-              PLACE,
-              PADDING,
-              TrackSettings.GAP,
-              TrackSettings.ENDLESS,
-              TrackSettings.AXIS,
-              ARROWS,
-              TrackSettings.ARROW_DISTANCE,
-              TrackSettings.MARKS,
-              TrackSettings.MARK_DISTANCE)));
+              DriveSettings.TRACK,
+              DriveSettings.WORDS,
+              List.of(
+                  WHOLE_LINK,
+                  NEIGHBOURS,
+                  TrackSettings.FORM,
+                  HEIGHT,
+                  PICTURE_USE,
+                  PICTURE_SIDE,
+                  PICTURE_SHARE,
+                  WORDS_MEASURE,
+                  PLACE,
+                  PADDING,
+                  TrackSettings.GAP,
+                  TrackSettings.ENDLESS,
+                  TrackSettings.AXIS,
+                  ARROWS,
+                  TrackSettings.ARROW_DISTANCE,
+                  TrackSettings.MARKS,
+                  TrackSettings.MARK_DISTANCE)));
 
   private SliderSettings() {}
 }

@@ -92,8 +92,7 @@ public final class Trace {
   private Trace(Score score) {
     this.score = score;
     this.times = new int[score.stops()];
-    this.phase =
-        !score.moves() ? Phase.OVER : score.startsAfter() > 0 ? Phase.WAITS : Phase.RESTS;
+    this.phase = !score.moves() ? Phase.OVER : score.startsAfter() > 0 ? Phase.WAITS : Phase.RESTS;
     this.left = phase == Phase.WAITS ? score.startsAfter() : score.rests().getFirst();
   }
 

@@ -78,10 +78,7 @@ public record Change(Manner manner, From from, Duration time, Easing easing) {
   /** One with what we give where nobody says more. */
   public static Change of(Manner manner) {
     return new Change(
-        manner,
-        From.END,
-        Duration.ofMillis(manner == Manner.CUT ? 0 : 700),
-        Easing.CALM);
+        manner, From.END, Duration.ofMillis(manner == Manner.CUT ? 0 : 700), Easing.CALM);
   }
 
   static String word(Enum<?> constant) {

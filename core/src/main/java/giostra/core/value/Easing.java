@@ -151,7 +151,8 @@ public sealed interface Easing {
       }
       double root = Math.sqrt(1 - damping * damping);
       double wd = w * root;
-      return 1 - Math.exp(-damping * w * t) * (Math.cos(wd * t) + damping / root * Math.sin(wd * t));
+      return 1
+          - Math.exp(-damping * w * t) * (Math.cos(wd * t) + damping / root * Math.sin(wd * t));
     }
 
     /** As straight stretches, close enough that nobody sees a bend: {@link #MOST_STEPS} points. */
@@ -160,8 +161,7 @@ public sealed interface Easing {
       return new Points(
           IntStream.rangeClosed(0, last)
               .mapToObj(i ->
-                  new Point(
-                      (double) i / last, i == last ? 1 : round(progress((double) i / last))))
+                  new Point((double) i / last, i == last ? 1 : round(progress((double) i / last))))
               .toList());
     }
 
@@ -276,8 +276,7 @@ public sealed interface Easing {
       }
       double from = shares.get(before).orElseThrow();
       double to = shares.get(after).orElseThrow();
-      double share =
-          before == after ? from : from + (to - from) * (i - before) / (after - before);
+      double share = before == after ? from : from + (to - from) * (i - before) / (after - before);
       all.add(new Point(share, progress.get(i)));
     }
     return new Points(all);

@@ -454,7 +454,8 @@ public sealed interface Kind<T> {
    * @param none whether 0 is allowed besides, which stands for none of its own
    */
   record Time(Duration least, Duration most, boolean none) implements Kind<Duration> {
-    private static final Pattern WRITTEN = Pattern.compile("(\\d{1,9}(?:[.,]\\d{1,9})?)\\s*(ms|s)?");
+    private static final Pattern WRITTEN =
+        Pattern.compile("(\\d{1,9}(?:[.,]\\d{1,9})?)\\s*(ms|s)?");
 
     /** A span between two in ms, both allowed. */
     public static Time ms(long least, long most) {

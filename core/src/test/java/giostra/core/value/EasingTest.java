@@ -21,8 +21,7 @@ class EasingTest {
     "EASE_IN, 0.5, 0.315357", "EASE_OUT, 0.5, 0.684643", "EASE_IN_OUT, 0.5, 0.5",
     "LINEAR, 0.3, 0.3"
   })
-  void aCurveReachesTheWorkedValue(
-      Curve curve, double share, double progress) {
+  void aCurveReachesTheWorkedValue(Curve curve, double share, double progress) {
     assertThat(curve.easing().at(share)).isCloseTo(progress, within(1e-6));
   }
 

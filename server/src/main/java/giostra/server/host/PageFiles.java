@@ -18,10 +18,6 @@ import tools.jackson.databind.json.JsonMapper;
 /** The files that ship with every page: the page script and the fonts, named by their content. */
 @Component
 public class PageFiles {
-  private static final List<String> SCRIPTS =
-      List.of(
-          Shipped.PAGE, "track", "tabs", "accordion", "flip-boxes", "counters", "clips", "grounds");
-
   /** An icon that draws nothing: without one browsers ask for /favicon.ico, which is not there. */
   private static final byte[] BLANK =
       "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 1 1\"/>"
@@ -38,7 +34,7 @@ public class PageFiles {
   PageFiles(JsonMapper mapper, Shipped.IconSet icons, Settings settings) {
     this.hosts = settings.clipHosts();
     this.icons = icons;
-    for (String name : SCRIPTS) {
+    for (String name : Shipped.SCRIPTS) {
       byte[] bytes = ShippedFiles.load(name + ".js");
       String path = name + "." + short16(bytes) + ".js";
       scripts.put(name, path);

@@ -1,0 +1,256 @@
+import type { Belt } from './belt';
+import type { Clock } from './clock';
+
+/** So much of it must be in view; of what is higher than the screen, so much of the screen. */
+const SEEN = 0.25;
+const FILLED = 0.5;
+/** Least that is left of a rest that goes on, in ms, and how much longer one is after a hand. */
+const LEAST = 1000;
+const LATER = 2;
+/** A timer that is later than this was held up by more than the browser's grain: it counts anew. */
+const LATE = 250;
+
+/**
+ * Ms that a stop rests: the longest of its items' own; else that of the piece, or what there is to
+ * read on it within its bounds.
+ */
+function restOf(belt: Belt, stop: number): number {
+  const { auto } = belt.band;
+  if (!auto) return 0;
+  const [rest, least, most] = auto.rest;
+  const { band, items } = belt;
+  const start = band.starts[stop] ?? 0;
+  const at = Array.from({ length: Math.min(band.view, items.length) }, (_, i) =>
+    belt.all.indexOf(items[(start + i) % items.length] as HTMLElement),
+  );
+  const own = Math.max(0, ...at.map((index) => auto.own?.[index] ?? 0));
+  if (own > 0) return own;
+  if (!auto.reads) return rest;
+  const reads = at.reduce((sum, index) => sum + (auto.reads?.[index] ?? 0), 0);
+  return Math.min(Math.max(reads, least), most);
+}
+
+/**
+ * Moves something by itself, and heeds who is there. The rule is `giostra.core.tempo.Trace`, which
+ * this does as it says.
+ * @param go changes into a stop; says how many ms that takes Source: ARIA Authoring Practices, "Carousel"; WCAG 2.2, 2.2.2.
+ */
+export function autoplay(
+  root: HTMLElement,
+  track: Belt,
+  go: (stop: number, back: boolean) => number,
+  clock: Clock,
+  signal: AbortSignal,
+) {
+  const button = root.querySelector<HTMLElement>(':scope > .g-frame > .g-hold');
+  const belt = root.querySelector('.g-belt');
+  const named = button?.getAttribute('aria-label') ?? '';
+  const calm = matchMedia('(prefers-reduced-motion: reduce)');
+  const reasons = new Set<string>();
+  const latches = new Set<'focus' | 'button' | 'hand'>();
+  let phase: 'waits' | 'rests' | 'changes' | 'over' = 'waits';
+  let since = clock.now();
+  let left = 0;
+  let back = false;
+  let later = false;
+  let asked = false;
+  let going = false;
+  let timer: (() => void) | undefined;
+
+  const on = () => !calm.matches && track.band.starts.length > 1 && track.band.auto !== undefined;
+  const runs = () => reasons.size === 0 && latches.size === 0 && on();
+  const still = () => phase === 'rests' || phase === 'waits';
+
+  function freeze() {
+    const now = clock.now();
+    if (still()) {
+      if (runs()) left = Math.max(0, left - (now - since));
+      since = now;
+    }
+  }
+  function arm() {
+    timer?.();
+    timer = undefined;
+    if (still() && runs()) timer = clock.after(Math.max(0, since + left - clock.now()), due);
+    say();
+  }
+  /** When something fell due: by the rule, unless the timer was held up. */
+  const ideal = (at: number) => (clock.now() - at > LATE ? clock.now() : at);
+  function due() {
+    const at = ideal(since + left);
+    if (phase === 'waits') return rests(at);
+    const last = track.band.starts.length - 1;
+    const stop = track.stop;
+    const round = track.band.auto?.round;
+    const turned = round === 'back' && (stop === last || (back && stop > 0));
+    const to =
+      round === 'back'
+        ? stop + (turned ? -1 : 1)
+        : round === 'once'
+          ? Math.min(stop + 1, last)
+          : (stop + 1) % (last + 1);
+    back = turned;
+    if (to === stop) {
+      phase = 'over';
+      say();
+      return;
+    }
+    goes(to, at);
+  }
+  function goes(to: number, at: number) {
+    phase = 'changes';
+    since = at;
+    going = true;
+    left = go(to, back);
+    going = false;
+    if (left === 0) rests(at);
+    say();
+  }
+  function rests(at: number) {
+    phase = 'rests';
+    since = at;
+    left = restOf(track, track.stop) * (later ? LATER : 1);
+    later = false;
+    arm();
+  }
+  function hold(reason: string, holds: boolean) {
+    if (reasons.has(reason) === holds) return;
+    freeze();
+    if (holds) reasons.add(reason);
+    else {
+      reasons.delete(reason);
+      if (runs() && phase === 'rests') left = Math.max(left, LEAST);
+    }
+    arm();
+  }
+  const heeds = (reason: string) => track.band.auto?.held.includes(reason) === true;
+  function stops(latch: 'focus' | 'button' | 'hand') {
+    freeze();
+    latches.add(latch);
+    arm();
+  }
+  function play() {
+    freeze();
+    latches.clear();
+    reasons.delete('pointer');
+    asked = true;
+    if (phase === 'over') {
+      back = false;
+      goes(0, clock.now());
+    } else {
+      if (phase === 'rests') left = Math.max(left, LEAST);
+      arm();
+    }
+  }
+  function pause() {
+    asked = false;
+    stops('button');
+  }
+  const stopped = () => latches.size > 0 || phase === 'over';
+  function say() {
+    belt?.setAttribute('aria-live', on() && !stopped() ? 'off' : 'polite');
+    if (!button) return;
+    const clips = button.dataset.kind !== undefined;
+    button.hidden = calm.matches || !(on() || clips);
+    const off = on() ? stopped() : latches.has('button');
+    button.toggleAttribute('data-pressed', off);
+    button.setAttribute('aria-label', (off && button.dataset.lit) || named);
+    if (clips) {
+      const detail = { paused: latches.has('button') };
+      root.dispatchEvent(new CustomEvent('giostra:pace', { detail }));
+    }
+  }
+
+  const hears = (target: EventTarget, names: string, run: (event: Event) => void) => {
+    for (const name of names.split(' ')) {
+      target.addEventListener(name, run, { signal, capture: name === 'play' || name === 'pause' });
+    }
+  };
+  if (button) {
+    hears(button, 'click', () => ((on() ? stopped() : latches.has('button')) ? play() : pause()));
+  }
+  hears(root, 'pointerenter', (event) => {
+    if ((event as PointerEvent).pointerType !== 'touch' && heeds('pointer')) hold('pointer', true);
+  });
+  hears(root, 'pointerleave', () => hold('pointer', false));
+  hears(root, 'pointerdown', (event) => {
+    if ((event.target as Element).closest('.g-view')) hold('finger', true);
+  });
+  hears(window, 'pointerup pointercancel', () => hold('finger', false));
+  hears(root, 'focusin', (event) => {
+    const target = event.target as Element;
+    // What a mouse has put the focus on is not taken from it.
+    hold('inside', target.closest('.g-view') !== null);
+    if (!asked && target.matches(':focus-visible') && on()) stops('focus');
+  });
+  hears(root, 'focusout', () => hold('inside', false));
+  const away = () => hold('away', document.hidden);
+  hears(document, 'visibilitychange', away);
+  const playing = new Set<EventTarget>();
+  hears(root, 'play pause', ({ target, type }) => {
+    if (!target || (target as Element).matches('.g-moving')) return;
+    if (type === 'play') playing.add(target);
+    else playing.delete(target);
+    hold('clip', playing.size > 0 && heeds('clip'));
+  });
+  hears(calm, 'change', () => {
+    freeze();
+    arm();
+  });
+  const watch = new IntersectionObserver(
+    (entries) => {
+      const { intersectionRatio, intersectionRect } = entries.at(-1) as IntersectionObserverEntry;
+      const seen = intersectionRatio >= SEEN || intersectionRect.height >= innerHeight * FILLED;
+      hold('unseen', !seen && heeds('unseen'));
+    },
+    { threshold: [0, 0.1, SEEN, 0.5, 1] },
+  );
+  watch.observe(root.querySelector('.g-view') ?? root);
+  signal.addEventListener('abort', () => {
+    watch.disconnect();
+    timer?.();
+  });
+
+  function begin() {
+    const auto = track.band.auto;
+    back = false;
+    phase = auto?.after ? 'waits' : 'rests';
+    since = clock.now();
+    left = auto?.after || restOf(track, track.stop);
+  }
+  begin();
+  // Until it has been looked for it is not seen.
+  if (heeds('unseen')) reasons.add('unseen');
+  if (document.hidden) reasons.add('away');
+  arm();
+  return {
+    play,
+    pause,
+    hold,
+    /** A hand has moved it: it is on its way. */
+    byHand(goesBack: boolean) {
+      const hand = track.band.auto?.hand;
+      phase = 'changes';
+      since = clock.now();
+      left = 0;
+      back = goesBack;
+      later = hand === 'later';
+      if (hand === 'stops' && on()) latches.add('hand');
+      timer?.();
+      say();
+    },
+    /** It has come to rest. @param ms that the change took, when it was by itself */
+    rested() {
+      if (phase === 'changes' && !going) rests(left > 0 ? ideal(since + left) : clock.now());
+    },
+    /** Another band holds. */
+    changed() {
+      const now = clock.now();
+      if (phase !== 'waits' && phase !== 'over') phase = 'rests';
+      since = now;
+      left = phase === 'waits' ? left : restOf(track, track.stop);
+      arm();
+    },
+  };
+}
+window.giostra.lend({ autoplay });

@@ -1,0 +1,3 @@
+import { ways } from './ways';
+
+window.giostra.lend({ ways });
