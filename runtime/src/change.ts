@@ -9,8 +9,6 @@ const YIELD = 0.12;
 /** Px that what blurs away is blurred by, and from how far one looks at what turns. */
 const BLUR = 18;
 const EYE = 1400;
-/** The share of a change after which the first words come in. */
-const SOON = 0.35;
 
 /**
  * What comes in and what goes, as keyframes.
@@ -80,14 +78,18 @@ function still(element: HTMLElement, keyframes: Frames, timing: KeyframeEffectOp
   return animation;
 }
 
-/** The words of what came in, one after another. @param after ms before the first */
-export function words(items: readonly HTMLElement[], [manner, beat, takes]: Words, after: number) {
+/** The words of what came in, one after another. @param ms of the change by which they come */
+export function words(
+  items: readonly HTMLElement[],
+  [manner, beat, takes, after]: Words,
+  ms: number,
+) {
   const all = items.flatMap((item) => {
     const way = getComputedStyle(item).direction === 'rtl' ? -1 : 1;
     return [...item.querySelectorAll<HTMLElement>('.g-copybox > *')].map((each, index) =>
       still(each, entering(manner, way), {
         duration: takes,
-        delay: after + index * beat,
+        delay: after * ms + index * beat,
         easing: 'cubic-bezier(.16,.7,.3,1)',
         fill: 'backwards',
       }),
@@ -120,7 +122,7 @@ export function change(
   };
   const going = seen(at);
   const coming = seen(to);
-  const said = spoken ? words(coming, spoken, ms * SOON) : [];
+  const said = spoken ? words(coming, spoken, ms) : [];
   const since = (passed: number) => {
     for (const each of said) each.currentTime = passed;
   };

@@ -1,5 +1,6 @@
 import type { autoplay } from './autoplay';
 import type { Clock } from './clock';
+import type { Way } from './pace';
 import type { ways } from './ways';
 
 /** What a page can do with a piece from outside, as `element.giostra`. */
@@ -18,6 +19,8 @@ export interface Handle {
   /** Moves by itself again, or stops until it is started. */
   play?(): void;
   pause?(): void;
+  /** Holds what moves by itself, for as long as somebody wants to look. */
+  hold?(on: boolean): void;
   /** Draws it as it is at some time, and holds it there; without one lets it go on. */
   show?(at: Shown | undefined): void;
   /** Lets go of the page. */
@@ -29,7 +32,7 @@ export interface Shown {
   readonly stop: number;
   /** The stop that comes in, and by which of its ways. */
   readonly next?: number;
-  readonly way?: number;
+  readonly way?: number | Way;
   readonly back?: boolean;
   /** How much of the change has passed, 0 to 1. */
   readonly share?: number;

@@ -14,8 +14,8 @@ export interface Turns {
   readonly glide?: boolean;
 }
 
-/** How words come in: their manner, ms between two, ms that each takes. */
-export type Words = readonly [manner: string, beat: number, takes: number];
+/** How words come in: their manner, ms between two, ms that each takes, after which share of the change. */
+export type Words = readonly [manner: string, beat: number, takes: number, after: number];
 
 /** What a track does by itself in a band; all in ms, items by their place among all. */
 export interface Auto {

@@ -1,6 +1,7 @@
 import { type Drawn, draw } from './drawn';
 import { heedHeld, hold, letGo } from './held';
-import type {} from './kinds';
+import type { Shown } from './kinds';
+import { ways } from './ways';
 
 /**
  * The one script that a preview has and a release has not: it takes new markup from the bench and
@@ -28,6 +29,7 @@ type Told =
   | { readonly type: 'show' | 'mark' | 'replay'; readonly id: string }
   | Hold
   | Drawn
+  | { readonly type: 'at'; readonly id: string; readonly at?: Shown }
   | { readonly type: 'anatomy'; readonly parts: readonly (readonly [string, string])[] }
   | { readonly type: 'hello' };
 
@@ -124,7 +126,13 @@ async function swap(message: Swap) {
   }
   await styled;
   if (window.scrollY !== at) window.scrollTo(0, at);
+  // What was there before the change does not come in anew.
+  for (const each of document.querySelectorAll('[data-enter]')) {
+    each.setAttribute('data-entered', '');
+  }
   document.dispatchEvent(new Event('giostra:start'));
+  still();
+  drawAt();
   if (held) keep(held);
   say({ type: 'swapped', css: message.css });
 }
@@ -138,7 +146,11 @@ addEventListener('message', (event: MessageEvent<Told>) => {
   else if (message.type === 'replay') replay(message.id);
   else if (message.type === 'anatomy') anatomy = message.parts;
   else if (message.type === 'hold') keep(message);
-  else if (message.type === 'draw') say({ type: 'drawn', there: draw(message) });
+  else if (message.type === 'at') {
+    if (told && (told.id !== message.id || !message.at)) piece(told.id)?.giostra?.show?.(undefined);
+    told = message.at ? { id: message.id, at: message.at } : undefined;
+    drawAt();
+  } else if (message.type === 'draw') say({ type: 'drawn', there: draw(message) });
   else if (message.type === 'swap') turn = turn.then(() => swap(message));
 });
 
@@ -183,6 +195,21 @@ function mark(id: string) {
   );
 }
 
+/** Nothing moves by itself beside the bench, which has the time in its hands. */
+function still() {
+  if (bench === window) return;
+  for (const each of document.querySelectorAll<HTMLElement>('[data-piece]')) {
+    each.giostra?.hold?.(true);
+  }
+}
+
+/** What the bench has drawn at a time of its choice. */
+let told: { readonly id: string; readonly at: Shown } | undefined;
+const piece = (id: string) => document.querySelector<HTMLElement>(`[data-piece="${id}"]`);
+function drawAt() {
+  if (told) piece(told.id)?.giostra?.show?.(told.at);
+}
+
 /** Plays again what runs once: that of the piece, or of all when it has none. */
 function replay(id: string) {
   const at = element(id);
@@ -191,6 +218,8 @@ function replay(id: string) {
     ...(at?.querySelectorAll<HTMLElement>('[data-piece]') ?? []),
   ];
   for (const piece of pieces) piece?.giostra?.replay?.();
+  for (const each of pieces) if (each?.dataset.enter) each.removeAttribute('data-entered');
+  document.dispatchEvent(new Event('giostra:start'));
 }
 
 /** Brings something into view: in the middle, or from a little above its start when it is high. */
@@ -236,4 +265,7 @@ addEventListener('click', (event) => {
   say({ type: event.detail > 1 ? 'opened' : 'clicked', ids, parts: partsAt(target) });
 });
 addEventListener('resize', hello);
+// Ways of changing are tried on pages that have none yet.
+window.giostra?.lend({ ways });
+still();
 hello();

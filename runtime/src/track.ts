@@ -96,6 +96,7 @@ export function track(root: HTMLElement, clock: Clock): Handle {
     next: () => turn.step(1),
     previous: () => turn.step(-1),
     ...(auto && { play: auto.play, pause: auto.pause }),
+    hold: (on) => auto?.hold('shown', on),
     show(at) {
       if (at) {
         auto?.hold('shown', true);
@@ -104,7 +105,6 @@ export function track(root: HTMLElement, clock: Clock): Handle {
         turn.rest();
         mark();
         auto?.changed();
-        auto?.hold('shown', false);
       }
     },
     stop() {

@@ -27,7 +27,12 @@ export interface Turned {
 /** Turns a track from stop to stop. */
 export function turning(belt: Belt, clock: Clock, turned: Turned) {
   const calm = matchMedia('(prefers-reduced-motion: reduce)');
-  const way = window.giostra.lent.ways?.(belt);
+  let lent: ReturnType<typeof ways> | undefined;
+  /** Those that are lent, once they are: on a page that needs none they are not there. */
+  const ask = () => {
+    lent ??= window.giostra.lent.ways?.(belt);
+    return lent;
+  };
   /** Stops what is under way, if something is. */
   let halt: (() => void) | undefined;
   /** Where the last change leads, and whether a finger caught it on the way. */
@@ -68,7 +73,7 @@ export function turning(belt: Belt, clock: Clock, turned: Turned) {
    */
   function go(stop: number, place: number, cause: Cause, back: boolean, speed = 0): number {
     const from = belt.stop;
-    const chosen = from === stop ? undefined : way?.next(stop, cause);
+    const chosen = from === stop ? undefined : ask()?.next(stop, cause);
     aim = place;
     if (halt) {
       // What was coming in is there; a track is caught on its way.
@@ -77,15 +82,15 @@ export function turning(belt: Belt, clock: Clock, turned: Turned) {
       letGo();
     }
     if (from !== stop) turned.goes(cause, back);
-    const drawn = calm.matches || !chosen ? undefined : way?.open(stop, place, chosen, back);
+    const drawn = calm.matches || !chosen ? undefined : ask()?.open(stop, place, chosen, back);
     belt.stop = stop;
     turned.marked(stop);
     if (calm.matches || (chosen && !drawn)) done();
-    else if (drawn && way) {
+    else if (drawn && lent) {
       held = { from, to: stop, drawn, key: '', moves: chosen?.[0] === 'move' };
-      halt = way.run(clock, drawn, 0, 1, () => {
+      halt = lent.run(clock, drawn, 0, 1, () => {
         halt = undefined;
-        way.spoken(drawn, clock);
+        ask()?.spoken(drawn, clock);
         done();
       });
     } else halt = glide(clock, belt.position, place, speed, belt.draw, done);
@@ -150,13 +155,13 @@ export function turning(belt: Belt, clock: Clock, turned: Turned) {
     scrub(px: number): boolean {
       const from = held?.from ?? belt.stop;
       const at = belt.track;
-      if (calm.matches || !at || !way) return false;
+      if (calm.matches || !at || !lent) return false;
       const by = px < 0 ? -1 : 1;
       const now = belt.stop;
       belt.stop = from;
       const to = px === 0 ? undefined : beside(by);
       belt.stop = now;
-      const chosen = to === undefined ? way.any(from) : way.peek(to);
+      const chosen = to === undefined ? ask()?.any(from) : ask()?.peek(to);
       if (!chosen || chosen[0] === 'move') return false;
       if (held && held.to !== to) {
         held.drawn?.end();
@@ -166,7 +171,7 @@ export function turning(belt: Belt, clock: Clock, turned: Turned) {
       }
       if (to === undefined) return true;
       if (!held) {
-        held = { from, to, drawn: way.open(to, 0, chosen, by < 0), key: '', moves: false };
+        held = { from, to, drawn: ask()?.open(to, 0, chosen, by < 0), key: '', moves: false };
         belt.stop = to;
       }
       held.drawn?.at(Math.min(1, Math.abs(px) / at.inner));
@@ -174,24 +179,24 @@ export function turning(belt: Belt, clock: Clock, turned: Turned) {
     },
     settle(speed: number, cause: Cause, px: number) {
       if (!belt.track) return;
-      if (held && way) {
+      if (held && lent) {
         const { from, to, drawn } = held;
         const share = Math.min(1, Math.abs(px) / belt.track.inner);
         const on = speed * Math.sign(px);
         const through = on > CARRIED || (share > 0.5 && on > -CARRIED);
         if (through) {
-          way?.next(to, cause);
+          ask()?.next(to, cause);
           turned.goes(cause, px < 0);
           turned.marked(to);
           turned.told(from, to, cause);
         }
         const end = () => {
           halt = undefined;
-          if (through && drawn) way.spoken(drawn, clock);
+          if (through && drawn) ask()?.spoken(drawn, clock);
           if (!through) belt.stop = from;
           done();
         };
-        if (drawn) halt = way.run(clock, drawn, share, through ? 1 : 0, end);
+        if (drawn) halt = lent.run(clock, drawn, share, through ? 1 : 0, end);
         else end();
         return;
       }
@@ -201,7 +206,7 @@ export function turning(belt: Belt, clock: Clock, turned: Turned) {
     },
     /** Draws what shows at some time. */
     show({ stop, next = stop, way: at = 0, back = false, share = 0, since }: Shown) {
-      const key = [stop, next, at, back, innerWidth].join();
+      const key = [stop, next, at, back, innerWidth].join(' ');
       if (held?.key !== key || next === stop) {
         halt?.();
         halt = undefined;
@@ -214,11 +219,11 @@ export function turning(belt: Belt, clock: Clock, turned: Turned) {
         turned.marked(next);
         if (next !== stop) {
           const place = placeOf(next, back ? -1 : 1);
-          const chosen = way?.at(next, at);
+          const chosen = ask()?.at(next, at);
           held = {
             from: stop,
             to: next,
-            drawn: chosen && !calm.matches ? way?.open(next, place, chosen, back) : undefined,
+            drawn: chosen && !calm.matches ? ask()?.open(next, place, chosen, back) : undefined,
             key,
             moves: false,
           };
@@ -226,7 +231,7 @@ export function turning(belt: Belt, clock: Clock, turned: Turned) {
         }
       }
       if (next !== stop && held?.drawn) held.drawn.at(share);
-      else way?.said(since);
+      else ask()?.said(since);
     },
   };
 }

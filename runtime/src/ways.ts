@@ -36,7 +36,8 @@ export function ways(belt: Belt) {
     peek,
     run,
     /** One of its ways. */
-    at: (stop: number, way: number) => taken(turns(stop)?.by[way]),
+    at: (stop: number, way: number | Way) =>
+      taken(typeof way === 'number' ? turns(stop)?.by[way] : way),
     any: (stop: number) => taken(turns(stop)?.by[0]),
     /** A change into a stop, to be drawn. */
     open(stop: number, place: number, way: Way, back: boolean) {
@@ -47,7 +48,7 @@ export function ways(belt: Belt) {
     spoken(drawn: { readonly ms: number }, clock: Clock) {
       const { words } = belt.band;
       if (!words) return;
-      const all = said(shown(belt, belt.stop), words, drawn.ms * 0.35);
+      const all = said(shown(belt, belt.stop), words, drawn.ms);
       let start: number | undefined;
       const last = Math.max(
         0,
@@ -74,7 +75,7 @@ export function ways(belt: Belt) {
       if (!words || since === undefined) return;
       speaking ??= {
         stop,
-        all: said(shown(belt, stop), words, (peek(stop)?.[2] ?? 0) * 0.35),
+        all: said(shown(belt, stop), words, peek(stop)?.[2] ?? 0),
       };
       for (const each of speaking.all) each.currentTime = since;
     },

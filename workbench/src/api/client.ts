@@ -18,6 +18,10 @@ export type Cell = Schemas['Cell'];
 export type Plot = Schemas['Plot'];
 export type Finding = Schemas['Finding'];
 export type Kept = Schemas['KeptReply'];
+export type Cycle = Schemas['CycleReply'];
+export type Stretch = Schemas['StretchReply'];
+export type Way = Schemas['WayReply'];
+export type Act = Schemas['ActBody'];
 export type CategoryChange =
   paths['/api/pages/{id}/categories/edits']['get']['parameters']['query']['change'];
 export type Catalogue = Schemas['CatalogueReply'];

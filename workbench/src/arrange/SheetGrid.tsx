@@ -1,6 +1,6 @@
 import { type ReactNode, useEffect, useState } from 'react';
 import type { NodeBody, Plot, Sheet } from '../api/client';
-import { bandAt, useBench } from '../bench/context';
+import { bandAt, settingsOf, stepOf, useBench } from '../bench/context';
 import { nameOf } from '../bench/document';
 import { tape } from '../bench/scale';
 import { Grid, type Place } from '../grid/Grid';
@@ -29,11 +29,13 @@ interface Props {
   readonly length: number;
   readonly suggested: Plot['suggested'] | undefined;
   readonly foot: ReactNode;
+  /** Whether bands can be cut and taken away here. */
+  readonly cut?: boolean;
 }
 
 /** Settings down, bands across, each column under its band. */
-export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
-  const { width, setting, choose } = useBench();
+export function SheetGrid({ sheet, node, length, suggested, foot, cut = true }: Props) {
+  const { width, setting, choose, catalogue } = useBench();
   const { cellOf, dialog } = useSheetCells(node, NO_TONE);
   const band = bandAt(sheet.bands, width);
   const [at, setAt] = useState<Place>({
@@ -77,7 +79,8 @@ export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
   }));
   const row = sheet.rows[Math.min(at.row, sheet.rows.length - 1)];
   const cell = row?.cells[at.column];
-  const cause = sheet.rows.find((each) => each.setting === cell?.note?.cause);
+  // What to look at may have its home in another step.
+  const cause = settingsOf(catalogue, node.type).find((each) => each.id === cell?.note?.cause);
   return (
     <>
       <div className="sheet-scroll">
@@ -91,7 +94,7 @@ export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
                 <b>{each.name}</b>
                 <span className="faint">{range(each)}</span>
                 {each.lead && <span className="faint">lead</span>}
-                {sheet.bands.length > 1 && index > 0 && <RemoveBand band={each} />}
+                {cut && sheet.bands.length > 1 && index > 0 && <RemoveBand band={each} />}
               </span>
             )),
           ]}
@@ -106,11 +109,11 @@ export function SheetGrid({ sheet, node, length, suggested, foot }: Props) {
         cause={
           cause && {
             label: cause.label,
-            go: () => choose(node.id, 'arrange', cause.setting),
+            go: () => choose(node.id, stepOf(cause), cause.id),
           }
         }
       >
-        <CutBand />
+        {cut && <CutBand />}
         {foot}
       </SheetFoot>
       {dialog}

@@ -4,6 +4,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Catalogue, type PageReply } from '../api/client';
 import { Arrange } from '../arrange/Arrange';
 import { Dress } from '../dress/Dress';
+import { Drive } from '../drive/Drive';
 import { Fill } from '../fill/Fill';
 import { Picking } from '../fill/PicturePicker';
 import { Find } from '../find/Find';
@@ -107,8 +108,13 @@ function Opened({ first, catalogue }: OpenedProps) {
     setScrollbar,
     toStage,
   };
-  const share = step === 'dress' ? dressed : shared;
-  const setShare = step === 'dress' ? setDressed : setShared;
+  const [driven, setDriven] = useKept('share-drive', 0.38);
+  const [share, setShare] =
+    step === 'dress'
+      ? [dressed, setDressed]
+      : step === 'drive'
+        ? [driven, setDriven]
+        : [shared, setShared];
   const [opened, setOpened] = useState<'find' | 'keys' | 'history'>();
   const [whole, setWhole] = useState(false);
   useKeys(bench, setOpened, whole, setWhole);
@@ -134,6 +140,7 @@ function Opened({ first, catalogue }: OpenedProps) {
                       {step === 'fill' && <Fill />}
                       {step === 'arrange' && <Arrange length={room.width} />}
                       {step === 'dress' && <Dress length={room.width} />}
+                      {step === 'drive' && <Drive />}
                       {step === 'ship' && <Ship />}
                     </div>
                   </div>

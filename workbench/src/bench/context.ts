@@ -4,14 +4,19 @@ import type { Found } from './document';
 import type { Key } from './keys';
 import type { Session, Snapshot } from './session';
 
-export const STEPS = ['fill', 'arrange', 'dress', 'ship'] as const;
+export const STEPS = ['fill', 'arrange', 'dress', 'drive', 'ship'] as const;
 export type Step = (typeof STEPS)[number];
 export const stepName: Readonly<Record<Step, string>> = {
   fill: 'Fill',
   arrange: 'Arrange',
   dress: 'Dress',
+  drive: 'Drive',
   ship: 'Ship',
 };
+
+/** The step that a setting has its home in. */
+export const stepOf = ({ drives, byBand }: Pick<SettingReply, 'drives' | 'byBand'>): Step =>
+  drives ? 'drive' : byBand ? 'arrange' : 'fill';
 
 /** What every part of the bench may ask of it. */
 export interface Bench {

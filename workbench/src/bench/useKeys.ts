@@ -6,6 +6,7 @@ export const stepKeys: Readonly<Record<string, Step>> = {
   1: 'fill',
   2: 'arrange',
   3: 'dress',
+  4: 'drive',
   6: 'ship',
 };
 

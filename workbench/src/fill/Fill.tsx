@@ -22,7 +22,7 @@ export function Fill() {
   const item = chosen.node.type === 'item' ? chosen.node : undefined;
   const node = item && chosen.parent ? chosen.parent : chosen.node;
   const once = settingsOf(catalogue, node.type).filter(
-    (setting) => !setting.byBand && !elsewhere.has(setting.id),
+    (setting) => !setting.byBand && !setting.drives && !elsewhere.has(setting.id),
   );
   const [part, setPart] = useState<Part>('items');
   if (linkedTo(node) !== '') {

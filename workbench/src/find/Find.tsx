@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
 import { api, ask } from '../api/client';
-import { settingsOf, useBench } from '../bench/context';
+import { settingsOf, stepName, stepOf, useBench } from '../bench/context';
 import { nameOf, siteNode, walk } from '../bench/document';
 import { Dialog, useClose } from '../ui/Dialog';
 
@@ -45,12 +45,10 @@ function Finder() {
               <Command.Item
                 key={setting.id}
                 value={`${setting.label} ${setting.id} ${node.id}`}
-                onSelect={go(() =>
-                  choose(node.id, setting.byBand ? 'arrange' : 'fill', setting.id),
-                )}
+                onSelect={go(() => choose(node.id, stepOf(setting), setting.id))}
               >
                 {setting.label}
-                <span className="faint">{setting.byBand ? 'Arrange' : 'Fill'}</span>
+                <span className="faint">{stepName[stepOf(setting)]}</span>
               </Command.Item>
             ))}
             {partsOf(node.type).flatMap((part) =>

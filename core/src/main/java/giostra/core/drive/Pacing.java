@@ -16,7 +16,6 @@ import giostra.core.tempo.Score.Turns;
 import giostra.core.value.Change;
 import giostra.core.value.Change.Manner;
 import giostra.core.value.Changes;
-import giostra.core.value.Kind;
 import giostra.core.value.Setting;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -33,6 +32,9 @@ import java.util.stream.IntStream;
  * itself.
  */
 public final class Pacing {
+  /** The share of a change after which the first words of a slide come in. */
+  public static final double WORDS_AFTER = 0.35;
+
   /** How many turns a random order has before it begins again; whole rounds of up to six ways. */
   private static final int SHUFFLED = 12;
 
@@ -214,10 +216,5 @@ public final class Pacing {
   /** The corner that the pause button stands in. */
   public DriveSettings.Corner pausePlace() {
     return value(DriveSettings.PAUSE_PLACE);
-  }
-
-  /** As people read a time. */
-  static String seconds(long ms) {
-    return Kind.Time.seconds(Duration.ofMillis(ms));
   }
 }

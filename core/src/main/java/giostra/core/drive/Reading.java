@@ -12,6 +12,7 @@ import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.value.RichText;
 import giostra.core.value.Setting;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
@@ -61,12 +62,21 @@ public final class Reading {
   /** Words that are seen of an item of a piece. */
   public static int words(Document document, Piece piece, Item item) {
     Locale locale = Locale.forLanguageTag(document.page().values().get(PageSettings.LANGUAGE));
+    return said(piece, item).stream().mapToInt(text -> words(text, locale)).sum();
+  }
+
+  /** How many texts stand on an item of a piece: buttons stand in one row. */
+  public static int parts(Piece piece, Item item) {
+    return said(piece, item).size();
+  }
+
+  private static List<String> said(Piece piece, Item item) {
     List<String> used =
         Fields.used(piece.type(), piece.values().get(CarouselSettings.CARD)).stream()
             .map(field -> field.setting().id())
             .toList();
     int most = piece.values().get(PieceSettings.SHORTEN);
-    int count = 0;
+    var all = new ArrayList<String>();
     for (Setting<String> each : READ) {
       // The name of a slide stands at its mark alone.
       boolean marks = piece instanceof Piece.Slider && each == ItemSettings.NAME;
@@ -76,9 +86,11 @@ public final class Reading {
             each != ItemSettings.TEXT
                 ? said
                 : most > 0 ? Shortened.to(said, most) : RichText.words(said);
-        count += words(text, locale);
+        if (!text.isBlank()) {
+          all.add(text);
+        }
       }
     }
-    return count;
+    return all;
   }
 }

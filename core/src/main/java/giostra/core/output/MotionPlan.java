@@ -10,6 +10,7 @@ import giostra.core.page.Piece;
 import giostra.core.tempo.Score;
 import giostra.core.tempo.Score.Reason;
 import giostra.core.value.Change;
+import giostra.core.value.Require;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -53,10 +54,10 @@ final class MotionPlan {
   boolean changes() {
     return movesItself()
         || pacings.stream()
-        .anyMatch(pacing ->
-            pacing.wordsCome() != Entrance.NONE
-                || pacing.items().stream()
-                    .anyMatch(item -> !pacing.ways(item).ways().equals(List.of(Change.MOVE))));
+            .anyMatch(pacing ->
+                pacing.wordsCome() != Entrance.NONE
+                    || pacing.items().stream()
+                        .anyMatch(item -> !pacing.ways(item).ways().equals(List.of(Change.MOVE))));
   }
 
   private int turn(Pacing pacing, Item item) {
@@ -103,10 +104,11 @@ final class MotionPlan {
         out.append(
             String.format(
                 Locale.ROOT,
-                ",\"words\":[\"%s\",%d,%d]",
+                ",\"words\":[\"%s\",%d,%d,%s]",
                 Css.word(pacing.wordsCome()),
                 pacing.wordsBeat().toMillis(),
-                pacing.wordsTake().toMillis()));
+                pacing.wordsTake().toMillis(),
+                Require.number(Pacing.WORDS_AFTER)));
       }
     }
     if (pacing.movesItself()) {

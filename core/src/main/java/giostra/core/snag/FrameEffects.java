@@ -1,14 +1,26 @@
 package giostra.core.snag;
 
 import giostra.core.layout.Containers;
+import giostra.core.page.DriveSettings;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.SectionSettings.Extent;
+import java.util.List;
 
 /** What every kind of piece has: how far it reaches and where it stands. */
 final class FrameEffects {
   private FrameEffects() {}
 
   static void find(Asked asked) {
+    if (asked.value(DriveSettings.ENTRANCE) == DriveSettings.Entrance.NONE) {
+      asked.sayOf(
+          List.of(
+              DriveSettings.ENTRANCE_TAKES,
+              DriveSettings.ENTRANCE_BEAT,
+              DriveSettings.ENTRANCE_SHARE,
+              DriveSettings.ENTRANCE_OFTEN),
+          DriveSettings.ENTRANCE,
+          "It is there at once.");
+    }
     boolean free = Containers.inSection(asked.document(), asked.piece().id());
     Extent extent = asked.value(PieceSettings.EXTENT);
     if (!free && extent == Extent.EDGE) {

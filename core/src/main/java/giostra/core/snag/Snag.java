@@ -44,8 +44,17 @@ public record Snag(
     CLIP,
     /** A picture given by address, of which little can be computed. */
     UNKNOWN_PICTURE,
+    /** A stop that rests for less than it takes to read it. */
+    HASTY,
+    /** Words that come in when their slide goes already. */
+    LATE_WORDS,
     /** A sign or words of a player that are hard to tell from what they stand on. */
-    CONTRAST
+    CONTRAST;
+
+    /** Whether it is of what happens in time. */
+    public boolean inTime() {
+      return this == HASTY || this == LATE_WORDS;
+    }
   }
 
   /**

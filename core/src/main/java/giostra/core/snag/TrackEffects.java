@@ -1,7 +1,9 @@
 package giostra.core.snag;
 
+import giostra.core.drive.Pacing;
 import giostra.core.layout.TrackBand;
 import giostra.core.layout.TrackLayout;
+import giostra.core.page.DriveSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.SliderSettings;
 import giostra.core.page.SliderSettings.PictureUse;
@@ -10,20 +12,24 @@ import giostra.core.page.TrackSettings.Arrows;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
 import giostra.core.page.TrackSettings.Sides;
+import giostra.core.value.Change.Manner;
 import giostra.core.value.Height;
 import giostra.core.value.Setting;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
 /** What of a carousel's or slider's settings cannot take effect. */
 final class TrackEffects {
   private final Asked asked;
+  private final Piece.Tracked piece;
   private final boolean slides;
   private final TrackBand in;
   private final Setting<Arrows> arrows;
 
   private TrackEffects(Asked asked, Piece.Tracked piece) {
     this.asked = asked;
+    this.piece = piece;
     this.slides = piece instanceof Piece.Slider;
     this.in =
         TrackLayout.of(asked.document(), piece, 0).bands().stream()
@@ -37,11 +43,61 @@ final class TrackEffects {
     new TrackEffects(asked, piece).find();
   }
 
+  private static final List<Setting<?>> BY_ITSELF =
+      List.of(
+          DriveSettings.RESTS_BY,
+          DriveSettings.REST,
+          DriveSettings.REST_LEAST,
+          DriveSettings.REST_MOST,
+          DriveSettings.STARTS_AFTER,
+          DriveSettings.ROUND,
+          DriveSettings.HELD_WHILE,
+          DriveSettings.AFTER_HAND,
+          DriveSettings.PAUSE_PLACE);
+
+  /** What of the settings of time cannot take effect where a track moves. */
+  private void inTime() {
+    Pacing pacing = Pacing.of(asked.document(), piece, in);
+    if (!pacing.movesItself()) {
+      asked.sayOf(BY_ITSELF, DriveSettings.MOVES_ITSELF, "It does not move by itself here.");
+    } else if (pacing.byReading()) {
+      asked.sayOf(
+          List.of(DriveSettings.REST),
+          DriveSettings.RESTS_BY,
+          "It rests for as long as there is to read here.");
+    } else {
+      asked.sayOf(
+          List.of(DriveSettings.REST_LEAST, DriveSettings.REST_MOST),
+          DriveSettings.RESTS_BY,
+          "It rests for a set time here, whatever there is to read.");
+    }
+    boolean apart =
+        asked.value(DriveSettings.CHANGES).ways().stream()
+            .anyMatch(way -> way.manner() != Manner.MOVE && way.manner() != Manner.CUT);
+    if (apart && pacing.overlaps()) {
+      asked.say(
+          DriveSettings.CHANGES,
+          slides ? TrackSettings.FORM : TrackSettings.STRIDE,
+          "A card that both show would be in two places at once, so the track moves.");
+    }
+    if (asked.set(DriveSettings.CHANGE_ORDER)
+        && piece.onShow().stream().allMatch(item -> pacing.ways(item).ways().size() < 2)) {
+      asked.say(DriveSettings.CHANGE_ORDER, DriveSettings.CHANGES, "There is one way alone.");
+    }
+    if (slides && pacing.wordsCome() == DriveSettings.Entrance.NONE) {
+      asked.sayOf(
+          List.of(DriveSettings.WORDS_BEAT, DriveSettings.WORDS_TAKE),
+          DriveSettings.WORDS_COME,
+          "Words are there at once here.");
+    }
+  }
+
   private void find() {
     if (in.all()) {
       asked.sayOf(moving(), TrackSettings.FORM, "All items show here, so nothing moves.");
     } else if (in.moves()) {
       whereItMoves();
+      inTime();
     } else {
       asked.sayOf(
           moving(),
@@ -61,6 +117,13 @@ final class TrackEffects {
 
   /** The settings that only something that moves heeds. */
   private List<Setting<?>> moving() {
+    var all = new ArrayList<Setting<?>>(BY_ITSELF);
+    all.addAll(List.of(DriveSettings.MOVES_ITSELF, DriveSettings.CHANGES));
+    all.addAll(arranged());
+    return all;
+  }
+
+  private List<Setting<?>> arranged() {
     return slides
         ? List.of(
             TrackSettings.ENDLESS,

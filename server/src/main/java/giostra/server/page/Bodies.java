@@ -124,6 +124,7 @@ final class Bodies {
    *
    * @param kind the kind of value, in lower case: whole, size, pick, toggle, rich and so on
    * @param words what may be picked
+   * @param drives whether it is of what happens in time
    */
   @Schema(name = "SettingReply")
   record SettingReply(
@@ -134,7 +135,8 @@ final class Bodies {
       boolean lines,
       Object initial,
       String allowed,
-      List<String> words) {}
+      List<String> words,
+      boolean drives) {}
 
   /**
    * A part whose look can be said, and what of it; values are kept by part, state and property.

@@ -106,6 +106,7 @@ final class Catalogue {
         lines,
         setting.write(setting.initial()),
         kind.allowed(),
-        words);
+        words,
+        setting.drives());
   }
 }

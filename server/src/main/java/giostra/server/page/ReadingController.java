@@ -110,15 +110,16 @@ class ReadingController {
     return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
-  /** The sheet of a node: its settings. */
+  /** The sheet of a node: its settings, of what happens in time or of the rest. */
   @GetMapping("/api/pages/{id}/sheet")
   Sheets.Sheet sheet(
       @PathVariable String id,
       @RequestParam String node,
-      @RequestParam(defaultValue = "0") double scrollbar) {
+      @RequestParam(defaultValue = "0") double scrollbar,
+      @RequestParam(defaultValue = "false") boolean drives) {
     PageService.Head head = pages.head(id);
     return Sheets.sheet(
-        head.document(), pages.shown(head), node, media.sizes(head.siteId()), scrollbar);
+        head.document(), pages.shown(head), node, media.sizes(head.siteId()), scrollbar, drives);
   }
 
   /**

@@ -144,9 +144,15 @@ final class Sheets {
    *
    * @param own the page as it is edited
    * @param document the page as it is shown, with what it links to put in
+   * @param drives whether of what happens in time, or of the rest
    */
   static Sheet sheet(
-      Document own, Document document, String nodeId, PictureSizes pictures, double scrollbar) {
+      Document own,
+      Document document,
+      String nodeId,
+      PictureSizes pictures,
+      double scrollbar,
+      boolean drives) {
     Require.within(0, Viewport.WIDEST_SCROLLBAR, "scrollbar (px)", scrollbar);
     Node node = PageService.node(document, nodeId);
     Values here = PageService.node(own, nodeId).values();
@@ -154,7 +160,7 @@ final class Sheets {
     Map<String, NoEffect> notes = notes(document, node);
     var rows = new ArrayList<Row>();
     for (Setting<?> setting : node.type().settings()) {
-      if (setting.byBand()) {
+      if (setting.byBand() && setting.drives() == drives) {
         rows.add(
             new Row(
                 setting.id(),
@@ -165,7 +171,7 @@ final class Sheets {
       }
     }
     Plot plot =
-        node instanceof Piece piece
+        node instanceof Piece piece && !drives
             ? ItemWidths.of(document, piece, scrollbar)
                 .map(widths -> plot(document, widths))
                 .orElse(null)
@@ -176,7 +182,7 @@ final class Sheets {
         columns(document),
         rows,
         plot,
-        snags(document, node, pictures, scrollbar));
+        snags(document, node, pictures, scrollbar, drives));
   }
 
   /** The bands of a document, narrowest first. */
@@ -201,14 +207,17 @@ final class Sheets {
   }
 
   private static List<Finding> snags(
-      Document document, Node node, PictureSizes pictures, double scrollbar) {
+      Document document, Node node, PictureSizes pictures, double scrollbar, boolean drives) {
     List<Snag> found =
         switch (node) {
           case Piece piece -> Snags.of(document, piece, pictures, scrollbar);
           case Block.Columns columns -> Reordered.of(document, columns);
           default -> List.of();
         };
-    return found.stream().map(Sheets::finding).toList();
+    return found.stream()
+        .filter(snag -> snag.rule().inTime() == drives)
+        .map(Sheets::finding)
+        .toList();
   }
 
   private static <T> Cell cell(

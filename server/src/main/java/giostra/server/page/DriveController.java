@@ -1,0 +1,221 @@
+package giostra.server.page;
+
+import giostra.core.band.Bands;
+import giostra.core.drive.Pacing;
+import giostra.core.layout.TrackBand;
+import giostra.core.layout.TrackLayout;
+import giostra.core.page.Document;
+import giostra.core.page.DriveSettings;
+import giostra.core.page.Fields;
+import giostra.core.page.Item;
+import giostra.core.page.Piece;
+import giostra.core.tempo.Cycle;
+import giostra.core.tempo.Score;
+import giostra.core.tempo.Trace;
+import giostra.core.tempo.Visit;
+import giostra.core.tempo.Visit.Act;
+import giostra.core.tempo.Visit.Deed;
+import giostra.core.value.Change;
+import giostra.core.value.Changes;
+import giostra.core.value.Kind;
+import giostra.core.value.Refused;
+import giostra.core.value.Require;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What happens in time: a round of a piece, and what it does while somebody is there. */
+@RestController
+class DriveController {
+  private final PageService pages;
+
+  DriveController(PageService pages) {
+    this.pages = pages;
+  }
+
+  /**
+   * A round of a piece at one width; times in ms.
+   *
+   * @param on whether it moves by itself there
+   * @param moves whether there is anywhere to go
+   * @param overlaps whether neighbouring stops show the same items, so that the track moves
+   * @param round how long the first round takes
+   * @param set what it does until the end of it when nobody is there
+   * @param ready each manner of changing as it is where nobody says more
+   */
+  record CycleReply(
+      String piece,
+      String band,
+      boolean on,
+      boolean moves,
+      boolean overlaps,
+      long round,
+      List<StopReply> stops,
+      List<StretchReply> set,
+      List<WayReply> ready) {}
+
+  /**
+   * A stop.
+   *
+   * @param item id of the first item that it shows, whose ways it comes in by
+   * @param reads how long it takes to read what it shows
+   * @param own whether it rests and comes in as the item says itself
+   * @param ways as they are set
+   */
+  record StopReply(
+      String item,
+      String name,
+      long rests,
+      long reads,
+      boolean ownRest,
+      boolean ownWays,
+      List<WayReply> ways) {}
+
+  /**
+   * A way of changing.
+   *
+   * @param easing as CSS has it
+   * @param written as it is typed
+   * @param sided whether it comes from a side
+   */
+  record WayReply(
+      String manner, String from, long ms, String easing, String written, boolean sided) {
+    static WayReply of(Change way) {
+      return new WayReply(
+          Kind.Pick.word(way.manner()),
+          Kind.Pick.word(way.from()),
+          way.time().toMillis(),
+          way.easing().css(),
+          way.written(),
+          way.manner().sided());
+    }
+  }
+
+  /**
+   * A stretch of time.
+   *
+   * @param phase waits, rests, held, changes, stopped or over
+   * @param next the stop that comes in, in a change
+   * @param way which of the ways of that stop
+   * @param left of the rest, at its end
+   * @param came when what shows began to come in
+   */
+  record StretchReply(
+      long from,
+      long to,
+      String phase,
+      int stop,
+      int next,
+      int way,
+      boolean back,
+      List<String> reasons,
+      List<String> latches,
+      long left,
+      long came) {
+    static StretchReply of(Trace.Stretch s) {
+      return new StretchReply(
+          s.from(),
+          s.to(),
+          Kind.Pick.word(s.phase()),
+          s.stop(),
+          s.next(),
+          s.way(),
+          s.back(),
+          s.reasons().stream().sorted().map(Kind.Pick::word).toList(),
+          s.latches().stream().sorted().map(Kind.Pick::word).toList(),
+          s.left(),
+          s.came());
+    }
+  }
+
+  /** The round of a piece at a viewport width. */
+  @GetMapping("/api/pages/{id}/cycle")
+  CycleReply cycle(
+      @PathVariable String id, @RequestParam String piece, @RequestParam double width) {
+    Document document = pages.shown(pages.head(id));
+    Pacing pacing = pacing(document, piece, width);
+    Score score = pacing.score();
+    long round = Cycle.of(score).round();
+    long until = Math.min(Visit.LONGEST, score.startsAfter() + round);
+    return new CycleReply(
+        piece,
+        pacing.band().id(),
+        pacing.movesItself(),
+        score.moves(),
+        pacing.overlaps(),
+        round,
+        IntStream.range(0, score.stops()).mapToObj(stop -> stop(pacing, stop)).toList(),
+        pacing.movesItself() ? stretches(score, Visit.none(), until) : List.of(),
+        Arrays.stream(Change.Manner.values())
+            .map(manner -> WayReply.of(Change.of(manner)))
+            .toList());
+  }
+
+  private static Pacing pacing(Document document, String piece, double width) {
+    Require.within(Bands.NARROWEST, Bands.WIDEST, "width", width);
+    if (!(document.piece(piece) instanceof Piece.Tracked track)) {
+      throw new Refused(
+          "piece", piece, "a slider or a carousel: others do not go from stop to stop");
+    }
+    TrackBand band = TrackLayout.of(document, track, 0).at(width);
+    if (band.items() == 0) {
+      throw new Refused("piece", piece, "one that shows some item at this width");
+    }
+    return Pacing.of(document, track, band);
+  }
+
+  private static StopReply stop(Pacing pacing, int stop) {
+    Item item = pacing.first(stop);
+    Changes ways = pacing.ways(item);
+    return new StopReply(
+        item.id(),
+        Fields.called(item, pacing.items().indexOf(item)),
+        pacing.rests(stop),
+        pacing.reads(stop),
+        !item.values().get(DriveSettings.OWN_REST).isZero(),
+        !item.values().get(DriveSettings.OWN_CHANGES).ways().isEmpty(),
+        ways.ways().stream().map(WayReply::of).toList());
+  }
+
+  private static List<StretchReply> stretches(Score score, Visit visit, long until) {
+    return Trace.of(score, visit, until).stream().map(StretchReply::of).toList();
+  }
+
+  /**
+   * A visit.
+   *
+   * @param until ms
+   */
+  record TraceBody(String piece, double width, long until, List<ActBody> acts) {}
+
+  /**
+   * Something that a visitor does.
+   *
+   * @param at ms after the piece was seen first
+   * @param deed points, leaves, tabs-in, goes-away, comes-back, scrolls-off, scrolls-on,
+   *     presses-pause, next, previous, goes-to, grabs, lets-go, starts-clip or clip-ends
+   * @param stop where it leads to, for goes-to and lets-go
+   */
+  record ActBody(long at, String deed, int stop) {}
+
+  /** What a piece does while somebody is there. */
+  @PostMapping("/api/pages/{id}/trace")
+  List<StretchReply> trace(@PathVariable String id, @RequestBody TraceBody body) {
+    Document document = pages.shown(pages.head(id));
+    Pacing pacing = pacing(document, body.piece(), body.width());
+    Kind.Pick<Deed> deeds = new Kind.Pick<>(Deed.class);
+    Require.within(0, Visit.MOST, "acts", body.acts().size());
+    var visit =
+        new Visit(
+            body.acts().stream()
+                .map(act -> new Act(act.at(), deeds.read("deed", act.deed()), act.stop()))
+                .toList());
+    return pacing.movesItself() ? stretches(pacing.score(), visit, body.until()) : List.of();
+  }
+}

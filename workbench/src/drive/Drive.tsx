@@ -1,0 +1,296 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
+import {
+  api,
+  ask,
+  type Cycle,
+  type Finding,
+  type NodeBody,
+  type Sheet,
+  type Way,
+} from '../api/client';
+import { SheetGrid } from '../arrange/SheetGrid';
+import { bandAt, columnsOf, settingsOf, useBench, versionOf } from '../bench/context';
+import { nameOf } from '../bench/document';
+import { useSize } from '../bench/useSize';
+import { Form } from '../fill/Form';
+import { Changes } from './Changes';
+import { Tape } from './Tape';
+import { useTime } from './useTime';
+import { useVisit } from './useVisit';
+import { actsOf, type Shown, shownAt } from './visit';
+
+/** Ms that are shown beyond a round where somebody is there. */
+const AFTER = 6000;
+/** Ms between two showings of a change that is tried. */
+const PAUSE = 500;
+
+const TRACKS = ['slider', 'carousel'];
+
+/** What happens in time: of a track its round on a tape, of everything else what it does when. */
+export function Drive() {
+  const { page, chosen, choose, catalogue } = useBench();
+  const item = chosen.node.type === 'item' ? chosen.node : undefined;
+  const piece = item && chosen.parent ? chosen.parent : chosen.node;
+  const [own, setOwn] = useState(false);
+  const [box, room] = useSize<HTMLDivElement>();
+  const track = TRACKS.includes(piece.type);
+  const ofItem = own && track ? item : undefined;
+  const node = ofItem ?? piece;
+  const drives = settingsOf(catalogue, node.type).filter((each) => each.drives);
+  const once = drives.filter((each) => !each.byBand && each.id !== 'ownChanges');
+  const sheet = useQuery({
+    queryKey: ['sheet', page.id, piece.id, 'drives', versionOf(page)],
+    queryFn: () =>
+      ask(
+        api.GET('/api/pages/{id}/sheet', {
+          params: { path: { id: page.id }, query: { node: piece.id, drives: true } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  });
+  const data: Sheet | undefined = sheet.data?.node === piece.id ? sheet.data : undefined;
+  if (drives.length === 0) {
+    return (
+      <p className="faint p-6">
+        Nothing happens in time on “{nameOf(piece)}”. Choose a piece: a slider or a carousel moves
+        by itself, counters run, boxes turn, and each can come in when it is seen.
+      </p>
+    );
+  }
+  return (
+    <section aria-label="Drive" className="drive">
+      {track && <Round key={piece.id} piece={piece} own={ofItem} />}
+      {data && <Snags snags={data.snags} onItem={(id) => choose(id)} />}
+      {item && track && (
+        <div className="fill-tabs" role="group" aria-label="What to drive">
+          <button type="button" aria-pressed={!own} onClick={() => setOwn(false)}>
+            {nameOf(piece)}
+          </button>
+          <button type="button" aria-pressed={own} onClick={() => setOwn(true)}>
+            This item: {nameOf(item)}
+          </button>
+        </div>
+      )}
+      <div ref={box} className="drive-sheets">
+        {sheet.isError && !data && <p className="p-6 text-error">{sheet.error.message}</p>}
+        {!ofItem && data && data.rows.length > 0 && room.width > 0 && (
+          <SheetGrid
+            key={piece.id}
+            sheet={data}
+            node={piece}
+            length={room.width}
+            suggested={undefined}
+            foot={null}
+            cut={false}
+          />
+        )}
+        {once.length > 0 && <Form key={node.id} node={node} settings={once} />}
+      </div>
+    </section>
+  );
+}
+
+/** What goes by too fast, with ways out. */
+function Snags({
+  snags,
+  onItem,
+}: {
+  readonly snags: readonly Finding[];
+  onItem(id: string): void;
+}) {
+  const { session, width, chosen } = useBench();
+  const [picked, setPicked] = useState(0);
+  const here = snags.filter((each) => width >= each.from && width <= each.to);
+  const chosenFirst = here.findIndex((each) => each.item === chosen.node.id);
+  const at = here[picked] ? picked : Math.max(0, chosenFirst);
+  const snag = here[at];
+  if (!snag) return null;
+  return (
+    <div className="drive-snags" role="group" aria-label="Found">
+      {here.length > 1 && (
+        <button
+          type="button"
+          className="tape-chip"
+          title="The next finding"
+          onClick={() => setPicked((at + 1) % here.length)}
+        >
+          {at + 1}/{here.length}
+          <span className="sr-only">, the next finding</span>
+        </button>
+      )}
+      <button type="button" className="drive-snag" onClick={() => onItem(snag.item)}>
+        <Named id={snag.item} /> {snag.message}
+      </button>
+      {snag.fixes.map((fix) => (
+        <button
+          key={fix.label}
+          type="button"
+          className="drive-fix"
+          onClick={() => session.edit(fix.edits)}
+        >
+          {fix.label}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function Named({ id }: { readonly id: string }) {
+  const { page } = useBench();
+  const name = itemName(page.document.page, id);
+  return <b>{name}</b>;
+}
+
+function itemName(node: NodeBody, id: string): string {
+  if (node.id === id) return nameOf(node);
+  for (const each of node.children ?? []) {
+    const found = itemName(each, id);
+    if (found) return found;
+  }
+  return '';
+}
+
+/** The round of a track: the tape, the stage that shows its time, the ways of changing. */
+function Round({ piece, own }: { readonly piece: NodeBody; readonly own: NodeBody | undefined }) {
+  const { page, width, toStage, session } = useBench();
+  const cycle = useQuery({
+    queryKey: ['cycle', page.id, piece.id, width, versionOf(page)],
+    queryFn: () =>
+      ask(
+        api.GET('/api/pages/{id}/cycle', {
+          params: { path: { id: page.id }, query: { piece: piece.id, width } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+  const [visit, setVisit] = useVisit(page.id, piece.id);
+  const data: Cycle | undefined = cycle.data?.piece === piece.id ? cycle.data : undefined;
+  const end = data?.set.at(-1)?.to ?? 0;
+  const acts = actsOf(visit);
+  const until = Math.min(
+    600_000,
+    acts.length > 0 ? Math.max(end, acts.at(-1)?.at ?? 0) + AFTER : end,
+  );
+  const trace = useQuery({
+    queryKey: ['trace', page.id, piece.id, width, until, acts, versionOf(page)],
+    queryFn: () =>
+      ask(
+        api.POST('/api/pages/{id}/trace', {
+          params: { path: { id: page.id } },
+          body: { piece: piece.id, width, until, acts: [...acts] },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+    enabled: acts.length > 0 && data?.on === true,
+    retry: false,
+  });
+  const so = acts.length > 0 ? (trace.data ?? []) : (data?.set ?? []);
+  const time = useTime(until);
+  const shown: Shown | undefined = data?.on ? shownAt(so, time.ms) : undefined;
+  const stop = shown?.next ?? shown?.stop ?? 0;
+  const tried = useTried(piece.id, data, stop);
+  // Drawn anew whenever what shows is another, not with each picture of the bench.
+  const said = shown && JSON.stringify(shown);
+  useEffect(() => {
+    if (said && !tried.busy) {
+      toStage.current({ type: 'at', id: piece.id, at: JSON.parse(said) as Shown });
+    }
+  }, [said, piece.id, toStage, tried.busy]);
+  useEffect(() => {
+    const say = toStage.current;
+    return () => say({ type: 'at', id: piece.id });
+  }, [piece.id, toStage]);
+  const { plays, setPlays } = time;
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const target = event.target instanceof Element ? event.target : undefined;
+      if (event.key !== ' ' || event.defaultPrevented) return;
+      if (target?.closest('input, textarea, select, button, dialog, [role=grid], summary, a'))
+        return;
+      event.preventDefault();
+      setPlays(!plays);
+    };
+    addEventListener('keydown', press);
+    return () => removeEventListener('keydown', press);
+  }, [plays, setPlays]);
+
+  if (cycle.isError && !data) return <p className="p-4 text-error">{cycle.error.message}</p>;
+  if (!data) return <p className="faint p-4">Laying out the tape…</p>;
+  const band = bandAt(columnsOf(page), width);
+  return (
+    <>
+      {data.on ? (
+        <Tape
+          cycle={data}
+          piece={piece}
+          so={so}
+          until={until}
+          time={time}
+          visit={visit}
+          onVisit={setVisit}
+          refused={trace.isError ? trace.error.message : undefined}
+        />
+      ) : (
+        <p className="tape-off">
+          {data.moves ? (
+            <>
+              It does not move by itself at {width} px.{' '}
+              <button
+                type="button"
+                className="btn btn-sm"
+                onClick={() => session.set(piece.id, 'movesItself', band?.id ?? '', true)}
+              >
+                Let it move by itself in {band?.name}
+              </button>
+            </>
+          ) : (
+            'Everything is in view at this width, so nothing moves.'
+          )}
+        </p>
+      )}
+      {data.moves && (
+        <Changes
+          key={own?.id ?? piece.id}
+          cycle={data}
+          node={own ?? piece}
+          stop={stop}
+          onTry={tried.onTry}
+        />
+      )}
+    </>
+  );
+}
+
+/** Plays a way of changing on the stage, from what shows to the next, for as long as one points at it. */
+function useTried(piece: string, cycle: Cycle | undefined, stop: number) {
+  const { toStage } = useBench();
+  const [way, setWay] = useState<Way>();
+  const at = useRef(stop);
+  if (!way) at.current = stop;
+  const stops = cycle?.stops.length ?? 0;
+  useEffect(() => {
+    if (!way || stops < 2) return;
+    const from = at.current;
+    const next = (from + 1) % stops;
+    const plan = [way.manner, way.from, way.ms, way.easing] as const;
+    let start: number | undefined;
+    let frame = requestAnimationFrame(function step(now) {
+      start ??= now;
+      const passed = (now - start) % (way.ms + 2 * PAUSE);
+      const share = Math.min(1, Math.max(0, (passed - PAUSE / 2) / Math.max(1, way.ms)));
+      toStage.current({
+        type: 'at',
+        id: piece,
+        at: { stop: from, next, way: plan, back: false, share } satisfies Shown,
+      });
+      frame = requestAnimationFrame(step);
+    });
+    return () => {
+      cancelAnimationFrame(frame);
+      toStage.current({ type: 'at', id: piece, at: { stop: from } satisfies Shown });
+    };
+  }, [way, stops, piece, toStage]);
+  return { busy: way !== undefined, onTry: setWay };
+}
