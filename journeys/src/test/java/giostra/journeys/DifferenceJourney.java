@@ -132,6 +132,11 @@ class DifferenceJourney {
   private static final Set<String> BEHAVIOURS =
       Set.of(
           "tabs.trigger",
+          "tabs.intent",
+          "accordion.intent",
+          "flip-boxes.intent",
+          "counters.delay",
+          "counters.sequence",
           "accordion.trigger",
           "accordion.mayClose",
           "flip-boxes.trigger",
@@ -144,6 +149,31 @@ class DifferenceJourney {
           "counters.beat",
           "counters.startsAt",
           "counters.repeat",
+          "slider.restsBy",
+          "slider.rest",
+          "slider.restLeast",
+          "slider.restMost",
+          "slider.startsAfter",
+          "slider.round",
+          "slider.heldWhile",
+          "slider.afterHand",
+          "slider.changes",
+          "slider.changeOrder",
+          "carousel.restsBy",
+          "carousel.rest",
+          "carousel.restLeast",
+          "carousel.restMost",
+          "carousel.startsAfter",
+          "carousel.round",
+          "carousel.heldWhile",
+          "carousel.afterHand",
+          "carousel.changes",
+          "carousel.changeOrder",
+          "slider.wordsCome",
+          "slider.wordsBeat",
+          "slider.wordsTake",
+          "item.ownRest",
+          "item.ownChanges",
           "item.action",
           "item.actionOn",
           "item.seasonBegins",
@@ -219,13 +249,23 @@ class DifferenceJourney {
     if (each.ofItem()) {
       page.locator("[data-node='" + node + "']").click();
     }
+    if (setting.drives()) {
+      bench.step("Drive");
+      if (each.ofItem()) {
+        page.locator("[aria-label='What to drive'] > button").nth(1).click();
+      }
+    }
     if (setting.byBand()) {
-      bench.step("Arrange");
+      if (!setting.drives()) {
+        bench.step("Arrange");
+      }
       if (each.ofItem()) {
         page.locator("[aria-label='What to arrange'] > button").nth(1).click();
       }
       bench.cell(node, each.setting(), "desktop").waitFor();
       bench.set(node, each.setting(), "desktop", each.value());
+    } else if (setting.drives()) {
+      inForm(bench, each, setting);
     } else {
       bench.step("Fill");
       if (each.ofItem() || NodeType.named(each.kind()).isPiece()) {

@@ -16,6 +16,9 @@ public record Changes(List<Change> ways) {
   /** Most characters of a list that is read. */
   private static final int MOST_WRITTEN = MOST * Easing.MOST_WRITTEN;
 
+  /** What people say for a comma. */
+  private static final String THEN = " then ";
+
   /** None of one's own. */
   public static final Changes NONE = new Changes(List.of());
 
@@ -29,7 +32,7 @@ public record Changes(List<Change> ways) {
   }
 
   /**
-   * Reads a list with commas between; those within brackets are of a curve.
+   * Reads a list with commas between, or the word for it; those within brackets are of a curve.
    *
    * @throws Refused naming {@code what}
    */
@@ -39,6 +42,9 @@ public record Changes(List<Change> ways) {
     }
     if (text.isBlank() && none) {
       return NONE;
+    }
+    if (text.contains(THEN)) {
+      return parse(what, text.replace(THEN, ","), none);
     }
     var ways = new ArrayList<Change>();
     int depth = 0;
