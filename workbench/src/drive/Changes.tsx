@@ -102,7 +102,7 @@ export function Changes({ cycle, node, stop, onTry }: Props) {
             className="link"
             onClick={() => session.set(node.id, key, at, null)}
           >
-            {ofItem ? 'as the slides do' : 'as in wider bands'}
+            {ofItem ? 'as its neighbours do' : band?.lead ? 'as at first' : 'as in wider bands'}
           </button>
         )}
         <span className="faint">{ofItem ? 'at all widths' : `set for ${band?.name ?? ''}`}</span>

@@ -76,7 +76,7 @@ export function Drive() {
         {sheet.isError && !data && <p className="p-6 text-error">{sheet.error.message}</p>}
         {!ofItem && data && data.rows.length > 0 && room.width > 0 && (
           <SheetGrid
-            key={piece.id}
+            key={`sheet ${piece.id}`}
             sheet={data}
             node={piece}
             length={room.width}
@@ -85,7 +85,7 @@ export function Drive() {
             cut={false}
           />
         )}
-        {once.length > 0 && <Form key={node.id} node={node} settings={once} />}
+        {once.length > 0 && <Form key={`form ${node.id}`} node={node} settings={once} />}
       </div>
     </section>
   );
@@ -100,10 +100,11 @@ function Snags({
   onItem(id: string): void;
 }) {
   const { session, width, chosen } = useBench();
-  const [picked, setPicked] = useState(0);
+  const [picked, setPicked] = useState({ of: '', at: 0 });
   const here = snags.filter((each) => width >= each.from && width <= each.to);
-  const chosenFirst = here.findIndex((each) => each.item === chosen.node.id);
-  const at = here[picked] ? picked : Math.max(0, chosenFirst);
+  // That of the chosen item, until one goes on from it.
+  const its = here.findIndex((each) => each.item === chosen.node.id);
+  const at = picked.of === chosen.node.id && here[picked.at] ? picked.at : Math.max(0, its);
   const snag = here[at];
   if (!snag) return null;
   return (
@@ -113,7 +114,7 @@ function Snags({
           type="button"
           className="tape-chip"
           title="The next finding"
-          onClick={() => setPicked((at + 1) % here.length)}
+          onClick={() => setPicked({ of: chosen.node.id, at: (at + 1) % here.length })}
         >
           {at + 1}/{here.length}
           <span className="sr-only">, the next finding</span>
@@ -153,7 +154,7 @@ function itemName(node: NodeBody, id: string): string {
 
 /** The round of a track: the tape, the stage that shows its time, the ways of changing. */
 function Round({ piece, own }: { readonly piece: NodeBody; readonly own: NodeBody | undefined }) {
-  const { page, width, toStage, session } = useBench();
+  const { page, width, toStage, session, chosen } = useBench();
   const cycle = useQuery({
     queryKey: ['cycle', page.id, piece.id, width, versionOf(page)],
     queryFn: () =>
@@ -191,6 +192,15 @@ function Round({ piece, own }: { readonly piece: NodeBody; readonly own: NodeBod
   const shown: Shown | undefined = data?.on ? shownAt(so, time.ms) : undefined;
   const stop = shown?.next ?? shown?.stop ?? 0;
   const tried = useTried(piece.id, data, stop);
+  // An item that is chosen is gone to: to where it has come to rest.
+  const wanted = chosen.node.id;
+  const { to } = time;
+  useEffect(() => {
+    const at = data?.stops.findIndex((each) => each.item === wanted) ?? -1;
+    const rest = data?.set.find((each) => each.phase === 'rests' && each.stop === at);
+    if (rest) to(rest.from);
+    // Once for each choice: edits that change the tape leave the playhead where it is.
+  }, [wanted, data?.piece]);
   // Drawn anew whenever what shows is another, not with each picture of the bench.
   const said = shown && JSON.stringify(shown);
   useEffect(() => {

@@ -1,6 +1,7 @@
 package giostra.core.value;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import giostra.core.page.CounterSettings.Curve;
@@ -9,6 +10,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /**
  * Source: CSS Easing Functions 2, "Cubic Bézier easing functions"; the values are worked out from
@@ -36,5 +38,112 @@ class EasingTest {
   @Property
   void easeInMirrorsEaseOut(@ForAll @DoubleRange(min = 0, max = 1) double share) {
     assertThat(Easing.EASE_IN.at(share)).isCloseTo(1 - Easing.EASE_OUT.at(1 - share), within(1e-9));
+  }
+
+  /** Source: CSS Easing Functions 2, "Step easing functions": the figures of its definition. */
+  @ParameterizedTest
+  @CsvSource({
+    "'steps(3,jump-start)', 0.1, 0.333333",
+    "'steps(3,jump-end)', 0.34, 0.333333",
+    "'steps(3,jump-none)', 0.4, 0.5",
+    "'steps(3,jump-both)', 0.1, 0.25",
+    "step-start, 0.0, 1",
+    "step-end, 0.99, 0"
+  })
+  void stepsJumpWhereTheyAreTo(String css, double share, double progress) {
+    assertThat(Easing.parse("Curve", css).at(share)).isCloseTo(progress, within(1e-5));
+  }
+
+  /**
+   * Source: CSS Easing Functions 2, "The linear easing function": inputs that are left out are
+   * spread evenly, an input that is less than one before it counts as that one.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "'linear(0,0.5,1)', 0.25, 0.25", "'linear(0,0.25 75%,1)', 0.75, 0.25",
+    "'linear(0,0.4 20% 60%,1)', 0.4, 0.4", "'linear(0,0.4 20% 60%,1)', 0.8, 0.7",
+    "'linear(0,1 50%,0.5 30%,1)', 0.75, 0.75"
+  })
+  void linearGoesFromPointToPoint(String css, double share, double progress) {
+    assertThat(Easing.parse("Curve", css).at(share)).isCloseTo(progress, within(1e-9));
+  }
+
+  /**
+   * Source: the closed form of a damped oscillator, as any textbook of mechanics has it, put into
+   * its equation of motion: x'' = -2 d w x' - w^2 (x - 1), by differences.
+   */
+  @ParameterizedTest
+  @CsvSource({"0.1", "0.25", "0.5", "0.8", "1"})
+  void aSpringObeysItsEquationAndSettles(double damping) {
+    var spring = new Easing.Spring(damping);
+    double w = spring.frequency();
+    double h = 1e-4;
+    for (double t = 0.05; t < 0.95; t += 0.05) {
+      double x = spring.progress(t);
+      double speed = (spring.progress(t + h) - spring.progress(t - h)) / (2 * h);
+      double pull = (spring.progress(t + h) - 2 * x + spring.progress(t - h)) / (h * h);
+      assertThat(pull).isCloseTo(-2 * damping * w * speed - w * w * (x - 1), within(w * w * 2e-3));
+    }
+    assertThat(spring.progress(1)).isCloseTo(1, within(1.1e-3));
+    assertThat(spring.at(1)).isEqualTo(1);
+    assertThat(spring.at(0)).isZero();
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "spring(0)|Spring is from 0.1 to 1: without damping it never settles",
+        "spring(3)|Spring is 0.1 to 1",
+        "cubic-bezier(2,0,0,1)|x1 is 0 to 1",
+        "steps(1,jump-none)|steps is 2 to 40",
+        "wobble(1)|linear, ease",
+        "linear(0)|points is 2 to 40",
+        "cubic-bezier(0,0,1)|linear, ease",
+        "cubic-bezier(0,NaN,1,1)|linear, ease",
+        "ease-out()|linear, ease"
+      })
+  void whatIsNoneIsRefusedWithWhatIsAllowed(String css, String allowed) {
+    assertThatThrownBy(() -> Easing.parse("Curve", css))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("Curve is " + css)
+        .hasMessageContaining(allowed);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "fade|fade",
+        "push from start 0.8s ease-out|push from start 0.8s ease-out",
+        "PUSH  from END 800ms|push 0.8s",
+        "wipe from top cubic-bezier(0.1, 0.2, 0.3, 1)|wipe from top cubic-bezier(0.1,0.2,0.3,1)",
+        "fade, zoom 1s|fade, zoom 1s",
+        "fade then cut then turn spring(0.5)|fade, cut, turn spring(0.5)"
+      })
+  void waysAreReadAndWrittenAlike(String typed, String written) {
+    var kind = new Kind.Ways(false);
+    assertThat(kind.write(kind.read("Changes by", typed))).isEqualTo(written);
+    assertThat(kind.write(kind.read("Changes by", written))).isEqualTo(written);
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "",
+        "fly",
+        "fade from start",
+        "cut 1s",
+        "push from left",
+        "fade 0.05s",
+        "fade 9s",
+        "fade,",
+        "push from start 1s spring(0)",
+        "fade,fade,fade,fade,fade,fade,fade"
+      })
+  void waysThatAreNoneAreRefused(String typed) {
+    assertThatThrownBy(() -> new Kind.Ways(false).read("Changes by", typed))
+        .isInstanceOf(Refused.class)
+        .hasMessageStartingWith("Changes by is");
   }
 }
