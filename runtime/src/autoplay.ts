@@ -169,10 +169,11 @@ export function autoplay(
   if (button) {
     hears(button, 'click', () => ((on() ? stopped() : latches.has('button')) ? play() : pause()));
   }
-  hears(root, 'pointerenter', (event) => {
-    if ((event as PointerEvent).pointerType !== 'touch' && heeds('pointer')) hold('pointer', true);
+  // A finger's pointer comes and goes with each tap: it is heeded while it is down.
+  hears(root, 'pointerenter pointerleave', (event) => {
+    if ((event as PointerEvent).pointerType === 'touch') return;
+    hold('pointer', event.type === 'pointerenter' && heeds('pointer'));
   });
-  hears(root, 'pointerleave', () => hold('pointer', false));
   hears(root, 'pointerdown', (event) => {
     if ((event.target as Element).closest('.g-view')) hold('finger', true);
   });
@@ -227,19 +228,19 @@ export function autoplay(
     play,
     pause,
     hold,
-    /** A hand has moved it: it is on its way. */
-    byHand(goesBack: boolean) {
+    /** A hand has moved it: it is on its way for so many ms, or for as long as it takes. */
+    byHand(goesBack: boolean, ms: number) {
       const hand = track.band.auto?.hand;
       phase = 'changes';
       since = clock.now();
-      left = 0;
+      left = ms;
       back = goesBack;
       later = hand === 'later';
       if (hand === 'stops' && on()) latches.add('hand');
       timer?.();
       say();
     },
-    /** It has come to rest. @param ms that the change took, when it was by itself */
+    /** It has come to rest. */
     rested() {
       if (phase === 'changes' && !going) rests(left > 0 ? ideal(since + left) : clock.now());
     },

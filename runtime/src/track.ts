@@ -23,7 +23,7 @@ export function track(root: HTMLElement, clock: Clock): Handle {
       mark(stop);
     },
     told: (from, to, cause) => tell(root, belt.item(from), belt.item(to), cause),
-    goes: (cause, back) => cause !== 'itself' && auto?.byHand(back),
+    goes: (cause, back, ms) => cause !== 'itself' && auto?.byHand(back, ms),
     rested: () => auto?.rested(),
   });
   const say = marks(root, { step: turn.step, to: (stop) => turn.to(stop, 'mark') }, signal);

@@ -18,8 +18,8 @@ export interface Turned {
   marked(stop: number): void;
   /** It is another one than before; called after that. */
   told(from: number, to: number, cause: Cause): void;
-  /** It goes, by whom and whether back. */
-  goes(cause: Cause, back: boolean): void;
+  /** It goes: by whom, whether back, and how many ms that takes, where that is said. */
+  goes(cause: Cause, back: boolean, ms: number): void;
   /** It has come to rest. */
   rested(): void;
 }
@@ -73,6 +73,7 @@ export function turning(belt: Belt, clock: Clock, turned: Turned) {
    */
   function go(stop: number, place: number, cause: Cause, back: boolean, speed = 0): number {
     const from = belt.stop;
+    const takes = ask()?.peek(stop)?.[2] ?? 0;
     const chosen = from === stop ? undefined : ask()?.next(stop, cause);
     aim = place;
     if (halt) {
@@ -81,7 +82,7 @@ export function turning(belt: Belt, clock: Clock, turned: Turned) {
       halt = undefined;
       letGo();
     }
-    if (from !== stop) turned.goes(cause, back);
+    if (from !== stop) turned.goes(cause, back, takes);
     const drawn = calm.matches || !chosen ? undefined : ask()?.open(stop, place, chosen, back);
     belt.stop = stop;
     turned.marked(stop);
@@ -186,7 +187,7 @@ export function turning(belt: Belt, clock: Clock, turned: Turned) {
         const through = on > CARRIED || (share > 0.5 && on > -CARRIED);
         if (through) {
           ask()?.next(to, cause);
-          turned.goes(cause, px < 0);
+          turned.goes(cause, px < 0, 0);
           turned.marked(to);
           turned.told(from, to, cause);
         }

@@ -46,7 +46,8 @@ public final class Scores {
     var acts = new ArrayList<Act>();
     long at = 0;
     for (int i = random.nextInt(12); i > 0; i--) {
-      at += 50L * random.nextInt(80);
+      // To the ms, so that little falls due at the very moment of an act.
+      at += 1 + random.nextInt(4000);
       acts.add(new Act(at, some[random.nextInt(some.length)], random.nextInt(stops)));
     }
     return new Visit(List.copyOf(acts));
