@@ -29,11 +29,11 @@ export function run(
   done: () => void,
 ): () => void {
   const length = Math.abs(to - from) * drawn.ms;
-  let start: number | undefined;
+  const start = clock.now();
   let halt = clock.frame(step);
   function step(now: number) {
-    start ??= now;
-    const passed = length > 0 ? Math.min(1, (now - start) / length) : 1;
+    // A picture may be told the time of its beginning, which is before now.
+    const passed = length > 0 ? Math.min(1, Math.max(0, now - start) / length) : 1;
     drawn.at(from + (to - from) * passed);
     if (passed < 1) halt = clock.frame(step);
     else done();

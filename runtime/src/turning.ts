@@ -89,9 +89,10 @@ export function turning(belt: Belt, clock: Clock, turned: Turned) {
     if (calm.matches || (chosen && !drawn)) done();
     else if (drawn && lent) {
       held = { from, to: stop, drawn, key: '', moves: chosen?.[0] === 'move' };
+      const began = clock.now();
       halt = lent.run(clock, drawn, 0, 1, () => {
         halt = undefined;
-        ask()?.spoken(drawn, clock);
+        ask()?.spoken(clock, drawn.ms, began);
         done();
       });
     } else halt = glide(clock, belt.position, place, speed, belt.draw, done);
@@ -156,7 +157,7 @@ export function turning(belt: Belt, clock: Clock, turned: Turned) {
     scrub(px: number): boolean {
       const from = held?.from ?? belt.stop;
       const at = belt.track;
-      if (calm.matches || !at || !lent) return false;
+      if (calm.matches || !at || !ask()) return false;
       const by = px < 0 ? -1 : 1;
       const now = belt.stop;
       belt.stop = from;
@@ -193,7 +194,7 @@ export function turning(belt: Belt, clock: Clock, turned: Turned) {
         }
         const end = () => {
           halt = undefined;
-          if (through && drawn) ask()?.spoken(drawn, clock);
+          if (through && drawn) ask()?.spoken(clock, drawn.ms, clock.now() - drawn.ms);
           if (!through) belt.stop = from;
           done();
         };
@@ -229,6 +230,7 @@ export function turning(belt: Belt, clock: Clock, turned: Turned) {
             moves: false,
           };
           belt.stop = next;
+          if (!held.drawn) belt.rest();
         }
       }
       if (next !== stop && held?.drawn) held.drawn.at(share);

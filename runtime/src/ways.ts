@@ -45,24 +45,21 @@ export function ways(belt: Belt) {
       return change(belt, stop, place, way, back, belt.band.words);
     },
     /** What is still being said when a change is over goes on. */
-    spoken(drawn: { readonly ms: number }, clock: Clock) {
+    spoken(clock: Clock, ms: number, began: number) {
       const { words } = belt.band;
       if (!words) return;
-      const all = said(shown(belt, belt.stop), words, drawn.ms);
-      let start: number | undefined;
+      const all = said(shown(belt, belt.stop), words, ms);
       const last = Math.max(
         0,
         ...all.map((each) => Number(each.effect?.getComputedTiming().endTime)),
       );
       const step = (now: number) => {
-        start ??= now;
-        const passed = drawn.ms + now - start;
+        const passed = now - began;
         for (const each of all) each.currentTime = passed;
         if (passed < last) clock.frame(step);
         else for (const each of all) each.cancel();
       };
-      for (const each of all) each.currentTime = drawn.ms;
-      clock.frame(step);
+      step(clock.now());
     },
     /** Draws how far the words of the stop that shows have come in. */
     said(since: number | undefined) {

@@ -1,0 +1,438 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Frame;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.ReducedMotion;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Edits;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** What happens in time, by a designer and by those who visit. */
+@ExtendWith({Giostra.class, Chromium.class})
+class DriveJourney {
+  private static final String OPENINGS = "[data-piece=openings]";
+
+  private static Edit desktop(String node, String setting, Object value) {
+    return new Edit.SetValue(node, setting, "desktop", value);
+  }
+
+  private static Edit once(String node, String setting, Object value) {
+    return new Edit.SetValue(node, setting, "", value);
+  }
+
+  /** A page of the demo's with edits, published. */
+  private static String live(Api api, Edit... edits) {
+    Document demo = Edits.apply(api.document(Api.DEMO), List.of(edits)).document();
+    return api.publish(api.newPage("velluta", demo));
+  }
+
+  private static void heed(Page page) {
+    page.evaluate(
+        """
+        () => {
+          window.told = [];
+          addEventListener('giostra:change', ({ detail }) => window.told.push(
+              [detail.piece, detail.to, detail.cause].join(' ')));
+        }
+        """);
+  }
+
+  private static void scrollTo(Page page, String selector) {
+    page.waitForSelector(selector);
+    page.evaluate(
+        "(s) => document.querySelector(s).scrollIntoView({ block: 'center', behavior: 'instant' })",
+        selector);
+  }
+
+  private static String state(Frame stage, String script) {
+    return String.valueOf(stage.evaluate("() => String(" + script + ")"));
+  }
+
+  @Test
+  void aDesignerLetsASliderMoveAndSeesItOnTheTape(Api api, Chromium.Open chromium) {
+    String id = api.newPage("velluta", api.document(Api.DEMO));
+    Page page = chromium.page(1280, 900);
+    Bench bench = Bench.open(page, api, id, "drive", "openings");
+    Frame stage = bench.stage();
+    bench.button("Let it move by itself in Desktop").click();
+    PlaywrightAssertions.assertThat(page.locator(".tape-set")).hasCount(3);
+    // Off on the phone, by the sheet alone.
+    bench.set("openings", "movesItself", "phone", "off");
+    // Each rests as long as is set; one that cannot be read in it is told, with ways out.
+    PlaywrightAssertions.assertThat(page.locator(".tape-set").first()).containsText("6.0 s");
+    PlaywrightAssertions.assertThat(page.locator(".drive-snags"))
+        .containsText(Pattern.compile("rests 6 s; its \\d+ words take [\\d.]+ s to read"));
+    // An edge that is dragged is the rest of that slide.
+    Locator edge = page.locator(".tape-edge").nth(1);
+    var box = edge.boundingBox();
+    var tape = page.locator(".tape-scale").boundingBox();
+    page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+    page.mouse().down();
+    page.mouse().move(box.x + box.width / 2 + tape.width / 10, box.y + box.height / 2);
+    page.mouse().up();
+    bench.saved();
+    String rest = own(api, id, "opening-frost", "ownRest");
+    assertThat(rest).matches("[78]\\.?\\d?s");
+    page.locator(".drive-fix").filter(hasText("rest as long as words take")).first().click();
+    PlaywrightAssertions.assertThat(page.locator(".drive-snags")).not().containsText("Autumn");
+
+    // A manner plays on the stage while one points at it, on one's own two slides.
+    page.locator(".changes-one").filter(hasText("push")).hover();
+    stage.waitForFunction("() => document.getAnimations().length >= 2");
+    page.locator(".tape-now").hover();
+    stage.waitForFunction("() => document.getAnimations().length === 0");
+    page.locator(".changes-one").filter(hasText("push")).click();
+    bench.button("then…").click();
+    page.locator(".changes-one").filter(hasText("fade")).click();
+    bench.saved();
+    assertThat(own(api, id, "openings", "changes")).isEqualTo("{\"desktop\":\"push, fade\"}");
+    PlaywrightAssertions.assertThat(page.locator(".changes-way")).hasCount(2);
+    // The curve is bent by keys; what cannot be is refused where it was typed, and stays.
+    page.getByLabel("How it comes to rest").focus();
+    page.keyboard().press("ArrowUp");
+    bench.saved();
+    assertThat(own(api, id, "openings", "changes"))
+        .contains("fade 0.7s cubic-bezier(0.32,0.06,0.24,1.02)");
+    page.locator(".changes-fields label").filter(hasText("takes")).locator("input").fill("40s");
+    page.keyboard().press("Enter");
+    PlaywrightAssertions.assertThat(page.locator(".changes [role=alert]"))
+        .containsText("0.1s to 5s");
+    page.locator(".changes [role=alert] button").click();
+    PlaywrightAssertions.assertThat(page.locator(".changes [role=alert]")).hasCount(0);
+    bench.set("openings", "wordsCome", "desktop", "rise");
+
+    // Somebody points at it: dragged onto the tape; what comes of it stands below.
+    page.locator(".tape-deed")
+        .filter(hasText("points"))
+        .dragTo(
+            page.locator(".tape-row").nth(1),
+            new Locator.DragToOptions().setTargetPosition(300, 16));
+    PlaywrightAssertions.assertThat(page.locator(".tape-held"))
+        .containsText("held: pointer over it");
+    double before = tapeLength(page);
+    page.locator(".tape-scale").focus();
+    page.keyboard().press("End");
+    bench.button("swipes on").click();
+    PlaywrightAssertions.assertThat(page.locator(".tape-act")).hasCount(2);
+    assertThat(tapeLength(page)).isGreaterThanOrEqualTo(before);
+
+    // The playhead draws the stage, forwards and back.
+    page.locator(".tape-set").nth(2).click();
+    stage.waitForFunction(
+        "() => !document.querySelector('[data-item=opening-orchids]').inert"
+            + " && document.querySelector('[data-item=opening-autumn]').inert");
+    page.locator(".tape-scale").focus();
+    page.keyboard().press("Home");
+    stage.waitForFunction("() => !document.querySelector('[data-item=opening-autumn]').inert");
+    assertThat(state(stage, "document.querySelector('.g-hold').hidden")).isEqualTo("false");
+    page.keyboard().press(" ");
+    page.locator("h1").evaluate("() => document.activeElement.blur()");
+    page.keyboard().press(" ");
+    page.waitForFunction("() => Number(document.querySelector('.tape-scale').ariaValueNow) > 300");
+    page.keyboard().press(" ");
+    bench.saved();
+
+    // Published it does so: on the desktop, not on the phone.
+    String address = api.publish(id);
+    Page visitor = chromium.page(1280, 900);
+    visitor.navigate(address);
+    heed(visitor);
+    scrollTo(visitor, OPENINGS);
+    visitor.waitForFunction(
+        "() => window.told.includes('openings opening-frost itself')",
+        null,
+        new Page.WaitForFunctionOptions().setTimeout(20_000));
+    assertThat(visitor.locator(OPENINGS + " .g-hold").isVisible()).isTrue();
+    visitor.setViewportSize(390, 800);
+    visitor.waitForFunction("() => document.querySelector('.g-hold').hidden");
+    assertThat(visitor.locator(OPENINGS + " .g-belt").getAttribute("aria-live"))
+        .isEqualTo("polite");
+  }
+
+  private static String own(Api api, String id, String node, String setting) {
+    JsonNode value = find(api.page(id).path("document").path("page"), node).path(setting);
+    return value.isString() ? value.asString() : value.toString();
+  }
+
+  private static JsonNode find(JsonNode node, String id) {
+    if (node.path("id").asString("").equals(id)) {
+      return node.path("values");
+    }
+    for (JsonNode each : node.path("children")) {
+      JsonNode found = find(each, id);
+      if (found != null && !found.isMissingNode()) {
+        return found;
+      }
+    }
+    return tools.jackson.databind.node.MissingNode.getInstance();
+  }
+
+  private static double tapeLength(Page page) {
+    return Double.parseDouble(page.locator(".tape-scale").getAttribute("aria-valuemax"));
+  }
+
+  private static Locator.FilterOptions hasText(String text) {
+    return new Locator.FilterOptions()
+        .setHasText(Pattern.compile("^(then )?" + Pattern.quote(text) + "$"));
+  }
+
+  @Test
+  void nothingIsWrongWithItForAxeByDayAndNight(Api api, Chromium.Open chromium) {
+    String id = api.newPage("velluta", api.document(Api.DEMO));
+    api.edit(id, api.page(id).path("revision").asInt(), desktop("openings", "movesItself", true));
+    for (String theme : List.of("paper", "lamp")) {
+      Page page = chromium.page(1280, 900);
+      page.addInitScript("localStorage.setItem('giostra.theme', '" + theme + "')");
+      Bench bench = Bench.open(page, api, id, "drive", "openings");
+      page.locator(".tape-set").first().waitFor();
+      bench.button("points").click();
+      page.locator(".tape-held").first().waitFor();
+      assertThat(Axe.found(page, "iframe")).as(theme).isEmpty();
+      page.locator("[data-node=figures]").click();
+      page.locator(".drive-sheets .form").waitFor();
+      assertThat(Axe.found(page, "iframe")).as(theme + ", counters").isEmpty();
+    }
+  }
+
+  /**
+   * Source: ARIA Authoring Practices, "Carousel", auto-rotating: a control to stop and start
+   * rotation comes first in the tab sequence and its label says what it does; rotation stops when
+   * the keyboard comes into it and does not go on by itself, and while the pointer is over it; the
+   * live region is off while it rotates by itself, and polite otherwise. WCAG 2.2, 2.2.2.
+   */
+  @Test
+  void aSliderThatMovesByItselfKeepsToThePattern(Api api, Page page) {
+    page.navigate(
+        live(
+            api,
+            desktop("openings", "movesItself", true),
+            desktop("openings", "rest", "1s"),
+            desktop("openings", "changes", "fade 0.3s")));
+    heed(page);
+    scrollTo(page, OPENINGS);
+    Locator hold = page.locator(OPENINGS + " .g-hold");
+    Locator belt = page.locator(OPENINGS + " .g-belt");
+    page.waitForFunction("() => window.told.length >= 2");
+    PlaywrightAssertions.assertThat(belt).hasAttribute("aria-live", "off");
+    assertThat(hold.getAttribute("aria-label")).isEqualTo("Pause");
+    assertThat(
+            page.evaluate(
+                """
+                () => document.querySelector('[data-piece=openings]')
+                    .querySelector('button, a[href], [tabindex="0"]').className
+                """))
+        .isEqualTo("g-hold");
+    assertThat(hold.boundingBox().width).isGreaterThanOrEqualTo(44);
+
+    // The pointer over it holds it; off it, it goes on.
+    page.locator(OPENINGS + " .g-view").hover();
+    page.waitForTimeout(400);
+    int held = told(page);
+    page.waitForTimeout(1800);
+    assertThat(told(page)).isEqualTo(held);
+    PlaywrightAssertions.assertThat(belt).hasAttribute("aria-live", "off");
+    page.mouse().move(3, 3);
+    page.waitForFunction("(n) => window.told.length > n", held);
+
+    // The keyboard comes in: it stops, and stays so when the keyboard has gone.
+    page.evaluate(
+        """
+        () => {
+          const before = document.createElement('button');
+          before.id = 'before';
+          document.querySelector('[data-piece=openings]').before(before);
+          before.focus({ preventScroll: true });
+        }
+        """);
+    page.keyboard().press("Tab");
+    PlaywrightAssertions.assertThat(hold).isFocused();
+    PlaywrightAssertions.assertThat(hold).hasAttribute("aria-label", "Play");
+    PlaywrightAssertions.assertThat(belt).hasAttribute("aria-live", "polite");
+    page.waitForTimeout(400);
+    int stopped = told(page);
+    page.keyboard().press("Shift+Tab");
+    page.waitForTimeout(1800);
+    assertThat(told(page)).isEqualTo(stopped);
+    // The button starts it, also with the keyboard on it; the focus stays where it is.
+    page.keyboard().press("Tab");
+    page.keyboard().press("Enter");
+    page.waitForFunction("(n) => window.told.length > n + 1", stopped);
+    PlaywrightAssertions.assertThat(hold).isFocused();
+    page.keyboard().press("Enter");
+    PlaywrightAssertions.assertThat(belt).hasAttribute("aria-live", "polite");
+    page.waitForTimeout(400);
+    int paused = told(page);
+    // By hand it moves all the same, and is told politely.
+    page.locator(OPENINGS + " .g-next").click();
+    page.waitForFunction("(n) => window.told.length === n + 1", paused);
+    assertThat(page.evaluate("() => window.told.at(-1).endsWith('arrow')")).isEqualTo(true);
+  }
+
+  private static int told(Page page) {
+    return ((Number) page.evaluate("() => window.told.length")).intValue();
+  }
+
+  /** Source: WCAG 2.2, 2.3.3; without script everything is there and nothing moves. */
+  @Test
+  void withLessMotionNothingMovesAndWithoutScriptAllIsThere(Api api, Chromium.Open chromium) {
+    String address =
+        live(
+            api,
+            desktop("openings", "movesItself", true),
+            desktop("openings", "rest", "1s"),
+            desktop("openings", "changes", "push"),
+            desktop("openings", "wordsCome", "rise"),
+            once("words", "entrance", "rise"),
+            once("figures", "delay", "2s"));
+    Page calm =
+        chromium.page(
+            new Browser.NewContextOptions()
+                .setViewportSize(1280, 900)
+                .setReducedMotion(ReducedMotion.REDUCE));
+    calm.navigate(address);
+    heed(calm);
+    scrollTo(calm, OPENINGS);
+    calm.waitForTimeout(2200);
+    assertThat(told(calm)).isZero();
+    assertThat(calm.locator(OPENINGS + " .g-hold").isVisible()).isFalse();
+    calm.locator(OPENINGS + " .g-next").click();
+    assertThat(calm.evaluate("() => document.getAnimations().length")).isEqualTo(0);
+    assertThat(calm.locator("[data-item=opening-frost]").evaluate("e => e.inert")).isEqualTo(false);
+    assertThat(calm.locator("[data-piece=words]").evaluate("e => getComputedStyle(e).opacity"))
+        .isEqualTo("1");
+    Page plain =
+        chromium.page(
+            new Browser.NewContextOptions().setViewportSize(1280, 900).setJavaScriptEnabled(false));
+    plain.navigate(address);
+    assertThat(plain.locator(OPENINGS + " .g-hold").isVisible()).isFalse();
+    assertThat(plain.locator("[data-piece=words]").isVisible()).isTrue();
+    assertThat(plain.locator("[data-item=opening-orchids] .g-copybox > *").count())
+        .isGreaterThan(2);
+  }
+
+  @Test
+  void aPieceComesInWhenItIsSeenItemByItem(Api api, Page page) {
+    page.navigate(
+        live(
+            api,
+            once("houses", "entrance", "rise"),
+            once("houses", "entranceTakes", "0.4s"),
+            once("houses", "entranceBeat", "0.2s"),
+            once("plants", "entrance", "fade"),
+            once("plants", "entranceOften", "every-time")));
+    page.waitForSelector("[data-piece=plants][data-entered]");
+    String opacity = "(s) => getComputedStyle(document.querySelector(s)).opacity";
+    assertThat(page.evaluate(opacity, "[data-item=house-1]")).isEqualTo("0");
+    assertThat(page.evaluate(opacity, "[data-piece=plants]")).isEqualTo("0");
+    scrollTo(page, "[data-piece=houses]");
+    page.waitForFunction(
+        """
+        () => {
+          const at = (n) => Number(getComputedStyle(
+              document.querySelector(`[data-item=house-${n}]`)).opacity);
+          window.later ||= at(1) > 0.5 && at(3) < at(1);
+          return window.later && at(1) === 1 && at(3) === 1;
+        }
+        """);
+    scrollTo(page, "[data-piece=plants]");
+    page.waitForFunction(
+        "() => getComputedStyle(document.querySelector('[data-piece=plants]')).opacity === '1'");
+    page.evaluate("() => window.scrollTo({ top: 0, behavior: 'instant' })");
+    page.waitForFunction(
+        "() => getComputedStyle(document.querySelector('[data-piece=plants]')).opacity === '0'");
+    assertThat(page.evaluate(opacity, "[data-item=house-1]")).isEqualTo("1");
+  }
+
+  @Test
+  void countsStartLaterAndOneAfterAnother(Api api, Page page) {
+    page.navigate(
+        live(
+            api,
+            once("figures", "delay", "0.5s"),
+            once("figures", "sequence", "0.6s"),
+            once("figures", "duration", "0.3s")));
+    scrollTo(page, "[data-piece=figures]");
+    page.evaluate(
+        """
+        () => {
+          window.ended = [];
+          const start = performance.now();
+          for (const each of document.querySelectorAll('[data-piece=figures] [data-item]')) {
+            new MutationObserver(() => each.hasAttribute('data-counting')
+                || window.ended.push(performance.now() - start))
+                .observe(each, { attributes: true, attributeFilter: ['data-counting'] });
+          }
+        }
+        """);
+    page.waitForFunction("() => window.ended.length === 4");
+    JsonNode ended = Js.ask(page, "() => window.ended", List.of());
+    for (int i = 1; i < 4; i++) {
+      double apart = ended.get(i).asDouble() - ended.get(i - 1).asDouble();
+      assertThat(apart).as("from one to the next").isBetween(450.0, 800.0);
+    }
+  }
+
+  /** A pointer that only passes opens nothing; one that stays does. Source: WCAG 2.2, 1.4.13. */
+  @Test
+  void aPointerHasToStay(Api api, Page page) {
+    page.navigate(
+        live(api, once("four-houses", "trigger", "hover"), once("four-houses", "intent", "0.4s")));
+    scrollTo(page, "[data-piece=four-houses]");
+    heed(page);
+    page.locator("[data-of=house-desert]").hover();
+    page.waitForTimeout(120);
+    page.mouse().move(3, 3);
+    page.waitForTimeout(600);
+    assertThat(told(page)).isZero();
+    page.locator("[data-of=house-fern]").hover();
+    page.waitForFunction("() => window.told.includes('four-houses house-fern hover')");
+  }
+
+  /** A fade that a finger pulls: it follows the finger, and is carried through or not. */
+  @Test
+  void aHandDrawsAChange(Api api, Page page) {
+    page.navigate(live(api, desktop("openings", "changes", "fade")));
+    heed(page);
+    scrollTo(page, OPENINGS);
+    var box = page.locator(OPENINGS + " .g-view").boundingBox();
+    double y = box.y + 40;
+    page.mouse().move(900, y);
+    page.mouse().down();
+    page.mouse().move(700, y);
+    page.mouse().move(600, y);
+    String opacity =
+        String.valueOf(
+            page.evaluate(
+                "() => getComputedStyle(document.querySelector('[data-item=opening-frost]')).opacity"));
+    assertThat(Double.parseDouble(opacity)).isBetween(0.05, 0.6);
+    // Held still and let go short of the middle, it goes back.
+    page.waitForTimeout(200);
+    page.mouse().up();
+    page.waitForFunction(
+        "() => document.querySelector('[data-item=opening-frost]').inert"
+            + " && document.getAnimations().length === 0");
+    assertThat(told(page)).isZero();
+    page.mouse().move(1100, y);
+    page.mouse().down();
+    page.mouse().move(700, y);
+    page.mouse().move(300, y);
+    page.mouse().up();
+    page.waitForFunction("() => window.told.includes('openings opening-frost drag')");
+    page.waitForFunction(
+        "() => !document.querySelector('[data-item=opening-frost]').inert"
+            + " && document.querySelector('[data-item=opening-autumn]').inert"
+            + " && document.getAnimations().length === 0");
+  }
+}
