@@ -67,6 +67,7 @@ function Opened({ first, catalogue }: OpenedProps) {
   // Dress needs the room for its board.
   const [dressed, setDressed] = useKept('share-dress', 0.34);
   const [scrollbar, setScrollbar] = useState(0);
+  const [on, setOn] = useState<number>();
   const setting = search.get('setting') ?? '';
   const asked = search.get('at') ?? '';
   const { document: doc } = page;
@@ -106,6 +107,8 @@ function Opened({ first, catalogue }: OpenedProps) {
     setWidth,
     scrollbar,
     setScrollbar,
+    on,
+    setOn,
     toStage,
   };
   const [driven, setDriven] = useKept('share-drive', 0.38);

@@ -31,7 +31,7 @@ interface StageProps {
  * what it is on the live page.
  */
 export function Stage({ whole, onWhole }: StageProps) {
-  const { session, page, catalogue, chosen, choose, step, width, setScrollbar, toStage } =
+  const { session, page, catalogue, chosen, choose, step, width, setScrollbar, toStage, on } =
     useBench();
   const [high, setHigh] = useKept('screen', catalogue.screenHeight);
   const scroller = useRef<HTMLDivElement>(null);
@@ -45,10 +45,16 @@ export function Stage({ whole, onWhole }: StageProps) {
   latest.current = { document: page.document, choose, wanted, step };
 
   const [assumed, setAssumed] = useState<readonly string[]>([]);
-  const src = `${origin}/api/pages/${page.id}/preview/${assumed.length > 0 ? `?assume=${assumed.join(',')}` : ''}`;
+  const asked = [
+    ...(assumed.length > 0 ? [`assume=${assumed.join(',')}`] : []),
+    ...(on === undefined ? [] : [`on=${on}`]),
+  ].join('&');
+  const src = `${origin}/api/pages/${page.id}/preview/${asked && `?${asked}`}`;
   useEffect(() => {
     const say = (message: unknown) => frame.current?.contentWindow?.postMessage(message, origin);
     toStage.current = say;
+    // A page that is loaded anew shows what is chosen once more.
+    shown.current = '';
     const hear = (event: MessageEvent<Told>) => {
       if (event.origin !== origin || event.source !== frame.current?.contentWindow) return;
       const told = event.data;

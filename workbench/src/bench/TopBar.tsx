@@ -55,6 +55,7 @@ export function TopBar({ onOpen }: { onOpen(what: 'find' | 'keys' | 'history'): 
         ))}
       </nav>
       <div className="flex flex-1 items-center justify-end gap-1">
+        <StageDate />
         <SaveNote />
         <Tool label="Undo" keys="Ctrl+Z" off={!page.canUndo} onClick={session.undo}>
           <Undo2 size={17} />
@@ -87,6 +88,28 @@ export function TopBar({ onOpen }: { onOpen(what: 'find' | 'keys' | 'history'): 
         )}
       </div>
     </header>
+  );
+}
+
+/** The date that the stage is looked at on; an empty one is today. */
+function StageDate() {
+  const { on, setOn } = useBench();
+  const day = on === undefined ? '' : new Date(on).toISOString().slice(0, 10);
+  return (
+    <label className="stage-date" data-set={on === undefined ? undefined : true}>
+      <span className={on === undefined ? '' : 'sr-only'}>as on today</span>
+      <input
+        type="date"
+        aria-label="The stage’s date"
+        title="Look at the stage on another date; empty is today"
+        value={day}
+        onChange={({ target }) => {
+          // Noon, so that it is that day in most zones.
+          const noon = Date.parse(`${target.value}T12:00Z`);
+          setOn(Number.isFinite(noon) && noon >= 0 ? noon : undefined);
+        }}
+      />
+    </label>
   );
 }
 

@@ -36,6 +36,9 @@ export interface Bench {
   /** Width of a classic scrollbar on the stage, in px. */
   readonly scrollbar: number;
   setScrollbar(px: number): void;
+  /** The moment that the stage takes for now, ms since 1970; the true one without. */
+  readonly on: number | undefined;
+  setOn(on: number | undefined): void;
   /** Says something to the script of the stage, when there is one. */
   readonly toStage: RefObject<(message: unknown) => void>;
 }

@@ -10,7 +10,7 @@ import {
   type Way,
 } from '../api/client';
 import { SheetGrid } from '../arrange/SheetGrid';
-import { bandAt, columnsOf, settingsOf, useBench, versionOf } from '../bench/context';
+import { bandAt, columnsOf, isPiece, settingsOf, useBench, versionOf } from '../bench/context';
 import { nameOf } from '../bench/document';
 import { useSize } from '../bench/useSize';
 import { Form } from '../fill/Form';
@@ -19,6 +19,7 @@ import { Tape } from './Tape';
 import { useTime } from './useTime';
 import { useVisit } from './useVisit';
 import { actsOf, type Shown, shownAt } from './visit';
+import { Year } from './Year';
 
 /** Ms that are shown beyond a round where somebody is there. */
 const AFTER = 6000;
@@ -35,10 +36,16 @@ export function Drive() {
   const [own, setOwn] = useState(false);
   const [box, room] = useSize<HTMLDivElement>();
   const track = TRACKS.includes(piece.type);
-  const ofItem = own && track ? item : undefined;
+  const pieces = isPiece(catalogue, piece.type);
+  const [view, setView] = useState<'round' | 'year'>('round');
+  const year = pieces && view === 'year';
+  const ofItem = own ? item : undefined;
   const node = ofItem ?? piece;
   const drives = settingsOf(catalogue, node.type).filter((each) => each.drives);
-  const once = drives.filter((each) => !each.byBand && each.id !== 'ownChanges');
+  const once = drives.filter(
+    (each) =>
+      !each.byBand && each.id !== 'ownChanges' && (track || !ofItem || each.id !== 'ownRest'),
+  );
   const sheet = useQuery({
     queryKey: ['sheet', page.id, piece.id, 'drives', versionOf(page)],
     queryFn: () =>
@@ -60,9 +67,20 @@ export function Drive() {
   }
   return (
     <section aria-label="Drive" className="drive">
-      {track && <Round key={piece.id} piece={piece} own={ofItem} />}
+      {pieces && (
+        <div className="drive-views" role="group" aria-label="What is seen">
+          <button type="button" aria-pressed={!year} onClick={() => setView('round')}>
+            {track ? 'One round' : 'What happens'}
+          </button>
+          <button type="button" aria-pressed={year} onClick={() => setView('year')}>
+            The year
+          </button>
+        </div>
+      )}
+      {track && <Round key={piece.id} piece={piece} own={ofItem} taped={!year} />}
+      {year && <Year key={`year ${piece.id}`} piece={piece} />}
       {data && <Snags snags={data.snags} onItem={(id) => choose(id)} />}
-      {item && track && (
+      {item && pieces && (
         <div className="fill-tabs" role="group" aria-label="What to drive">
           <button type="button" aria-pressed={!own} onClick={() => setOwn(false)}>
             {nameOf(piece)}
@@ -153,7 +171,16 @@ function itemName(node: NodeBody, id: string): string {
 }
 
 /** The round of a track: the tape, the stage that shows its time, the ways of changing. */
-function Round({ piece, own }: { readonly piece: NodeBody; readonly own: NodeBody | undefined }) {
+function Round({
+  piece,
+  own,
+  taped,
+}: {
+  readonly piece: NodeBody;
+  readonly own: NodeBody | undefined;
+  /** Whether the tape shows. */
+  readonly taped: boolean;
+}) {
   const { page, width, toStage, session, chosen } = useBench();
   const cycle = useQuery({
     queryKey: ['cycle', page.id, piece.id, width, versionOf(page)],
@@ -231,7 +258,7 @@ function Round({ piece, own }: { readonly piece: NodeBody; readonly own: NodeBod
   const band = bandAt(columnsOf(page), width);
   return (
     <>
-      {data.on ? (
+      {!taped ? null : data.on ? (
         <Tape
           cycle={data}
           piece={piece}

@@ -278,7 +278,7 @@ function SetTo({ each, cycle, piece, x, msAt }: SetProps) {
         role="slider"
         tabIndex={0}
         className="tape-edge"
-        style={{ left: x(end) - 5 }}
+        style={{ left: x(end) - 12 }}
         aria-label={`Rest of ${stop.name}`}
         aria-valuemin={1000}
         aria-valuemax={60000}

@@ -152,6 +152,7 @@ public final class PageSchema {
           case Kind.Decimal(double least, double most) ->
               MAKE.objectNode().put("type", "number").put("minimum", least).put("maximum", most);
           case Kind.Time _ -> text("^\\d+(\\.\\d+)?s$");
+          case Kind.Zone _ -> text("^[A-Za-z0-9_+/-]{1,60}$");
           case Kind.Ways _ -> MAKE.objectNode().put("type", "string").put("maxLength", 2400);
           case Kind.Several several ->
               text(String.format(Locale.ROOT, "^(%s)?$", any(several.words())));

@@ -65,8 +65,7 @@ final class TrackOutput {
   }
 
   private static boolean conditional(Item item) {
-    return ConditionSettings.ALL.stream()
-        .anyMatch(setting -> !item.values().get(setting).equals(setting.initial()));
+    return ConditionSettings.any(item.values());
   }
 
   void html() {

@@ -24,6 +24,7 @@ import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.SiteSettings;
+import giostra.core.season.Season;
 import giostra.core.value.Focus;
 import giostra.core.value.Nudge;
 import giostra.core.value.RichText;
@@ -36,6 +37,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 
@@ -227,16 +229,27 @@ final class Writing {
     return (ours + " " + values.get(MarkSettings.CLASSES)).strip();
   }
 
-  private static void marks(List<String> attributes, Values values) {
+  private void marks(List<String> attributes, Values values) {
     for (String pair : values.get(MarkSettings.DATA).split("; ?")) {
       int at = pair.indexOf('=');
       if (at > 0) {
         attributes.addAll(List.of("data-" + pair.substring(0, at), pair.substring(at + 1)));
       }
     }
-    attributes.addAll(List.of("data-show-from", values.get(ConditionSettings.SEASON_BEGINS)));
-    attributes.addAll(List.of("data-show-until", values.get(ConditionSettings.SEASON_ENDS)));
+    attributes.addAll(List.of("data-show", spans(ConditionSettings.season(values))));
     attributes.addAll(List.of("data-show-query", values.get(ConditionSettings.SHOW_QUERY)));
+  }
+
+  /** When something shows, as pairs of ms since 1970, an open end left empty: "1,2 3,". */
+  private String spans(Season season) {
+    return season.always()
+        ? ""
+        : season.spans(document.site().values().get(SiteSettings.ZONE)).stream()
+            .map(span ->
+                span.from().map(at -> Long.toString(at.toEpochMilli())).orElse("")
+                    + ","
+                    + span.until().map(at -> Long.toString(at.toEpochMilli())).orElse(""))
+            .collect(Collectors.joining(" "));
   }
 
   /** Long text, plain or rich, cut after so many words; 0 cuts nothing. */

@@ -1,11 +1,14 @@
 package giostra.core.page;
 
+import giostra.core.look.Values;
+import giostra.core.season.Season;
 import giostra.core.value.Kind;
+import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import java.util.List;
 
 /**
- * When something shows. Dates are wall-clock times where the visitor is; without script everything
+ * When something shows. Dates are wall-clock times of the site's zone; without script everything
  * shows.
  */
 public final class ConditionSettings {
@@ -13,16 +16,21 @@ public final class ConditionSettings {
 
   public static final Setting<String> SEASON_BEGINS =
       Setting.once(
-          "seasonBegins",
-          "Season begins",
-          new Kind.Token(WHEN, "a date such as 2026-12-01, or with a time, 2026-12-01T18:00"),
-          "");
+              "seasonBegins",
+              "Season begins",
+              new Kind.Token(WHEN, "a date such as 2026-12-01, or with a time, 2026-12-01T18:00"),
+              "")
+          .inDrive();
   public static final Setting<String> SEASON_ENDS =
       Setting.once(
-          "seasonEnds",
-          "Season ends",
-          new Kind.Token(WHEN, "a date such as 2026-12-24 (that day included), or with a time"),
-          "");
+              "seasonEnds",
+              "Season ends",
+              new Kind.Token(WHEN, "a date such as 2026-12-24 (that day included), or with a time"),
+              "")
+          .inDrive();
+
+  public static final Setting<Boolean> SEASON_YEARLY =
+      Setting.once("seasonYearly", "Each year again", new Kind.Toggle(), false).inDrive();
   public static final Setting<String> SHOW_QUERY =
       Setting.once(
           "showQuery",
@@ -33,7 +41,23 @@ public final class ConditionSettings {
           "");
 
   /** All of them. */
-  public static final List<Setting<?>> ALL = List.of(SEASON_BEGINS, SEASON_ENDS, SHOW_QUERY);
+  public static final List<Setting<?>> ALL =
+      List.of(SEASON_BEGINS, SEASON_ENDS, SEASON_YEARLY, SHOW_QUERY);
+
+  /** Whether something shows only at times, or for some addresses. */
+  public static boolean any(Values values) {
+    return !season(values).always() || !values.get(SHOW_QUERY).isEmpty();
+  }
+
+  /** When something shows; always where its dates make no sense, which a finding tells. */
+  public static Season season(Values values) {
+    try {
+      return Season.of(
+          values.get(SEASON_BEGINS), values.get(SEASON_ENDS), values.get(SEASON_YEARLY));
+    } catch (Refused none) {
+      return Season.ALWAYS;
+    }
+  }
 
   private ConditionSettings() {}
 }

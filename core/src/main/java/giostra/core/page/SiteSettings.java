@@ -3,6 +3,7 @@ package giostra.core.page;
 import giostra.core.value.Kind;
 import giostra.core.value.Length;
 import giostra.core.value.Setting;
+import java.time.ZoneId;
 import java.util.List;
 
 /** What can be set on a site: its name, its icons, its widths. */
@@ -22,7 +23,11 @@ public final class SiteSettings {
   public static final Setting<String> ICONS =
       Setting.once("icons", "Icon sprite", new Kind.Sprite(), "");
 
-  static final List<Setting<?>> ALL = List.of(NAME, ICONS, MEASURE, PADDING);
+  /** The zone whose clocks seasons go by. Source: the IANA time zone database. */
+  public static final Setting<ZoneId> ZONE =
+      Setting.once("zone", "Time zone", new Kind.Zone(), ZoneId.of("UTC"));
+
+  static final List<Setting<?>> ALL = List.of(NAME, ZONE, ICONS, MEASURE, PADDING);
 
   private SiteSettings() {}
 }

@@ -44,6 +44,10 @@ public record Snag(
     CLIP,
     /** A picture given by address, of which little can be computed. */
     UNKNOWN_PICTURE,
+    /** A season that ends before it begins. */
+    BACKWARDS,
+    /** A time at which none of the items shows. */
+    NOBODY,
     /** A stop that rests for less than it takes to read it. */
     HASTY,
     /** Words that come in when their slide goes already. */
@@ -53,7 +57,7 @@ public record Snag(
 
     /** Whether it is of what happens in time. */
     public boolean inTime() {
-      return this == HASTY || this == LATE_WORDS;
+      return this == HASTY || this == LATE_WORDS || this == BACKWARDS || this == NOBODY;
     }
   }
 

@@ -29,6 +29,7 @@ public final class Snags {
     Heights heights = Heights.of(document, piece, pictures, scrollbar, Screen.USUAL_HEIGHT);
     found.addAll(TextSnags.of(document, piece, heights, scrollbar));
     found.addAll(Enlarged.of(document, piece, pictures));
+    found.addAll(Seasons.of(document, piece));
     if (piece instanceof Piece.Tracked track) {
       found.addAll(Hasty.of(document, track));
     }

@@ -1,6 +1,7 @@
 package giostra.core.value;
 
 import java.time.Duration;
+import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -60,6 +61,7 @@ public sealed interface Kind<T> {
           Advance _,
           Decimal _,
           Several _,
+          Zone _,
           Icon _,
           Rich _,
           Markup _,
@@ -497,6 +499,28 @@ public sealed interface Kind<T> {
     /** As people and CSS write it: {@code 1.5s}. */
     public static String seconds(Duration value) {
       return Require.number(value.toMillis() / 1000.0) + "s";
+    }
+  }
+
+  /** A time zone by its name in the IANA database. */
+  record Zone() implements Kind<ZoneId> {
+    @Override
+    public ZoneId read(String what, Object raw) {
+      String name = raw.toString().strip();
+      if (!ZoneId.getAvailableZoneIds().contains(name)) {
+        throw new Refused(what, name, allowed());
+      }
+      return ZoneId.of(name);
+    }
+
+    @Override
+    public Object write(ZoneId value) {
+      return value.getId();
+    }
+
+    @Override
+    public String allowed() {
+      return "a zone by its IANA name, such as Europe/Lisbon or UTC";
     }
   }
 

@@ -155,7 +155,10 @@ class PacingTest {
   @Test
   void aRestShorterThanItsWordsIsFoundAndMended() {
     Document hasty =
-        demo(desktop("openings", "movesItself", true), desktop("openings", "rest", "3s"));
+        demo(
+            desktop("openings", "movesItself", true),
+            desktop("openings", "restsBy", "time"),
+            desktop("openings", "rest", "3s"));
     List<Snag> snags = found(hasty).filter(each -> each.band().equals("desktop")).toList();
     assertThat(snags).hasSize(3).allMatch(each -> each.from() == 1024 && each.to() == 2560);
     assertThat(snags.getFirst().message())
@@ -166,7 +169,13 @@ class PacingTest {
           .as(fix.label())
           .noneMatch(each -> each.item().equals(snags.getFirst().item()));
     }
-    assertThat(found(demo(desktop("openings", "rest", "3s")))).isEmpty();
+    assertThat(
+            found(
+                demo(
+                    desktop("openings", "movesItself", false),
+                    desktop("openings", "restsBy", "time"),
+                    desktop("openings", "rest", "3s"))))
+        .isEmpty();
     long reads = at(hasty, "openings", 1280).reads(0);
     String just = reads / 1000.0 + "s";
     String item = at(hasty, "openings", 1280).first(0).id();
@@ -179,6 +188,7 @@ class PacingTest {
     Document late =
         demo(
             desktop("openings", "movesItself", true),
+            desktop("openings", "restsBy", "time"),
             desktop("openings", "rest", "2s"),
             desktop("openings", "wordsCome", "rise"),
             desktop("openings", "wordsBeat", "1.5s"));

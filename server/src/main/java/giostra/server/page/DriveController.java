@@ -4,11 +4,15 @@ import giostra.core.band.Bands;
 import giostra.core.drive.Pacing;
 import giostra.core.layout.TrackBand;
 import giostra.core.layout.TrackLayout;
+import giostra.core.page.ConditionSettings;
 import giostra.core.page.Document;
 import giostra.core.page.DriveSettings;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
+import giostra.core.page.SiteSettings;
+import giostra.core.season.Almanac;
+import giostra.core.season.Season;
 import giostra.core.tempo.Cycle;
 import giostra.core.tempo.Score;
 import giostra.core.tempo.Trace;
@@ -20,9 +24,12 @@ import giostra.core.value.Changes;
 import giostra.core.value.Kind;
 import giostra.core.value.Refused;
 import giostra.core.value.Require;
+import java.time.Instant;
+import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -185,6 +192,99 @@ class DriveController {
 
   private static List<StretchReply> stretches(Score score, Visit visit, long until) {
     return Trace.of(score, visit, until).stream().map(StretchReply::of).toList();
+  }
+
+  /**
+   * The calendar of a piece; times in ms since 1970.
+   *
+   * @param zone the site's
+   * @param next the next moment at which somebody comes or goes, if there is one
+   */
+  record CalendarReply(
+      String piece,
+      String zone,
+      long from,
+      long until,
+      List<ShownReply> items,
+      List<OnReply> stretches,
+      @Nullable Long next) {}
+
+  /**
+   * An item and when it shows.
+   *
+   * @param always whether it has no season
+   * @param spans from and until, cut at the ends of the calendar
+   */
+  record ShownReply(String item, String name, boolean always, boolean yearly, List<long[]> spans) {}
+
+  /**
+   * A stretch of time in which the same ones are on.
+   *
+   * @param on ids of the items
+   * @param thin whether they are so few that nothing moves, where more would
+   */
+  record OnReply(long from, long until, List<String> on, boolean thin) {}
+
+  /** Who is on show when, over some months. */
+  @GetMapping("/api/pages/{id}/calendar")
+  CalendarReply calendar(
+      @PathVariable String id,
+      @RequestParam String piece,
+      @RequestParam double width,
+      @RequestParam long from,
+      @RequestParam(defaultValue = "12") int months) {
+    Require.within(1, 36, "months", months);
+    Require.within(0, 7_000_000_000_000L, "from (ms since 1970)", from);
+    Require.within(Bands.NARROWEST, Bands.WIDEST, "width", width);
+    Document document = pages.shown(pages.head(id));
+    Piece of = document.piece(piece);
+    List<Item> items = of.onShow();
+    ZoneId zone = document.site().values().get(SiteSettings.ZONE);
+    List<Season> seasons =
+        items.stream().map(item -> ConditionSettings.season(item.values())).toList();
+    var almanac = new Almanac(zone, seasons);
+    Instant start = Instant.ofEpochMilli(from);
+    Instant until = start.atZone(zone).plusMonths(months).toInstant();
+    int view =
+        of instanceof Piece.Tracked track ? TrackLayout.of(document, track, 0).at(width).view() : 0;
+    return new CalendarReply(
+        piece,
+        zone.getId(),
+        from,
+        until.toEpochMilli(),
+        IntStream.range(0, items.size())
+            .mapToObj(i -> shown(items.get(i), i, seasons.get(i), zone, start, until))
+            .toList(),
+        almanac.stretches(start, until).stream()
+            .map(each ->
+                new OnReply(
+                    each.from().toEpochMilli(),
+                    each.until().toEpochMilli(),
+                    each.on().stream().map(i -> items.get(i).id()).toList(),
+                    each.on().size() <= view && items.size() > view))
+            .toList(),
+        almanac.next(start).map(Instant::toEpochMilli).orElse(null));
+  }
+
+  private static ShownReply shown(
+      Item item, int index, Season season, ZoneId zone, Instant from, Instant until) {
+    return new ShownReply(
+        item.id(),
+        Fields.called(item, index),
+        season.always(),
+        season.yearly(),
+        season.spans(zone).stream()
+            .map(span ->
+                new long[] {
+                  Math.max(
+                      from.toEpochMilli(),
+                      span.from().map(Instant::toEpochMilli).orElse(Long.MIN_VALUE)),
+                  Math.min(
+                      until.toEpochMilli(),
+                      span.until().map(Instant::toEpochMilli).orElse(Long.MAX_VALUE))
+                })
+            .filter(span -> span[0] < span[1])
+            .toList());
   }
 
   /**

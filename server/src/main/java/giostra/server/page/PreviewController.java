@@ -63,6 +63,7 @@ class PreviewController {
       @RequestParam(defaultValue = "") String only,
       @RequestParam(required = false) @Nullable String wear,
       @RequestParam(defaultValue = "") String dress,
+      @RequestParam(required = false) @Nullable Long on,
       @RequestParam(required = false) @Nullable Integer revision) {
     if (!only.isEmpty() || !dress.isEmpty()) {
       PageService.Head head = pages.head(id);
@@ -74,7 +75,7 @@ class PreviewController {
       return previews.page(pages.place(id).siteId(), was, Assumption.of(assume));
     }
     PageService.Head head = pages.head(id);
-    return previews.page(head, Assumption.of(assume));
+    return previews.page(head, Assumption.of(assume), on);
   }
 
   /** A page in a whole dress, or but one block of it, that wears a look. */

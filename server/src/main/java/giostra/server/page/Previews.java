@@ -10,6 +10,7 @@ import giostra.server.host.Types;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -26,29 +27,40 @@ public class Previews {
     this.port = port;
   }
 
-  /** A page as it stands, under assumptions. */
-  ResponseEntity<byte[]> page(PageService.Head head, Set<Assumption> assumed) {
-    return assumed.isEmpty()
-        ? page(stage.compile(head), assumed)
-        : page(head.siteId(), head.document(), assumed);
+  /**
+   * A page as it stands, under assumptions.
+   *
+   * @param on the moment that it takes for now, in ms since 1970; the true one without
+   */
+  ResponseEntity<byte[]> page(PageService.Head head, Set<Assumption> assumed, @Nullable Long on) {
+    Compiled compiled =
+        assumed.isEmpty()
+            ? stage.compile(head)
+            : stage.compile(head.siteId(), Assumption.document(head.document(), assumed));
+    return page(compiled, assumed, on);
   }
 
   /** A document of a site, under assumptions. */
   public ResponseEntity<byte[]> page(String siteId, Document document, Set<Assumption> assumed) {
-    return page(stage.compile(siteId, Assumption.document(document, assumed)), assumed);
+    return page(stage.compile(siteId, Assumption.document(document, assumed)), assumed, null);
   }
 
-  private ResponseEntity<byte[]> page(Compiled compiled, Set<Assumption> assumed) {
+  private ResponseEntity<byte[]> page(
+      Compiled compiled, Set<Assumption> assumed, @Nullable Long on) {
     String html = Assumption.html(compiled.html(), assumed);
     String words = String.join(",", assumed.stream().map(Assumption::word).toList());
-    if (!assumed.isEmpty()) {
+    if (!assumed.isEmpty() || on != null) {
       // Ahead of the page's own scripts, so that they are told what is assumed.
       String tag =
           String.format(
-              Locale.ROOT, "<script src=\"assume.js\" data-assume=\"%s\"></script>", words);
-      html =
-          html.replace("</title>", "</title>" + tag)
-              .replace(compiled.cssPath(), compiled.cssPath() + "?assume=" + words);
+              Locale.ROOT,
+              "<script src=\"assume.js\" data-assume=\"%s\"%s></script>",
+              words,
+              on == null ? "" : " data-on=\"" + on + "\"");
+      html = html.replace("</title>", "</title>" + tag);
+    }
+    if (!assumed.isEmpty()) {
+      html = html.replace(compiled.cssPath(), compiled.cssPath() + "?assume=" + words);
     }
     String tag =
         String.format(
