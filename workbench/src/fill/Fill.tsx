@@ -87,7 +87,9 @@ function ItemForm({ item, piece }: { readonly item: NodeBody; readonly piece: No
   const fields = fieldsOf(catalogue, piece)
     .filter((field) => asked(item, field, catalogue))
     .map(({ setting, label }) => ({ ...setting, label }));
-  const always = settingsOf(catalogue, 'item').filter((each) => catalogue.always.includes(each.id));
+  const always = settingsOf(catalogue, 'item').filter(
+    (each) => catalogue.always.includes(each.id) && !each.drives,
+  );
   return (
     <Form
       node={item}

@@ -381,6 +381,88 @@ class DriveJourney {
     }
   }
 
+  /** By the clocks of the site's zone, wherever the visitor's stand. */
+  @Test
+  void aSeasonHandsOverAtOneMoment(Api api, Chromium.Open chromium) {
+    String address =
+        live(
+            api,
+            once("openings", "seasonBegins", "2026-01-01"),
+            once("opening-autumn", "seasonEnds", "2026-11-30T18:00"),
+            once("opening-frost", "seasonBegins", "2026-11-30T18:00"),
+            once("opening-frost", "seasonEnds", "2027-02-28"),
+            once("opening-orchids", "seasonBegins", "2027-02-28"),
+            once("opening-orchids", "seasonEnds", "2027-03-01"),
+            once("opening-orchids", "seasonYearly", true));
+    Page page =
+        chromium.page(
+            new Browser.NewContextOptions().setViewportSize(1280, 900).setTimezoneId("Asia/Tokyo"));
+    for (String[] each :
+        new String[][] {
+          {"2025-12-31T23:59:59.999Z", ""},
+          {"2026-11-30T17:59:59.999Z", "opening-autumn"},
+          {"2026-11-30T18:00:00Z", "opening-frost"},
+          {"2027-02-28T12:00:00Z", "opening-frost opening-orchids"},
+          {"2027-03-01T12:00:00Z", "opening-orchids"},
+          {"2027-03-02T00:00:00Z", ""},
+          {"2029-03-01T23:00:00Z", "opening-orchids"}
+        }) {
+      page.clock().setFixedTime(each[0]);
+      page.navigate(address);
+      page.waitForSelector(OPENINGS + "[data-live]", attached());
+      assertThat(
+              page.evaluate(
+                  """
+                  () => [...document.querySelectorAll('[data-piece=openings] [data-item]')]
+                      .filter((item) => item.checkVisibility()).map((item) => item.dataset.item)
+                      .join(' ')
+                  """))
+          .as(each[0])
+          .isEqualTo(each[1]);
+    }
+  }
+
+  private static Page.WaitForSelectorOptions attached() {
+    return new Page.WaitForSelectorOptions()
+        .setState(com.microsoft.playwright.options.WaitForSelectorState.ATTACHED);
+  }
+
+  /** The year shows who is on when; a day that is pressed is the stage's. */
+  @Test
+  void aDesignerSeesTheYearAndLooksAtADay(Api api, Chromium.Open chromium) {
+    String id = api.newPage("velluta", api.document(Api.DEMO));
+    api.edit(
+        id,
+        api.page(id).path("revision").asInt(),
+        once("opening-autumn", "seasonEnds", "2026-11-30"),
+        once("opening-frost", "seasonBegins", "2027-01-15"),
+        once("opening-orchids", "seasonBegins", "2027-01-20"));
+    Page page = chromium.page(1280, 900);
+    Bench bench = Bench.open(page, api, id, "drive", "opening-frost");
+    bench.button("The year").click();
+    PlaywrightAssertions.assertThat(page.locator(".year-row")).hasCount(3);
+    page.locator(".year-nobody").first().waitFor();
+    PlaywrightAssertions.assertThat(page.locator(".drive-snags"))
+        .containsText("nobody is on show from 1 Dec 2026 to 15 Jan 2027");
+    page.getByLabel("The stage’s date").fill("2027-01-16");
+    page.waitForFunction("() => document.querySelector('iframe').src.includes('on=1800')");
+    Frame stage = bench.stage();
+    stage.waitForFunction(
+        "() => document.querySelector('[data-item=opening-autumn]')?.hidden"
+            + " && !document.querySelector('[data-item=opening-frost]').hidden"
+            + " && document.querySelector('[data-item=opening-orchids]').hidden");
+    page.locator(".drive-fix").filter(hasText("let Frost take over at once")).click();
+    PlaywrightAssertions.assertThat(page.locator(".year-nobody")).hasCount(0);
+    bench.saved();
+    assertThat(own(api, id, "opening-frost", "seasonBegins")).isEqualTo("2026-12-01");
+    // What makes no sense is told, and stays where it was typed.
+    page.locator("[aria-label='What to drive'] > button").nth(1).click();
+    page.locator(".field[data-setting=seasonEnds] input").fill("2026-01-01");
+    page.locator(".field[data-setting=seasonEnds] input").blur();
+    PlaywrightAssertions.assertThat(page.locator(".drive-snags")).containsText("Season ends is");
+    assertThat(Axe.found(page, "iframe")).isEmpty();
+  }
+
   /** A pointer that only passes opens nothing; one that stays does. Source: WCAG 2.2, 1.4.13. */
   @Test
   void aPointerHasToStay(Api api, Page page) {

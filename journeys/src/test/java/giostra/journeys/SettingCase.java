@@ -152,6 +152,16 @@ record SettingCase(
             "1"),
         of(NodeType.SITE, "site", "name", "Lume", "document.title", "Lume")
             .needing(need("page", "title", "")),
+        // Midnight in Tokyo is nine hours before that of UTC: 2020-01-01 began at 15:00 the day
+        // before.
+        of(
+                NodeType.SITE,
+                "site",
+                "zone",
+                "Asia/Tokyo",
+                "document.querySelector('[data-item=item-0]').dataset.show",
+                "1577804400000,")
+            .needing(need("item-0", "seasonBegins", "2020-01-01")),
         of(NodeType.SITE, "site", "measure", "50%", content, "640", "400", "195"),
         of(NodeType.SITE, "site", "padding", "12%", content, "972.8", "608", "296.4")
             .needing(new Edit.SetValue("section", "padding", "desktop", null)),

@@ -31,7 +31,7 @@ public final class Fields {
           details(PieceSettings.TITLE_LINK),
           List.of(ItemSettings.DISABLED, ItemSettings.TOOLTIP),
           MarkSettings.ALL,
-          ConditionSettings.ALL,
+          List.of(ConditionSettings.SHOW_QUERY),
           List.of(ItemSettings.ACTION, ItemSettings.ACTION_ON));
 
   private static List<Setting<?>> details(LinkSettings link) {

@@ -1,0 +1,178 @@
+package giostra.core.season;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Edits;
+import giostra.core.page.Piece;
+import giostra.core.snag.Snag;
+import giostra.core.snag.Snag.Rule;
+import giostra.core.snag.Snags;
+import giostra.core.testing.Demo;
+import giostra.core.value.Refused;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class SeasonTest {
+  private static final ZoneId UTC = ZoneId.of("UTC");
+
+  /**
+   * Wall-clock times in zones that change theirs. Source: java.time ("ZonedDateTime.of": a time in
+   * a gap is later by its length, of one in an overlap the earlier counts), and the IANA database's
+   * rules for the days on which these zones change.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "Europe/Berlin, 2027-03-28T02:30, 2027-03-28T01:30:00Z",
+    "Europe/Berlin, 2026-10-25T02:30, 2026-10-25T00:30:00Z",
+    "America/New_York, 2027-03-14T02:30, 2027-03-14T07:30:00Z",
+    "Australia/Lord_Howe, 2027-04-04T01:45, 2027-04-03T14:45:00Z",
+    "Asia/Kathmandu, 2027-01-01, 2026-12-31T18:15:00Z",
+    "UTC, 2026-12-01, 2026-12-01T00:00:00Z"
+  })
+  void aTimeIsThatOfTheZonesClocks(String zone, String begins, Instant at) {
+    Season season = Season.of(begins, "", false);
+    assertThat(season.spans(ZoneId.of(zone)).getFirst().from()).contains(at);
+    assertThat(season.shows(at, ZoneId.of(zone))).isTrue();
+    assertThat(season.shows(at.minusMillis(1), ZoneId.of(zone))).isFalse();
+  }
+
+  @Test
+  void aDateEndsWithItsLastMoment() {
+    Season season = Season.of("2026-12-01", "2026-12-24", false);
+    assertThat(season.shows(Instant.parse("2026-12-24T23:59:59.999Z"), UTC)).isTrue();
+    assertThat(season.shows(Instant.parse("2026-12-25T00:00:00Z"), UTC)).isFalse();
+    assertThat(Season.of("", "", true).always()).isTrue();
+  }
+
+  /**
+   * Source: RFC 5545, 3.3.10: FREQ=YEARLY comes each year on the day of DTSTART, and a day that a
+   * year does not have is ignored.
+   */
+  @Test
+  void whatComesAgainSkipsYearsThatDoNotHaveItsDay() {
+    Season winter = Season.of("2026-12-01", "2027-02-28", true);
+    assertThat(winter.shows(Instant.parse("2031-01-15T12:00:00Z"), UTC)).isTrue();
+    assertThat(winter.shows(Instant.parse("2031-03-01T00:00:00Z"), UTC)).isFalse();
+    assertThat(winter.spans(UTC)).hasSize(Season.YEARS);
+    Season leap = Season.of("2024-02-29", "2024-02-29", true);
+    assertThat(leap.spans(UTC)).hasSize(3);
+    assertThat(leap.shows(Instant.parse("2028-02-29T12:00:00Z"), UTC)).isTrue();
+    assertThat(leap.shows(Instant.parse("2027-03-01T12:00:00Z"), UTC)).isFalse();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "2026-12-24, 2026-12-01, Season ends is 2026-12-02T00:00",
+    "2026-12-24T18:00, 2026-12-24T18:00, Season ends is 2026-12-24T18:00",
+    "2026-02-30, 2026-12-01, Season begins is 2026-02-30",
+    "2026-13-01, 2026-12-01, Season begins is 2026-13-01"
+  })
+  void whatEndsBeforeItBeginsIsRefused(String begins, String ends, String said) {
+    assertThatThrownBy(() -> Season.of(begins, ends, false))
+        .isInstanceOf(Refused.class)
+        .hasMessageStartingWith(said);
+  }
+
+  /** One date ends an item and begins the next: never both, never neither, in whatever zone. */
+  @Property(tries = 300)
+  void atAHandOverOneIsOnShow(
+      @ForAll @IntRange(min = 1, max = 3600) int days,
+      @ForAll @IntRange(min = 0, max = 86_399) int second,
+      @ForAll @IntRange(min = 0, max = 3) int zone) {
+    ZoneId in =
+        ZoneId.of(
+            List.of("Europe/Berlin", "America/New_York", "Australia/Lord_Howe", "Africa/Cairo")
+                .get(zone));
+    LocalDate day = LocalDate.of(2026, 1, 1).plusDays(days);
+    Season first = Season.of("", day.toString(), false);
+    Season second2 = Season.of(day.plusDays(1).toString(), "", false);
+    Instant around = day.plusDays(1).atStartOfDay(in).toInstant().plusSeconds(second - 43_200);
+    assertThat(first.shows(around, in)).isNotEqualTo(second2.shows(around, in));
+  }
+
+  @Test
+  void theAlmanacKnowsWhoIsOnWhenAndWhatComesNext() {
+    var almanac =
+        new Almanac(
+            UTC,
+            List.of(
+                Season.of("2026-09-21", "2026-11-30", false),
+                Season.of("2026-12-01", "2027-02-28", false),
+                Season.of("2027-04-06", "2027-06-08", false)));
+    List<String> seen = new ArrayList<>();
+    almanac
+        .stretches(Instant.parse("2026-11-01T00:00:00Z"), Instant.parse("2027-07-01T00:00:00Z"))
+        .forEach(each -> seen.add(each.from().toString().substring(0, 10) + " " + each.on()));
+    assertThat(seen)
+        .containsExactly(
+            "2026-11-01 [0]", "2026-12-01 [1]", "2027-03-01 []", "2027-04-06 [2]", "2027-06-09 []");
+    assertThat(almanac.next(Instant.parse("2027-03-01T00:00:00Z")))
+        .contains(Instant.parse("2027-04-06T00:00:00Z"));
+    assertThat(almanac.next(Instant.parse("2028-03-01T00:00:00Z"))).isEmpty();
+  }
+
+  private static Edit once(String item, String setting, Object value) {
+    return new Edit.SetValue(item, setting, "", value);
+  }
+
+  private static List<Snag> found(Document document) {
+    Piece piece = document.piece("openings");
+    return Snags.of(document, piece, _ -> Optional.empty(), 0).stream()
+        .filter(each -> each.rule() == Rule.NOBODY || each.rule() == Rule.BACKWARDS)
+        .toList();
+  }
+
+  /** A gap is found with a way out that closes it; one day less and there is none. */
+  @Test
+  void aTimeWithNobodyIsFoundAndClosed() {
+    List<Edit> edits =
+        List.of(
+            once("opening-autumn", "seasonBegins", "2026-09-21"),
+            once("opening-autumn", "seasonEnds", "2026-11-30"),
+            once("opening-frost", "seasonBegins", "2026-12-01"),
+            once("opening-frost", "seasonEnds", "2027-02-28"),
+            once("opening-orchids", "seasonBegins", "2027-04-06"),
+            once("opening-orchids", "seasonEnds", "2027-06-08"));
+    Document gap = Edits.apply(Demo.document(), edits).document();
+    List<Snag> snags = found(gap);
+    assertThat(snags).hasSize(1);
+    assertThat(snags.getFirst().message())
+        .isEqualTo("nobody is on show from 1 Mar 2027 to 6 Apr 2027");
+    assertThat(snags.getFirst().fixes()).hasSize(1);
+    Document closed = Edits.apply(gap, snags.getFirst().fixes().getFirst().edits()).document();
+    assertThat(found(closed)).isEmpty();
+    Document open = Edits.apply(gap, List.of(once("opening-autumn", "seasonEnds", ""))).document();
+    assertThat(found(open)).isEmpty();
+  }
+
+  @Test
+  void aSeasonThatEndsBeforeItBeginsIsFoundAndShowsAlways() {
+    Document backwards =
+        Edits.apply(
+                Demo.document(),
+                List.of(
+                    once("opening-frost", "seasonBegins", "2026-12-24"),
+                    once("opening-frost", "seasonEnds", "2026-12-01")))
+            .document();
+    List<Snag> snags = found(backwards);
+    assertThat(snags).hasSize(1);
+    assertThat(snags.getFirst().rule()).isEqualTo(Rule.BACKWARDS);
+    assertThat(snags.getFirst().item()).isEqualTo("opening-frost");
+    Document mended =
+        Edits.apply(backwards, snags.getFirst().fixes().getFirst().edits()).document();
+    assertThat(found(mended)).isEmpty();
+  }
+}
