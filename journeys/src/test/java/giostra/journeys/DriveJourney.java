@@ -32,10 +32,24 @@ class DriveJourney {
     return new Edit.SetValue(node, setting, "", value);
   }
 
-  /** A page of the demo's with edits, published. */
+  /** A page of the demo's with edits, published; its slider as one starts with it. */
   private static String live(Api api, Edit... edits) {
-    Document demo = Edits.apply(api.document(Api.DEMO), List.of(edits)).document();
-    return api.publish(api.newPage("velluta", demo));
+    return api.publish(api.newPage("velluta", Edits.apply(still(api), List.of(edits)).document()));
+  }
+
+  /** The demo's page with a slider that only a hand moves. */
+  private static Document still(Api api) {
+    return Edits.apply(
+            api.document(Api.DEMO),
+            List.of(
+                new Edit.SetValue("openings", "movesItself", "desktop", null),
+                new Edit.SetValue("openings", "movesItself", "phone", null),
+                new Edit.SetValue("openings", "restsBy", "desktop", null),
+                new Edit.SetValue("openings", "changes", "desktop", null),
+                new Edit.SetValue("openings", "wordsCome", "desktop", null),
+                new Edit.SetValue("opening-orchids", "ownChanges", "", null),
+                new Edit.SetValue("houses", "entrance", "", null)))
+        .document();
   }
 
   private static void heed(Page page) {
@@ -62,7 +76,7 @@ class DriveJourney {
 
   @Test
   void aDesignerLetsASliderMoveAndSeesItOnTheTape(Api api, Chromium.Open chromium) {
-    String id = api.newPage("velluta", api.document(Api.DEMO));
+    String id = api.newPage("velluta", still(api));
     Page page = chromium.page(1280, 900);
     Bench bench = Bench.open(page, api, id, "drive", "openings");
     Frame stage = bench.stage();
@@ -187,7 +201,7 @@ class DriveJourney {
 
   @Test
   void nothingIsWrongWithItForAxeByDayAndNight(Api api, Chromium.Open chromium) {
-    String id = api.newPage("velluta", api.document(Api.DEMO));
+    String id = api.newPage("velluta", still(api));
     api.edit(id, api.page(id).path("revision").asInt(), desktop("openings", "movesItself", true));
     for (String theme : List.of("paper", "lamp")) {
       Page page = chromium.page(1280, 900);
@@ -430,7 +444,7 @@ class DriveJourney {
   /** The year shows who is on when; a day that is pressed is the stage's. */
   @Test
   void aDesignerSeesTheYearAndLooksAtADay(Api api, Chromium.Open chromium) {
-    String id = api.newPage("velluta", api.document(Api.DEMO));
+    String id = api.newPage("velluta", still(api));
     api.edit(
         id,
         api.page(id).path("revision").asInt(),
