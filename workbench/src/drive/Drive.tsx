@@ -224,7 +224,7 @@ function Round({
   const { to } = time;
   useEffect(() => {
     const at = data?.stops.findIndex((each) => each.item === wanted) ?? -1;
-    const rest = data?.set.find((each) => each.phase === 'rests' && each.stop === at);
+    const rest = so.find((each) => each.phase !== 'changes' && each.stop === at);
     if (rest) to(rest.from);
     // Once for each choice: edits that change the tape leave the playhead where it is.
   }, [wanted, data?.piece]);
