@@ -1,5 +1,7 @@
 import type { Belt } from './belt';
 import type { Clock } from './clock';
+import { grounds } from './ground';
+import type { Shown } from './kinds';
 
 /** So much of it must be in view; of what is higher than the screen, so much of the screen. */
 const SEEN = 0.25;
@@ -7,6 +9,8 @@ const FILLED = 0.5;
 /** Least that is left of a rest that goes on, in ms, and how much longer one is after a hand. */
 const LEAST = 1000;
 const LATER = 2;
+/** What holds it whatever is set: these two, and whoever looks at it on the bench. */
+const ALWAYS = ['finger', 'away', 'inside', 'shown'];
 /** A timer that is later than this was held up by more than the browser's grain: it counts anew. */
 const LATE = 250;
 
@@ -56,9 +60,13 @@ export function autoplay(
   let asked = false;
   let going = false;
   let timer: (() => void) | undefined;
+  const ground = grounds(track, clock);
 
   const on = () => !calm.matches && track.band.starts.length > 1 && track.band.auto !== undefined;
-  const runs = () => reasons.size === 0 && latches.size === 0 && on();
+  /** What is there is remembered whether it holds or not: another band may heed it. */
+  const heeds = (reason: string) =>
+    ALWAYS.includes(reason) || track.band.auto?.held.includes(reason) === true;
+  const runs = () => ![...reasons].some(heeds) && latches.size === 0 && on();
   const still = () => phase === 'rests' || phase === 'waits';
 
   function freeze() {
@@ -71,6 +79,7 @@ export function autoplay(
   function arm() {
     timer?.();
     timer = undefined;
+    ground.run(on() && phase !== 'over' && (!still() || runs()));
     if (still() && runs()) timer = clock.after(Math.max(0, since + left - clock.now()), due);
     say();
   }
@@ -103,14 +112,16 @@ export function autoplay(
     going = true;
     left = go(to, back);
     going = false;
+    ground.begin(to, left + restOf(track, to));
     if (left === 0) rests(at);
-    say();
+    else arm();
   }
   function rests(at: number) {
     phase = 'rests';
     since = at;
     left = restOf(track, track.stop) * (later ? LATER : 1);
     later = false;
+    ground.rest(track.stop);
     arm();
   }
   function hold(reason: string, holds: boolean) {
@@ -119,11 +130,10 @@ export function autoplay(
     if (holds) reasons.add(reason);
     else {
       reasons.delete(reason);
-      if (runs() && phase === 'rests') left = Math.max(left, LEAST);
+      if (heeds(reason) && runs() && phase === 'rests') left = Math.max(left, LEAST);
     }
     arm();
   }
-  const heeds = (reason: string) => track.band.auto?.held.includes(reason) === true;
   function stops(latch: 'focus' | 'button' | 'hand') {
     freeze();
     latches.add(latch);
@@ -172,7 +182,7 @@ export function autoplay(
   // A finger's pointer comes and goes with each tap: it is heeded while it is down.
   hears(root, 'pointerenter pointerleave', (event) => {
     if ((event as PointerEvent).pointerType === 'touch') return;
-    hold('pointer', event.type === 'pointerenter' && heeds('pointer'));
+    hold('pointer', event.type === 'pointerenter');
   });
   hears(root, 'pointerdown', (event) => {
     if ((event.target as Element).closest('.g-view')) hold('finger', true);
@@ -192,7 +202,7 @@ export function autoplay(
     if (!target || (target as Element).matches('.g-moving')) return;
     if (type === 'play') playing.add(target);
     else playing.delete(target);
-    hold('clip', playing.size > 0 && heeds('clip'));
+    hold('clip', playing.size > 0);
   });
   hears(calm, 'change', () => {
     freeze();
@@ -202,7 +212,7 @@ export function autoplay(
     (entries) => {
       const { intersectionRatio, intersectionRect } = entries.at(-1) as IntersectionObserverEntry;
       const seen = intersectionRatio >= SEEN || intersectionRect.height >= innerHeight * FILLED;
-      hold('unseen', !seen && heeds('unseen'));
+      hold('unseen', !seen);
     },
     { threshold: [0, 0.1, SEEN, 0.5, 1] },
   );
@@ -210,6 +220,7 @@ export function autoplay(
   signal.addEventListener('abort', () => {
     watch.disconnect();
     timer?.();
+    ground.end();
   });
 
   function begin() {
@@ -218,10 +229,11 @@ export function autoplay(
     phase = auto?.after ? 'waits' : 'rests';
     since = clock.now();
     left = auto?.after || restOf(track, track.stop);
+    if (on()) ground.begin(track.stop, (auto?.after ?? 0) + restOf(track, track.stop));
   }
   begin();
   // Until it has been looked for it is not seen.
-  if (heeds('unseen')) reasons.add('unseen');
+  reasons.add('unseen');
   if (document.hidden) reasons.add('away');
   arm();
   return {
@@ -229,7 +241,7 @@ export function autoplay(
     pause,
     hold,
     /** A hand has moved it: it is on its way for so many ms, or for as long as it takes. */
-    byHand(goesBack: boolean, ms: number) {
+    byHand(to: number, goesBack: boolean, ms: number) {
       const hand = track.band.auto?.hand;
       phase = 'changes';
       since = clock.now();
@@ -237,15 +249,25 @@ export function autoplay(
       back = goesBack;
       later = hand === 'later';
       if (hand === 'stops' && on()) latches.add('hand');
-      timer?.();
-      say();
+      if (on()) ground.begin(to, ms + restOf(track, to));
+      arm();
     },
     /** It has come to rest. */
     rested() {
       if (phase === 'changes' && !going) rests(left > 0 ? ideal(since + left) : clock.now());
     },
+    /** Draws what moves by itself at some time. */
+    show({ stop, next = stop, share = 0, passed = 0, since }: Shown, ms: number) {
+      ground.run(false);
+      ground.rest(stop);
+      // What is there from the first has not come in, but may have waited.
+      const before = since === undefined && next === stop ? (track.band.auto?.after ?? 0) : ms;
+      ground.at(stop, before + restOf(track, stop), passed);
+      if (next !== stop) ground.at(next, ms + restOf(track, next), share * ms);
+    },
     /** Another band holds. */
     changed() {
+      ground.end();
       const now = clock.now();
       if (phase !== 'waits' && phase !== 'over') phase = 'rests';
       since = now;

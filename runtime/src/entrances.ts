@@ -64,12 +64,13 @@ function entrances() {
       watch.observe(root);
     }
   }
-  calm.addEventListener('change', () => {
-    for (const root of [...waiting.keys()]) {
-      for (const each of waiting.get(root) ?? []) each.cancel();
-      waiting.delete(root);
-    }
-  });
+  /** What has not come in yet is there. */
+  function all() {
+    for (const some of waiting.values()) for (const each of some) each.cancel();
+    waiting.clear();
+  }
+  calm.addEventListener('change', all);
+  addEventListener('beforeprint', all);
   document.addEventListener('giostra:start', start);
   start();
 }

@@ -38,6 +38,8 @@ export interface Shown {
   readonly share?: number;
   /** Ms since what shows began to come in. */
   readonly since?: number;
+  /** Ms for which the stop has been there without being held. */
+  readonly passed?: number;
 }
 
 /** What scripts lend to those of kinds, where a page has them. */

@@ -29,6 +29,8 @@ export interface Band {
   readonly apart?: boolean;
   readonly words?: Words;
   readonly auto?: Auto;
+  /** How pictures under words move while their slide is there, and by how many percent. */
+  readonly ground?: readonly [manner: string, by: number];
   /** First item of each stop, among those that show, ascending. */
   readonly starts: readonly number[];
   /** The same for fewer items, by their number, where conditions may hide some. */

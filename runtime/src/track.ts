@@ -23,7 +23,7 @@ export function track(root: HTMLElement, clock: Clock): Handle {
       mark(stop);
     },
     told: (from, to, cause) => tell(root, belt.item(from), belt.item(to), cause),
-    goes: (cause, back, ms) => cause !== 'itself' && auto?.byHand(back, ms),
+    goes: (to, cause, back, ms) => cause !== 'itself' && auto?.byHand(to, back, ms),
     rested: () => auto?.rested(),
   });
   const say = marks(root, { step: turn.step, to: (stop) => turn.to(stop, 'mark') }, signal);
@@ -100,7 +100,8 @@ export function track(root: HTMLElement, clock: Clock): Handle {
     show(at) {
       if (at) {
         auto?.hold('shown', true);
-        turn.show(at);
+        const ms = turn.show(at);
+        auto?.show(at, ms);
       } else {
         turn.rest();
         mark();

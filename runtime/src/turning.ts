@@ -15,8 +15,8 @@ export interface Turned {
   marked(stop: number): void;
   /** It is another one than before; called after that. */
   told(from: number, to: number, cause: Cause): void;
-  /** It goes: by whom, whether back, and how many ms that takes, where that is said. */
-  goes(cause: Cause, back: boolean, ms: number): void;
+  /** It goes: where to, by whom, whether back, and how many ms that takes, where that is said. */
+  goes(to: number, cause: Cause, back: boolean, ms: number): void;
   /** It has come to rest. */
   rested(): void;
 }
@@ -63,7 +63,7 @@ export function turning(belt: Belt, clock: Clock, turned: Turned) {
     still();
     lent?.cut();
     const ms = (other && ask()?.takes(stop)) || 0;
-    if (other) turned.goes(cause, back, ms);
+    if (other) turned.goes(stop, cause, back, ms);
     if (calm.matches || !other || !ask()?.go(stop, to, cause, back, done)) {
       belt.stop = stop;
       turned.marked(stop);
@@ -129,10 +129,10 @@ export function turning(belt: Belt, clock: Clock, turned: Turned) {
       caught = false;
       go(end.to, end.place, cause, end.place < belt.position, speed);
     },
-    /** Draws what shows at some time. */
-    show(at: Shown) {
+    /** Draws what shows at some time; says how many ms what shows takes to come in. */
+    show(at: Shown): number {
       still();
-      ask()?.show(at, calm.matches);
+      return ask()?.show(at, calm.matches) ?? 0;
     },
   };
 }

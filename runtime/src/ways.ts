@@ -155,7 +155,7 @@ export function ways(belt: Belt, clock: Clock, turned: Turned, stops: Stops) {
       const through = on > CARRIED || (share > 0.5 && on > -CARRIED);
       if (through) {
         next(to, cause);
-        turned.goes(cause, px < 0, 0);
+        turned.goes(to, cause, px < 0, 0);
         turned.marked(to);
         turned.told(from, to, cause);
       }
@@ -170,7 +170,7 @@ export function ways(belt: Belt, clock: Clock, turned: Turned, stops: Stops) {
       return true;
     },
     /** Draws what shows at some time. */
-    show(at: Shown, calm: boolean) {
+    show(at: Shown, calm: boolean): number {
       const { stop, next: to = stop, way = 0, back = false, share = 0, since } = at;
       const key = [stop, to, way, back, innerWidth].join(' ');
       if (held?.key !== key || to === stop) {
@@ -191,6 +191,7 @@ export function ways(belt: Belt, clock: Clock, turned: Turned, stops: Stops) {
       }
       if (to !== stop) held?.drawn?.at(share);
       else speak(since);
+      return held?.drawn?.ms ?? peek(stop)?.[2] ?? 0;
     },
   };
 }

@@ -43,8 +43,7 @@ export function Drive() {
   const node = ofItem ?? piece;
   const drives = settingsOf(catalogue, node.type).filter((each) => each.drives);
   const once = drives.filter(
-    (each) =>
-      !each.byBand && each.id !== 'ownChanges' && (track || !ofItem || each.id !== 'ownRest'),
+    (each) => !each.byBand && (track || (each.id !== 'ownRest' && each.id !== 'ownChanges')),
   );
   const sheet = useQuery({
     queryKey: ['sheet', page.id, piece.id, 'drives', versionOf(page)],

@@ -47,6 +47,7 @@ export interface Shown {
   readonly back?: boolean;
   readonly share?: number;
   readonly since?: number;
+  readonly passed?: number;
 }
 
 /** What shows at a time of a trace. */
@@ -54,13 +55,19 @@ export function shownAt(stretches: readonly Stretch[], ms: number): Shown | unde
   const at = stretches.find((each) => ms < each.to) ?? stretches.at(-1);
   if (!at) return undefined;
   if (at.phase !== 'changes') {
-    return { stop: at.stop, ...(at.came > 0 ? { since: ms - at.came } : {}) };
+    const stands = at.phase === 'held' || at.phase === 'stopped' || at.phase === 'over';
+    return {
+      stop: at.stop,
+      passed: at.passed + (stands ? 0 : ms - at.from),
+      ...(at.came > 0 ? { since: ms - at.came } : {}),
+    };
   }
   return {
     stop: at.stop,
     next: at.next,
     way: at.way,
     back: at.back,
+    passed: at.passed + ms - at.from,
     share: Math.min(1, Math.max(0, (ms - at.from) / (at.to - at.from))),
   };
 }

@@ -170,6 +170,8 @@ class DifferenceJourney {
           "carousel.changes",
           "carousel.changeOrder",
           "slider.wordsCome",
+          "slider.groundMoves",
+          "slider.groundBy",
           "slider.wordsBeat",
           "slider.wordsTake",
           "item.ownRest",

@@ -83,7 +83,12 @@ class DriveJourney {
     bench.button("Let it move by itself in Desktop").click();
     PlaywrightAssertions.assertThat(page.locator(".tape-set")).hasCount(3);
     // Off on the phone, by the sheet alone.
+    PlaywrightAssertions.assertThat(bench.cell("openings", "movesItself", "phone"))
+        .containsText("on");
     bench.set("openings", "movesItself", "phone", "off");
+    bench.saved();
+    assertThat(own(api, id, "openings", "movesItself"))
+        .isEqualTo("{\"desktop\":true,\"phone\":false}");
     // Each rests as long as is set; one that cannot be read in it is told, with ways out.
     PlaywrightAssertions.assertThat(page.locator(".tape-set").first()).containsText("6.0 s");
     PlaywrightAssertions.assertThat(page.locator(".drive-snags"))
@@ -393,6 +398,45 @@ class DriveJourney {
       double apart = ended.get(i).asDouble() - ended.get(i - 1).asDouble();
       assertThat(apart).as("from one to the next").isBetween(450.0, 800.0);
     }
+  }
+
+  /** Slow and held: what is there moves with its slide, and stands when the slide is held. */
+  @Test
+  void aPictureMovesForAsLongAsItsSlideIsThere(Api api, Page page) {
+    page.navigate(
+        live(
+            api,
+            desktop("openings", "movesItself", true),
+            desktop("openings", "rest", "6s"),
+            desktop("openings", "changes", "fade 0.3s"),
+            desktop("openings", "groundMoves", "nearer"),
+            desktop("openings", "groundBy", 40.0)));
+    scrollTo(page, OPENINGS);
+    String scale =
+        """
+        (id) => new DOMMatrix(getComputedStyle(document.querySelector(
+            `[data-item=${id}] .g-shot img`)).transform).a
+        """;
+    page.waitForFunction("(id) => (" + scale + ")(id) > 1.05", "opening-autumn");
+    page.locator(OPENINGS + " .g-view").hover();
+    page.waitForTimeout(150);
+    double held = Js.number(page, scale, "opening-autumn");
+    page.waitForTimeout(500);
+    assertThat(Js.number(page, scale, "opening-autumn")).isEqualTo(held);
+    page.mouse().move(3, 3);
+    page.waitForFunction(
+        "([id, was]) => (" + scale + ")(id) > was + 0.02", List.of("opening-autumn", held));
+    // The next begins anew, and what has gone stands as it was.
+    page.locator(OPENINGS + " .g-next").click();
+    page.waitForFunction("(id) => (" + scale + ")(id) === 1", "opening-autumn");
+    page.mouse().move(3, 3);
+    page.waitForFunction("(id) => (" + scale + ")(id) > 1.02", "opening-frost");
+    // Drawn at a time it is where it is then: 6 s and the change before it, a half of them.
+    page.evaluate(
+        "() => document.querySelector('[data-piece=openings]').giostra.show("
+            + "{ stop: 1, since: 3150, passed: 3150 })");
+    assertThat(Js.number(page, scale, "opening-frost"))
+        .isCloseTo(1.2, org.assertj.core.api.Assertions.within(0.001));
   }
 
   /** By the clocks of the site's zone, wherever the visitor's stand. */

@@ -21,8 +21,10 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
@@ -42,6 +44,9 @@ public final class Pacing {
   private final Piece.Tracked piece;
   private final TrackBand in;
   private final List<Item> items;
+
+  /** What is known of the time that items take to read. */
+  private final Map<Item, Long> read = new IdentityHashMap<>();
 
   private Pacing(Document document, Piece.Tracked piece, TrackBand in) {
     this.document = document;
@@ -77,7 +82,7 @@ public final class Pacing {
 
   /** Ms that it takes to read an item. */
   public long reads(Item item) {
-    return Reading.ms(Reading.words(document, piece, item));
+    return read.computeIfAbsent(item, each -> Reading.ms(Reading.words(document, piece, each)));
   }
 
   /** Ms that it takes to read what a stop shows. */
@@ -198,6 +203,18 @@ public final class Pacing {
     return piece instanceof Piece.Slider
         ? value(DriveSettings.WORDS_COME)
         : DriveSettings.Entrance.NONE;
+  }
+
+  /** How the pictures under words move while their slide is there. */
+  public DriveSettings.GroundMoves groundMoves() {
+    return piece instanceof Piece.Slider
+        ? value(DriveSettings.GROUND_MOVES)
+        : DriveSettings.GroundMoves.NONE;
+  }
+
+  /** By how many percent. */
+  public int groundBy() {
+    return value(DriveSettings.GROUND_BY);
   }
 
   public Duration wordsBeat() {

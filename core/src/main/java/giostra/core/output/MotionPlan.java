@@ -5,6 +5,7 @@ import giostra.core.layout.TrackBand;
 import giostra.core.page.Document;
 import giostra.core.page.DriveSettings;
 import giostra.core.page.DriveSettings.Entrance;
+import giostra.core.page.DriveSettings.GroundMoves;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
 import giostra.core.tempo.Score;
@@ -113,6 +114,14 @@ final class MotionPlan {
     }
     if (pacing.movesItself()) {
       out.append(",\"auto\":").append(auto(pacing));
+      if (pacing.groundMoves() != GroundMoves.NONE) {
+        out.append(
+            String.format(
+                Locale.ROOT,
+                ",\"ground\":[\"%s\",%d]",
+                Css.word(pacing.groundMoves()),
+                pacing.groundBy()));
+      }
     }
     return out.toString();
   }

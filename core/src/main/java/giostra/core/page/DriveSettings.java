@@ -46,6 +46,16 @@ public final class DriveSettings {
     UNVEIL
   }
 
+  /** How the picture under the words of a slide moves while the slide is there. */
+  public enum GroundMoves {
+    NONE,
+    /** Towards its focal point. */
+    NEARER,
+    AWAY,
+    FROM_START,
+    FROM_END
+  }
+
   /** How often. */
   public enum Often {
     ONCE,
@@ -106,6 +116,13 @@ public final class DriveSettings {
       Setting.byBand("wordsTake", "Each takes", Kind.Time.ms(100, 3000), Duration.ofMillis(600))
           .inDrive();
 
+  public static final Setting<GroundMoves> GROUND_MOVES =
+      Setting.byBand(
+              "groundMoves", "Picture moves", new Kind.Pick<>(GroundMoves.class), GroundMoves.NONE)
+          .inDrive();
+  public static final Setting<Integer> GROUND_BY =
+      Setting.byBand("groundBy", "Moves by, %", new Kind.Whole(2, 60), 12).inDrive();
+
   /** Of one item; 0 rests as the piece does. */
   public static final Setting<Duration> OWN_REST =
       Setting.once(
@@ -159,8 +176,9 @@ public final class DriveSettings {
           CHANGES,
           CHANGE_ORDER);
 
-  /** What the words of a slide do besides. */
-  static final List<Setting<?>> WORDS = List.of(WORDS_COME, WORDS_BEAT, WORDS_TAKE);
+  /** What the words and the picture of a slide do besides. */
+  static final List<Setting<?>> WORDS =
+      List.of(WORDS_COME, WORDS_BEAT, WORDS_TAKE, GROUND_MOVES, GROUND_BY);
 
   /** What any piece does when it is seen. */
   static final List<Setting<?>> ENTERS =

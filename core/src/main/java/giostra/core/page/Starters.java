@@ -3,6 +3,9 @@ package giostra.core.page;
 import giostra.core.band.Bands;
 import giostra.core.look.Values;
 import giostra.core.page.CarouselSettings.Card;
+import giostra.core.value.Change;
+import giostra.core.value.Change.Manner;
+import giostra.core.value.Changes;
 import giostra.core.value.Height;
 import giostra.core.value.Length;
 import giostra.core.value.Setting;
@@ -211,6 +214,19 @@ public final class Starters {
             "Slider, edge to edge",
             "One thing at a time, large: a season’s openings, say.",
             new Piece.Slider("slider", wide, items(3, number -> slide(OPENINGS.get(number - 1)))),
+            true),
+        new Starter(
+            "slides-moving",
+            "Slider that moves by itself",
+            "Each slide rests as long as it takes to read; a hand, a pointer, a key hold it.",
+            new Piece.Slider(
+                "slider",
+                wide.with(DriveSettings.MOVES_ITSELF, "desktop", true)
+                    .with(DriveSettings.RESTS_BY, "desktop", DriveSettings.RestsBy.READING)
+                    .with(DriveSettings.CHANGES, "desktop", Changes.of(Change.of(Manner.FADE)))
+                    .with(DriveSettings.WORDS_COME, "desktop", DriveSettings.Entrance.RISE)
+                    .with(DriveSettings.GROUND_MOVES, "desktop", DriveSettings.GroundMoves.NEARER),
+                items(3, number -> slide(ROOMS.get(number - 1)))),
             true),
         starter(
             "slides-beside",

@@ -1,24 +1,45 @@
 package giostra.core.season;
 
+import giostra.core.season.Season.Span;
 import giostra.core.value.Require;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.TreeSet;
 
 /**
  * The calendar of things that show in seasons: who is on when, when nobody is, when there are few.
- *
- * @param seasons of each of them, in their order
  */
-public record Almanac(ZoneId zone, List<Season> seasons) {
+public final class Almanac {
   /** Most years that are looked at at once. */
   public static final int MOST_YEARS = 12;
 
-  public Almanac {
-    seasons = List.copyOf(seasons);
+  private final List<List<Span>> spans;
+
+  /** Who comes and who goes at a moment, by place. */
+  private record Turn(List<Integer> come, List<Integer> go) {}
+
+  private final TreeMap<Instant, Turn> turns = new TreeMap<>();
+
+  /**
+   * @param seasons of each thing, in their order
+   */
+  public Almanac(ZoneId zone, List<Season> seasons) {
+    this.spans = seasons.stream().map(season -> season.spans(zone)).toList();
+    for (int i = 0; i < spans.size(); i++) {
+      int place = i;
+      for (Span span : spans.get(i)) {
+        span.from().ifPresent(at -> turn(at).come().add(place));
+        span.until().ifPresent(at -> turn(at).go().add(place));
+      }
+    }
+  }
+
+  private Turn turn(Instant at) {
+    return turns.computeIfAbsent(at, _ -> new Turn(new ArrayList<>(), new ArrayList<>()));
   }
 
   /**
@@ -35,52 +56,47 @@ public record Almanac(ZoneId zone, List<Season> seasons) {
   /** The places of those that are on at a moment. */
   public List<Integer> on(Instant at) {
     var on = new ArrayList<Integer>();
-    for (int i = 0; i < seasons.size(); i++) {
-      if (seasons.get(i).shows(at, zone)) {
+    for (int i = 0; i < spans.size(); i++) {
+      if (on(i, at)) {
         on.add(i);
       }
     }
     return on;
   }
 
-  /** Moments at which somebody comes or goes, from one to another, both left out. */
-  public List<Instant> turns(Instant from, Instant until) {
-    Require.above(0, "seconds looked at", until.getEpochSecond() - from.getEpochSecond());
-    Require.within(
-        0,
-        MOST_YEARS * 366.0,
-        "days looked at",
-        (until.getEpochSecond() - from.getEpochSecond()) / 86_400.0);
-    var all = new TreeSet<Instant>();
-    for (Season season : seasons) {
-      for (Season.Span span : season.spans(zone)) {
-        span.from().ifPresent(all::add);
-        span.until().ifPresent(all::add);
-      }
-    }
-    return all.stream().filter(at -> at.isAfter(from) && at.isBefore(until)).toList();
+  private boolean on(int place, Instant at) {
+    return spans.get(place).stream().anyMatch(span -> span.holds(at));
   }
 
-  /** What is on from one moment to another, without gaps; neighbours differ. */
+  /**
+   * What is on from one moment to another, without gaps; neighbours differ.
+   *
+   * @throws giostra.core.value.Refused where that is nothing, or more than {@link #MOST_YEARS}
+   */
   public List<Stretch> stretches(Instant from, Instant until) {
+    double days = (until.getEpochSecond() - from.getEpochSecond()) / 86_400.0;
+    Require.above(0, "days looked at", days);
+    Require.within(0, MOST_YEARS * 366.0, "days looked at", days);
     var all = new ArrayList<Stretch>();
-    var turns = new ArrayList<Instant>(turns(from, until));
-    turns.add(until);
-    Instant at = from;
-    for (Instant turn : turns) {
-      List<Integer> on = on(at);
-      if (!all.isEmpty() && all.getLast().on().equals(on)) {
-        all.set(all.size() - 1, new Stretch(all.getLast().from(), turn, on));
-      } else {
-        all.add(new Stretch(at, turn, on));
+    var on = new TreeSet<Integer>(on(from));
+    Instant since = from;
+    for (var each : turns.subMap(from, false, until, false).entrySet()) {
+      var next = new TreeSet<Integer>(on);
+      // Who comes again before it has gone stays.
+      each.getValue().go().stream().filter(i -> !on(i, each.getKey())).forEach(next::remove);
+      next.addAll(each.getValue().come());
+      if (!next.equals(on)) {
+        all.add(new Stretch(since, each.getKey(), List.copyOf(on)));
+        since = each.getKey();
+        on = next;
       }
-      at = turn;
     }
+    all.add(new Stretch(since, until, List.copyOf(on)));
     return all;
   }
 
   /** The next moment after one at which somebody comes or goes. */
   public Optional<Instant> next(Instant after) {
-    return turns(after, after.plusSeconds(MOST_YEARS * 365L * 86_400)).stream().findFirst();
+    return Optional.ofNullable(turns.higherKey(after));
   }
 }

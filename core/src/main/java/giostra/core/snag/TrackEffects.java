@@ -84,11 +84,31 @@ final class TrackEffects {
         && piece.onShow().stream().allMatch(item -> pacing.ways(item).ways().size() < 2)) {
       asked.say(DriveSettings.CHANGE_ORDER, DriveSettings.CHANGES, "There is one way alone.");
     }
+    if (slides) {
+      inGround(pacing);
+    }
     if (slides && pacing.wordsCome() == DriveSettings.Entrance.NONE) {
       asked.sayOf(
           List.of(DriveSettings.WORDS_BEAT, DriveSettings.WORDS_TAKE),
           DriveSettings.WORDS_COME,
           "Words are there at once here.");
+    }
+  }
+
+  private void inGround(Pacing pacing) {
+    if (!pacing.movesItself()) {
+      asked.sayOf(
+          List.of(DriveSettings.GROUND_MOVES, DriveSettings.GROUND_BY),
+          DriveSettings.MOVES_ITSELF,
+          "It does not move by itself here: a picture moves for as long as its slide is there.");
+    } else if (asked.value(SliderSettings.PICTURE_USE) != PictureUse.GROUND) {
+      asked.sayOf(
+          List.of(DriveSettings.GROUND_MOVES, DriveSettings.GROUND_BY),
+          SliderSettings.PICTURE_USE,
+          "The picture does not lie under the words here.");
+    } else if (pacing.groundMoves() == DriveSettings.GroundMoves.NONE) {
+      asked.sayOf(
+          List.of(DriveSettings.GROUND_BY), DriveSettings.GROUND_MOVES, "It does not move.");
     }
   }
 

@@ -46,6 +46,8 @@ public final class Trace {
    * @param way which of the ways of that stop, in a change
    * @param back whether it goes back
    * @param left ms that are left of the rest at its end; 0 in a change
+   * @param passed ms for which the stop that shows, or goes, had been there at its beginning, what
+   *     it was held left out
    * @param came when the stop that shows, or comes in, began to come in; 0 for the first
    */
   public record Stretch(
@@ -59,6 +61,7 @@ public final class Trace {
       Set<Reason> reasons,
       Set<Latch> latches,
       long left,
+      long passed,
       long came) {
     public Stretch {
       reasons = Set.copyOf(reasons);
@@ -82,6 +85,11 @@ public final class Trace {
   private long since;
   private long left;
   private long came;
+
+  /** Ms for which the stop that shows has been there, and the one that comes in. */
+  private long passed;
+
+  private long entered;
 
   /** Whether the rest to come is longer, after a move by hand. */
   private boolean later;
@@ -159,6 +167,7 @@ public final class Trace {
     phase = Phase.CHANGES;
     since = at;
     came = at;
+    entered = 0;
     if (left == 0) {
       arrive(at);
     }
@@ -167,6 +176,7 @@ public final class Trace {
   private void arrive(long at) {
     tell(at);
     stop = next;
+    passed = entered;
     phase = Phase.RESTS;
     left = score.rests().get(stop) * (later ? Score.LATER : 1);
     later = false;
@@ -194,8 +204,11 @@ public final class Trace {
               reasons,
               latches,
               changes ? 0 : over,
+              passed,
               came));
       left = over;
+      passed += counts ? at - since : 0;
+      entered += at - since;
     }
     since = at;
   }
@@ -288,6 +301,7 @@ public final class Trace {
       // It is cut short: what was coming in is there.
       tell(at);
       stop = next;
+      passed = entered;
     }
     if (score.afterHand() == Score.AfterHand.STOPS) {
       latches.add(Latch.HAND);

@@ -164,6 +164,20 @@ class TraceTest {
             "RESTS 0 20500-21000");
   }
 
+  /** How long a stop has been there leaves out what it was held, and begins when it comes in. */
+  @Test
+  void whatAStopWasHeldIsNoTimeOfIts() {
+    assertThat(
+            Trace.of(
+                    PLAIN,
+                    new Visit(List.of(act(2_000, Deed.POINTS), act(4_500, Deed.LEAVES))),
+                    9_000)
+                .stream()
+                .map(each -> each.phase() + " " + each.from() + " " + each.passed()))
+        .containsExactly(
+            "RESTS 0 0", "HELD 2000 2000", "RESTS 4500 2000", "CHANGES 7500 5000", "RESTS 8000 500");
+  }
+
   @Test
   void actsOutOfOrderAndTooManyAreRefused() {
     assertThatThrownBy(() -> new Visit(List.of(act(2_000, Deed.POINTS), act(1_999, Deed.LEAVES))))

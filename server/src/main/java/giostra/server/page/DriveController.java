@@ -111,6 +111,8 @@ class DriveController {
    * @param next the stop that comes in, in a change
    * @param way which of the ways of that stop
    * @param left of the rest, at its end
+   * @param passed for which the stop that shows, or goes, had been there at its beginning, what it
+   *     was held left out
    * @param came when what shows began to come in
    */
   record StretchReply(
@@ -124,6 +126,7 @@ class DriveController {
       List<String> reasons,
       List<String> latches,
       long left,
+      long passed,
       long came) {
     static StretchReply of(Trace.Stretch s) {
       return new StretchReply(
@@ -137,6 +140,7 @@ class DriveController {
           s.reasons().stream().sorted().map(Kind.Pick::word).toList(),
           s.latches().stream().sorted().map(Kind.Pick::word).toList(),
           s.left(),
+          s.passed(),
           s.came());
     }
   }
