@@ -173,9 +173,8 @@ class DriveJourney {
         new Page.WaitForFunctionOptions().setTimeout(20_000));
     assertThat(visitor.locator(OPENINGS + " .g-hold").isVisible()).isTrue();
     visitor.setViewportSize(390, 800);
-    visitor.waitForFunction("() => document.querySelector('.g-hold').hidden");
-    assertThat(visitor.locator(OPENINGS + " .g-belt").getAttribute("aria-live"))
-        .isEqualTo("polite");
+    PlaywrightAssertions.assertThat(visitor.locator(OPENINGS + " .g-belt"))
+        .hasAttribute("aria-live", "polite");
   }
 
   private static String own(Api api, String id, String node, String setting) {

@@ -175,7 +175,11 @@ class TraceTest {
                 .stream()
                 .map(each -> each.phase() + " " + each.from() + " " + each.passed()))
         .containsExactly(
-            "RESTS 0 0", "HELD 2000 2000", "RESTS 4500 2000", "CHANGES 7500 5000", "RESTS 8000 500");
+            "RESTS 0 0",
+            "HELD 2000 2000",
+            "RESTS 4500 2000",
+            "CHANGES 7500 5000",
+            "RESTS 8000 500");
   }
 
   @Test
