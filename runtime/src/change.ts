@@ -1,6 +1,6 @@
 import type { Belt } from './belt';
 import { easing } from './drawing';
-import { entering, type Frames, move } from './entering';
+import { CURVE, entering, type Frames, move } from './entering';
 import type { Drawn, Way, Words } from './pace';
 
 /** How far along what comes in slips, as a share of the view; what goes gives way by less. */
@@ -90,7 +90,7 @@ export function words(
       still(each, entering(manner, way), {
         duration: takes,
         delay: after * ms + index * beat,
-        easing: 'cubic-bezier(.16,.7,.3,1)',
+        easing: CURVE,
         fill: 'backwards',
       }),
     );

@@ -1,6 +1,9 @@
 /** Keyframes by property. */
 export type Frames = Record<string, string[]>;
 
+/** The curve of all that comes in: at once, and without haste at its end. */
+export const CURVE = 'cubic-bezier(.16,.7,.3,1)';
+
 /** Px that what comes in rises by; across it comes from twice as far. */
 const RISE = 22;
 

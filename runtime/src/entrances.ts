@@ -1,6 +1,4 @@
-import { entering } from './entering';
-
-const CURVE = 'cubic-bezier(.16,.7,.3,1)';
+import { CURVE, entering } from './entering';
 
 /**
  * Lets pieces come in when they are seen: whole, or item by item. Nothing is hidden but by this, so

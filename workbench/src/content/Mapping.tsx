@@ -20,6 +20,7 @@ const rowsOf = (count: number) => (count === 1 ? '1 row' : `${count.toLocaleStri
 
 /** Which column goes where, with the first rows, the piece as it would be, and what is wrong. */
 export function Mapping({ piece, title, intake, onChange, onDrop }: Props) {
+  const { session } = useBench();
   const close = useClose();
   const [replace, setReplace] = useState(false);
   const [follow, setFollow] = useState(false);
@@ -41,7 +42,11 @@ export function Mapping({ piece, title, intake, onChange, onDrop }: Props) {
           body: { replace, ...(follow ? { key: keyed } : {}) },
         }),
       ),
-    onSuccess: onChange,
+    onSuccess: async (now) => {
+      // A few rows may be in before the answer is.
+      if (now.state !== 'RUNNING') await session.refresh();
+      onChange(now);
+    },
   });
   const drop = useMutation({
     mutationFn: () => ask(api.DELETE('/api/intakes/{intake}', { params: path })),

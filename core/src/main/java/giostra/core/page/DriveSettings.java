@@ -3,7 +3,6 @@ package giostra.core.page;
 import giostra.core.tempo.Score;
 import giostra.core.value.Change;
 import giostra.core.value.Changes;
-import giostra.core.value.Easing;
 import giostra.core.value.Kind;
 import giostra.core.value.Setting;
 import java.time.Duration;
@@ -156,9 +155,6 @@ public final class DriveSettings {
   /** How long a pointer has to stay on something that opens by it. */
   public static final Setting<Duration> INTENT =
       Setting.once("intent", "Pointer stays for", Kind.Time.ms(0, 1000), Duration.ZERO).inDrive();
-
-  /** The curve of all that comes in. */
-  public static final Easing COMES_IN = new Easing.Bezier(.16, .7, .3, 1);
 
   /** What a track does by itself and by hand. */
   static final List<Setting<?>> TRACK =
