@@ -50,6 +50,21 @@ class ChangesJourney {
   /** From a stop to another: on, back, and over the join. */
   private static final int[][] WAYS = {{0, 1}, {1, 0}, {4, 0}};
 
+  /** What has no side is the same whichever way one reads or goes; of those that have, some. */
+  private static int[][] ways(Manner manner, String direction) {
+    if (Runs.deep()) {
+      return WAYS;
+    }
+    if (direction.equals("rtl")) {
+      return manner == Manner.PUSH || manner == Manner.WIPE || manner == Manner.MOVE
+          ? new int[][] {WAYS[0]}
+          : new int[0][];
+    }
+    return manner.sided()
+        ? new int[][] {WAYS[0], WAYS[1]}
+        : manner == Manner.MOVE ? WAYS : new int[][] {WAYS[0]};
+  }
+
   private static Document slider(String direction, Edit... more) {
     var edits =
         new ArrayList<Edit>(
@@ -132,12 +147,7 @@ class ChangesJourney {
       assertThat(different(still.get(0), still.get(1))).isGreaterThan(0.05);
       for (Manner manner : Manner.values()) {
         Change change = Change.of(manner);
-        boolean both = Runs.deep() || direction.equals("ltr");
-        if (!both && !manner.sided() && manner != Manner.MOVE) {
-          // What has no side is the same whichever way one reads.
-          continue;
-        }
-        for (int[] way : both ? WAYS : new int[][] {WAYS[0]}) {
+        for (int[] way : ways(manner, direction)) {
           boolean back = way[1] < way[0] && way[0] == 1;
           for (double share : new double[] {0, 0.5, 1}) {
             show(

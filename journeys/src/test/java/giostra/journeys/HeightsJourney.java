@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.layout.Heights;
 import giostra.core.layout.PictureSizes;
 import giostra.core.page.Document;
@@ -64,7 +65,11 @@ class HeightsJourney {
       all.put(piece.id(), Heights.of(document, piece, pictures, 0, 800));
     }
     var options =
-        new Browser.NewContextOptions().setViewportSize(1980, 860).setDeviceScaleFactor(zoom);
+        new Browser.NewContextOptions()
+            .setViewportSize(1980, 860)
+            .setDeviceScaleFactor(zoom)
+            // What has not come in yet is drawn smaller than it is.
+            .setReducedMotion(ReducedMotion.REDUCE);
     Page page = chromium.page(options, true);
     String address = subject.equals("demo") ? api.at(Api.LIVE_DEMO) : api.publish(id);
     Frame frame = Frames.open(page, api, address);
