@@ -272,6 +272,7 @@ export function autoplay(
       if (phase !== 'waits' && phase !== 'over') phase = 'rests';
       since = now;
       left = phase === 'waits' ? left : restOf(track, track.stop);
+      if (on() && phase !== 'over') ground.begin(track.stop, left);
       arm();
     },
   };
