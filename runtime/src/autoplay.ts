@@ -6,10 +6,7 @@ import type { Shown } from './kinds';
 /** So much of it must be in view; of what is higher than the screen, so much of the screen. */
 const SEEN = 0.25;
 const FILLED = 0.5;
-/** Least that is left of a rest that goes on, in ms, and how much longer one is after a hand. */
-const LEAST = 1000;
-const LATER = 2;
-/** What holds it whatever is set: these two, and whoever looks at it on the bench. */
+/** What holds it whatever is set; the last is whoever looks at it on the bench. */
 const ALWAYS = ['finger', 'away', 'inside', 'shown'];
 /** A timer that is later than this was held up by more than the browser's grain: it counts anew. */
 const LATE = 250;
@@ -22,11 +19,7 @@ function restOf(belt: Belt, stop: number): number {
   const { auto } = belt.band;
   if (!auto) return 0;
   const [rest, least, most] = auto.rest;
-  const { band, items } = belt;
-  const start = band.starts[stop] ?? 0;
-  const at = Array.from({ length: Math.min(band.view, items.length) }, (_, i) =>
-    belt.all.indexOf(items[(start + i) % items.length] as HTMLElement),
-  );
+  const at = belt.shown(stop).map((item) => belt.all.indexOf(item));
   const own = Math.max(0, ...at.map((index) => auto.own?.[index] ?? 0));
   if (own > 0) return own;
   if (!auto.reads) return rest;
@@ -36,8 +29,8 @@ function restOf(belt: Belt, stop: number): number {
 
 /**
  * Moves something by itself, and heeds who is there. The rule is `giostra.core.tempo.Trace`, which
- * this does as it says.
- * @param go changes into a stop; says how many ms that takes Source: ARIA Authoring Practices, "Carousel"; WCAG 2.2, 2.2.2.
+ * this does as it says. Source: ARIA Authoring Practices, "Carousel"; WCAG 2.2, 2.2.2.
+ * @param go changes into a stop; says how many ms that takes
  */
 export function autoplay(
   root: HTMLElement,
@@ -119,10 +112,14 @@ export function autoplay(
   function rests(at: number) {
     phase = 'rests';
     since = at;
-    left = restOf(track, track.stop) * (later ? LATER : 1);
+    left = restOf(track, track.stop) * (later ? (track.band.auto?.later ?? 1) : 1);
     later = false;
     ground.rest(track.stop);
     arm();
+  }
+  /** A rest that goes on has something left. */
+  function goOn() {
+    if (phase === 'rests') left = Math.max(left, track.band.auto?.left ?? 0);
   }
   function hold(reason: string, holds: boolean) {
     if (reasons.has(reason) === holds) return;
@@ -130,7 +127,7 @@ export function autoplay(
     if (holds) reasons.add(reason);
     else {
       reasons.delete(reason);
-      if (heeds(reason) && runs() && phase === 'rests') left = Math.max(left, LEAST);
+      if (heeds(reason) && runs()) goOn();
     }
     arm();
   }
@@ -148,7 +145,7 @@ export function autoplay(
       back = false;
       goes(0, clock.now());
     } else {
-      if (phase === 'rests') left = Math.max(left, LEAST);
+      goOn();
       arm();
     }
   }

@@ -31,6 +31,8 @@ export interface Belt {
   draw(to: number): void;
   /** Comes to rest at the stop: from here on CSS holds the place at any width. */
   rest(): void;
+  /** The items that a stop shows, in reading order. */
+  shown(at: number): readonly HTMLElement[];
   /** Id of the first item of a stop. */
   item(at: number): string | undefined;
   /** The last stop that starts at an item or before it. */
@@ -113,6 +115,14 @@ export function belt(
       set(element, '--g-at', String(self.band.starts[self.stop] ?? 0));
       element.style.removeProperty('transform');
       reach();
+    },
+    shown(at) {
+      const { band, items } = self;
+      const start = band.starts[at] ?? 0;
+      return Array.from(
+        { length: Math.min(band.view, items.length) },
+        (_, i) => items[(start + i) % items.length] as HTMLElement,
+      );
     },
     item: (at) => self.items[self.band.starts[at] ?? 0]?.dataset.item,
     keeping: (item) =>

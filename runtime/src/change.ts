@@ -112,16 +112,8 @@ export function change(
   spoken: Words | undefined,
 ): Drawn & { readonly since: (ms: number) => void } {
   const at = belt.stop;
-  const seen = (stop: number) => {
-    const { band, items } = belt;
-    const start = band.starts[stop] ?? 0;
-    return Array.from(
-      { length: Math.min(band.view, items.length) },
-      (_, i) => items[(start + i) % items.length] as HTMLElement,
-    );
-  };
-  const going = seen(at);
-  const coming = seen(to);
+  const going = belt.shown(at);
+  const coming = belt.shown(to);
   const said = spoken ? words(coming, spoken, ms) : [];
   const since = (passed: number) => {
     for (const each of said) each.currentTime = passed;

@@ -8,7 +8,7 @@ function entrances() {
   const calm = matchMedia('(prefers-reduced-motion: reduce)');
   const waiting = new Map<Element, readonly Animation[]>();
   // What has been painted is not taken away again to come in.
-  const painted = performance.getEntriesByName('first-contentful-paint').length > 0;
+  const painted = performance.getEntriesByType('paint').length > 0;
 
   function set(root: HTMLElement) {
     const [manner = '', takes, beat] = (root.dataset.enter ?? '').split(' ');

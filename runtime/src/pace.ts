@@ -25,6 +25,10 @@ export interface Auto {
   readonly reads?: readonly number[];
   /** The rest of a stop; the least and the most of one that reading decides. */
   readonly rest: readonly [number, number, number];
+  /** Ms that are left of a rest that goes on, at the least. */
+  readonly left: number;
+  /** How many times as long it rests after a hand, where it waits longer then. */
+  readonly later: number;
   readonly after: number;
   readonly round: 'round' | 'once' | 'back';
   readonly hand: 'again' | 'later' | 'stops';

@@ -74,7 +74,7 @@ export function ways(belt: Belt, clock: Clock, turned: Turned, stops: Stops) {
   function spoken(ms: number, began: number) {
     const { words } = belt.band;
     if (!words) return;
-    const all = said(shown(belt, belt.stop), words, ms);
+    const all = said(belt.shown(belt.stop), words, ms);
     const last = Math.max(
       0,
       ...all.map((each) => Number(each.effect?.getComputedTiming().endTime)),
@@ -95,7 +95,7 @@ export function ways(belt: Belt, clock: Clock, turned: Turned, stops: Stops) {
       speaking = undefined;
     }
     if (!words || since === undefined) return;
-    speaking ??= { stop, all: said(shown(belt, stop), words, peek(stop)?.[2] ?? 0) };
+    speaking ??= { stop, all: said(belt.shown(stop), words, peek(stop)?.[2] ?? 0) };
     for (const each of speaking.all) each.currentTime = since;
   }
   return {
@@ -194,12 +194,4 @@ export function ways(belt: Belt, clock: Clock, turned: Turned, stops: Stops) {
       return held?.drawn?.ms ?? peek(stop)?.[2] ?? 0;
     },
   };
-}
-
-function shown({ band, items }: Belt, stop: number): HTMLElement[] {
-  const start = band.starts[stop] ?? 0;
-  return Array.from(
-    { length: Math.min(band.view, items.length) },
-    (_, i) => items[(start + i) % items.length] as HTMLElement,
-  );
 }

@@ -153,7 +153,7 @@ export function Changes({ cycle, node, stop, onTry }: Props) {
             )}
             <Typed
               label="curve"
-              value={easingOf(way)}
+              value={way.curve}
               list={CURVES}
               wide
               onSet={(easing) => replace(textOf(way, { easing }))}
@@ -183,16 +183,6 @@ export function Changes({ cycle, node, stop, onTry }: Props) {
   );
 }
 
-/** The curve of a way as it is typed; what it says beside manner, side and time. */
-function easingOf({ written, manner, easing }: Way): string {
-  const rest = written
-    .slice(manner.length)
-    .trim()
-    .replace(/^from \w+\s*/, '')
-    .replace(/^[\d.]+s\s*/, '');
-  return rest === '' ? easing : rest;
-}
-
 /** A way as it is typed, with something else said of it. */
 function textOf(
   way: Way,
@@ -203,7 +193,7 @@ function textOf(
     way.manner,
     way.sided ? `from ${from}` : '',
     other.time ?? `${way.ms / 1000}s`,
-    other.easing ?? easingOf(way),
+    other.easing ?? way.curve,
   ]
     .filter((each) => each !== '')
     .join(' ');

@@ -11,7 +11,7 @@ import {
 } from '../api/client';
 import { SheetGrid } from '../arrange/SheetGrid';
 import { bandAt, columnsOf, isPiece, settingsOf, useBench, versionOf } from '../bench/context';
-import { nameOf } from '../bench/document';
+import { find, nameOf } from '../bench/document';
 import { useSize } from '../bench/useSize';
 import { Form } from '../fill/Form';
 import { Changes } from './Changes';
@@ -116,7 +116,7 @@ function Snags({
   readonly snags: readonly Finding[];
   onItem(id: string): void;
 }) {
-  const { session, width, chosen } = useBench();
+  const { session, page, width, chosen } = useBench();
   const [picked, setPicked] = useState({ of: '', at: 0 });
   const here = snags.filter((each) => width >= each.from && width <= each.to);
   // That of the chosen item, until one goes on from it.
@@ -124,6 +124,7 @@ function Snags({
   const at = picked.of === chosen.node.id && here[picked.at] ? picked.at : Math.max(0, its);
   const snag = here[at];
   if (!snag) return null;
+  const named = find(page.document, snag.item)?.node;
   return (
     <div className="drive-snags" role="group" aria-label="Found">
       {here.length > 1 && (
@@ -137,8 +138,8 @@ function Snags({
           <span className="sr-only">, the next finding</span>
         </button>
       )}
-      <button type="button" className="drive-snag" onClick={() => onItem(snag.item)}>
-        <Named id={snag.item} /> {snag.message}
+      <button type="button" className="drive-snag" onClick={() => snag.item && onItem(snag.item)}>
+        {named && <b>{nameOf(named)}</b>} {snag.message}
       </button>
       {snag.fixes.map((fix) => (
         <button
@@ -154,21 +155,6 @@ function Snags({
   );
 }
 
-function Named({ id }: { readonly id: string }) {
-  const { page } = useBench();
-  const name = itemName(page.document.page, id);
-  return <b>{name}</b>;
-}
-
-function itemName(node: NodeBody, id: string): string {
-  if (node.id === id) return nameOf(node);
-  for (const each of node.children ?? []) {
-    const found = itemName(each, id);
-    if (found) return found;
-  }
-  return '';
-}
-
 /** The round of a track: the tape, the stage that shows its time, the ways of changing. */
 function Round({
   piece,
@@ -180,9 +166,12 @@ function Round({
   /** Whether the tape shows. */
   readonly taped: boolean;
 }) {
-  const { page, width, toStage, session, chosen } = useBench();
+  const { page, width, toStage, session, chosen, catalogue } = useBench();
+  const { longestVisit } = catalogue.limits;
+  // What happens in time differs from band to band, not from px to px.
+  const band = bandAt(columnsOf(page), width);
   const cycle = useQuery({
-    queryKey: ['cycle', page.id, piece.id, width, versionOf(page)],
+    queryKey: ['cycle', page.id, piece.id, band?.id, versionOf(page)],
     queryFn: () =>
       ask(
         api.GET('/api/pages/{id}/cycle', {
@@ -197,11 +186,11 @@ function Round({
   const end = data?.set.at(-1)?.to ?? 0;
   const acts = actsOf(visit);
   const until = Math.min(
-    600_000,
+    longestVisit,
     acts.length > 0 ? Math.max(end, acts.at(-1)?.at ?? 0) + AFTER : end,
   );
   const trace = useQuery({
-    queryKey: ['trace', page.id, piece.id, width, until, acts, versionOf(page)],
+    queryKey: ['trace', page.id, piece.id, band?.id, until, acts, versionOf(page)],
     queryFn: () =>
       ask(
         api.POST('/api/pages/{id}/trace', {
@@ -254,7 +243,6 @@ function Round({
 
   if (cycle.isError && !data) return <p className="p-4 text-error">{cycle.error.message}</p>;
   if (!data) return <p className="faint p-4">Laying out the tape…</p>;
-  const band = bandAt(columnsOf(page), width);
   return (
     <>
       {!taped ? null : data.on ? (

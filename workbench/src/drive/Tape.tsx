@@ -221,7 +221,8 @@ interface SetProps {
 
 /** One rest or change as it is set; the end of a rest can be dragged, and moved by keys. */
 function SetTo({ each, cycle, piece, x, msAt }: SetProps) {
-  const { session, choose, chosen } = useBench();
+  const { session, choose, chosen, catalogue } = useBench();
+  const { leastRest, mostRest } = catalogue.limits;
   const [to, setTo] = useState<number>();
   const left = x(each.from);
   if (each.phase === 'changes') {
@@ -246,8 +247,11 @@ function SetTo({ each, cycle, piece, x, msAt }: SetProps) {
   const end = to ?? each.to;
   const read = each.from + stop.reads;
   const hasty = stop.reads > end - each.from;
+  /** The end of the rest where it may be. */
+  const held = (ms: number) =>
+    each.from + Math.min(mostRest, Math.max(leastRest, grained(ms - each.from)));
   const send = (ms: number) => {
-    session.set(stop.item, 'ownRest', '', `${grained(ms - each.from) / 1000}s`);
+    session.set(stop.item, 'ownRest', '', `${(held(ms) - each.from) / 1000}s`);
   };
   const nudge = (event: KeyboardEvent) => {
     const by = { ArrowLeft: -GRAIN, ArrowRight: GRAIN }[event.key];
@@ -280,8 +284,8 @@ function SetTo({ each, cycle, piece, x, msAt }: SetProps) {
         className="tape-edge"
         style={{ left: x(end) - 12 }}
         aria-label={`Rest of ${stop.name}`}
-        aria-valuemin={1000}
-        aria-valuemax={60000}
+        aria-valuemin={leastRest}
+        aria-valuemax={mostRest}
         aria-valuenow={Math.round(end - each.from)}
         aria-valuetext={`${seconds(end - each.from)} seconds`}
         onKeyDown={nudge}
@@ -290,7 +294,7 @@ function SetTo({ each, cycle, piece, x, msAt }: SetProps) {
           setTo(each.to);
         }}
         onPointerMove={(event) => {
-          if (to !== undefined) setTo(Math.max(each.from + 1000, grained(msAt(event.clientX))));
+          if (to !== undefined) setTo(held(msAt(event.clientX)));
         }}
         onPointerUp={() => {
           if (to !== undefined && to !== each.to) send(to);

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import { api, ask, type Calendar, type NodeBody } from '../api/client';
-import { useBench, versionOf } from '../bench/context';
+import { bandAt, columnsOf, useBench, versionOf } from '../bench/context';
 import { useSize } from '../bench/useSize';
 
 const NAMES = 130;
@@ -19,8 +19,9 @@ export function Year({ piece }: { readonly piece: NodeBody }) {
   const { page, width } = useBench();
   const [offset, setOffset] = useState(0);
   const from = monthStart(offset);
+  const band = bandAt(columnsOf(page), width);
   const calendar = useQuery({
-    queryKey: ['calendar', page.id, piece.id, width, from, versionOf(page)],
+    queryKey: ['calendar', page.id, piece.id, band?.id, from, versionOf(page)],
     queryFn: () =>
       ask(
         api.GET('/api/pages/{id}/calendar', {

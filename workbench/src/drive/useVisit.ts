@@ -22,6 +22,7 @@ function read(text: string | null): readonly Done[] {
       (each) =>
         DEEDS.some((deed) => deed.id === each?.deed) &&
         Number.isFinite(each.at) &&
+        (each.until === undefined || Number.isFinite(each.until)) &&
         Number.isFinite(each.key),
     );
   } catch {

@@ -11,6 +11,7 @@ import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
+import giostra.core.page.Node;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.List;
@@ -87,8 +88,7 @@ class DriveJourney {
         .containsText("on");
     bench.set("openings", "movesItself", "phone", "off");
     bench.saved();
-    assertThat(own(api, id, "openings", "movesItself"))
-        .isEqualTo("{\"desktop\":true,\"phone\":false}");
+    assertThat(own(api, id, "openings", "movesItself", "phone")).isEqualTo("false");
     // Each rests as long as is set; one that cannot be read in it is told, with ways out.
     PlaywrightAssertions.assertThat(page.locator(".tape-set").first()).containsText("6.0 s");
     PlaywrightAssertions.assertThat(page.locator(".drive-snags"))
@@ -102,7 +102,7 @@ class DriveJourney {
     page.mouse().move(box.x + box.width / 2 + tape.width / 10, box.y + box.height / 2);
     page.mouse().up();
     bench.saved();
-    String rest = own(api, id, "opening-frost", "ownRest");
+    String rest = own(api, id, "opening-frost", "ownRest", "");
     assertThat(rest).matches("[78]\\.?\\d?s");
     page.locator(".drive-fix").filter(hasText("rest as long as words take")).first().click();
     PlaywrightAssertions.assertThat(page.locator(".drive-snags")).not().containsText("Autumn");
@@ -116,13 +116,13 @@ class DriveJourney {
     bench.button("then…").click();
     page.locator(".changes-one").filter(hasText("fade")).click();
     bench.saved();
-    assertThat(own(api, id, "openings", "changes")).isEqualTo("{\"desktop\":\"push, fade\"}");
+    assertThat(own(api, id, "openings", "changes", "desktop")).isEqualTo("push, fade");
     PlaywrightAssertions.assertThat(page.locator(".changes-way")).hasCount(2);
     // The curve is bent by keys; what cannot be is refused where it was typed, and stays.
     page.getByLabel("How it comes to rest").focus();
     page.keyboard().press("ArrowUp");
     bench.saved();
-    assertThat(own(api, id, "openings", "changes"))
+    assertThat(own(api, id, "openings", "changes", "desktop"))
         .contains("fade cubic-bezier(0.32,0.06,0.24,1.02)");
     page.locator(".changes-fields label").filter(hasText("takes")).locator("input").fill("40s");
     page.keyboard().press("Enter");
@@ -145,7 +145,7 @@ class DriveJourney {
     page.keyboard().press("End");
     bench.button("swipes on").click();
     PlaywrightAssertions.assertThat(page.locator(".tape-act")).hasCount(2);
-    assertThat(tapeLength(page)).isGreaterThanOrEqualTo(before);
+    assertThat(tapeLength(page)).isGreaterThan(before);
 
     // The playhead draws the stage, forwards and back.
     page.locator(".tape-set").nth(2).click();
@@ -177,22 +177,11 @@ class DriveJourney {
         .hasAttribute("aria-live", "polite");
   }
 
-  private static String own(Api api, String id, String node, String setting) {
-    JsonNode value = find(api.page(id).path("document").path("page"), node).path(setting);
-    return value.isString() ? value.asString() : value.toString();
-  }
-
-  private static JsonNode find(JsonNode node, String id) {
-    if (node.path("id").asString("").equals(id)) {
-      return node.path("values");
-    }
-    for (JsonNode each : node.path("children")) {
-      JsonNode found = find(each, id);
-      if (found != null && !found.isMissingNode()) {
-        return found;
-      }
-    }
-    return tools.jackson.databind.node.MissingNode.getInstance();
+  /** What a node of a page itself says, as it is written. */
+  private static String own(Api api, String id, String node, String setting, String band) {
+    Node of = api.document(id).node(node);
+    Object value = of.values().own(of.type().setting(setting), band);
+    return value == null ? "" : String.valueOf(of.type().setting(setting).write(value));
   }
 
   private static double tapeLength(Page page) {
@@ -511,7 +500,7 @@ class DriveJourney {
     page.locator(".drive-fix").filter(hasText("let Frost take over at once")).click();
     PlaywrightAssertions.assertThat(page.locator(".year-nobody")).hasCount(0);
     bench.saved();
-    assertThat(own(api, id, "opening-frost", "seasonBegins")).isEqualTo("2026-12-01");
+    assertThat(own(api, id, "opening-frost", "seasonBegins", "")).isEqualTo("2026-12-01");
     // What makes no sense is told, and stays where it was typed.
     page.locator("[aria-label='What to drive'] > button").nth(1).click();
     page.locator(".field[data-setting=seasonEnds] input").fill("2026-01-01");

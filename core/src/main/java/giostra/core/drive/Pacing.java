@@ -1,21 +1,28 @@
 package giostra.core.drive;
 
 import giostra.core.band.Band;
+import giostra.core.band.Bands;
 import giostra.core.fit.Stops;
 import giostra.core.layout.Resolution;
 import giostra.core.layout.TrackBand;
+import giostra.core.layout.TrackLayout;
 import giostra.core.page.Document;
 import giostra.core.page.DriveSettings;
 import giostra.core.page.DriveSettings.Order;
 import giostra.core.page.DriveSettings.RestsBy;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
+import giostra.core.tempo.Cycle;
 import giostra.core.tempo.Score;
 import giostra.core.tempo.Score.Reason;
 import giostra.core.tempo.Score.Turns;
+import giostra.core.tempo.Trace;
+import giostra.core.tempo.Visit;
 import giostra.core.value.Change;
 import giostra.core.value.Change.Manner;
 import giostra.core.value.Changes;
+import giostra.core.value.Refused;
+import giostra.core.value.Require;
 import giostra.core.value.Setting;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -59,6 +66,42 @@ public final class Pacing {
   /** The pacing of a track in a band of its layout. */
   public static Pacing of(Document document, Piece.Tracked piece, TrackBand in) {
     return new Pacing(document, piece, in);
+  }
+
+  /**
+   * The pacing of a piece at a viewport width.
+   *
+   * @throws Refused for a piece that does not go from stop to stop, or shows no item there
+   */
+  public static Pacing at(Document document, String piece, double viewportPx) {
+    Require.within(Bands.NARROWEST, Bands.WIDEST, "width", viewportPx);
+    if (!(document.piece(piece) instanceof Piece.Tracked track)) {
+      throw new Refused(
+          "piece", piece, "a slider or a carousel: others do not go from stop to stop");
+    }
+    TrackBand band = TrackLayout.of(document, track, 0).at(viewportPx);
+    if (band.items() == 0) {
+      throw new Refused("piece", piece, "one that shows some item at this width");
+    }
+    return of(document, track, band);
+  }
+
+  /**
+   * What it does by itself while somebody is there, until a time in ms; nothing where it is off.
+   */
+  public List<Trace.Stretch> trace(Visit visit, long until) {
+    return movesItself() ? Trace.of(score(), visit, until) : List.of();
+  }
+
+  /** How long the first round takes, in ms, whether it moves by itself or not. */
+  public long round() {
+    return Cycle.of(score()).round();
+  }
+
+  /** What it does until the end of the first round when nobody is there. */
+  public List<Trace.Stretch> firstRound() {
+    long until = value(DriveSettings.STARTS_AFTER).toMillis() + round();
+    return trace(Visit.none(), Math.min(Visit.LONGEST, until));
   }
 
   private <T> T value(Setting<T> setting) {
@@ -217,10 +260,12 @@ public final class Pacing {
     return value(DriveSettings.GROUND_BY);
   }
 
+  /** From one of the words of a slide to the next. */
   public Duration wordsBeat() {
     return value(DriveSettings.WORDS_BEAT);
   }
 
+  /** How long each of them takes to come in. */
   public Duration wordsTake() {
     return value(DriveSettings.WORDS_TAKE);
   }

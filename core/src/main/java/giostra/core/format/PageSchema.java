@@ -7,6 +7,7 @@ import giostra.core.look.Property;
 import giostra.core.look.State;
 import giostra.core.look.StyleKey;
 import giostra.core.page.NodeType;
+import giostra.core.value.Changes;
 import giostra.core.value.Kind;
 import giostra.core.value.Setting;
 import giostra.core.value.ToneColour;
@@ -153,7 +154,8 @@ public final class PageSchema {
               MAKE.objectNode().put("type", "number").put("minimum", least).put("maximum", most);
           case Kind.Time _ -> text("^\\d+(\\.\\d+)?s$");
           case Kind.Zone _ -> text("^[A-Za-z0-9_+/-]{1,60}$");
-          case Kind.Ways _ -> MAKE.objectNode().put("type", "string").put("maxLength", 2400);
+          case Kind.Ways _ ->
+              MAKE.objectNode().put("type", "string").put("maxLength", Changes.MOST_WRITTEN);
           case Kind.Several several ->
               text(String.format(Locale.ROOT, "^(%s)?$", any(several.words())));
           case Kind.Point _ -> text("^\\d+(\\.\\d+)?% \\d+(\\.\\d+)?%$");

@@ -1,6 +1,7 @@
 package giostra.core.output;
 
 import giostra.core.drive.Pacing;
+import giostra.core.layout.Resolution;
 import giostra.core.layout.TrackBand;
 import giostra.core.page.Document;
 import giostra.core.page.DriveSettings;
@@ -9,9 +10,9 @@ import giostra.core.page.DriveSettings.GroundMoves;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
 import giostra.core.tempo.Score;
-import giostra.core.tempo.Score.Reason;
 import giostra.core.value.Change;
 import giostra.core.value.Require;
+import giostra.core.value.Setting;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -143,22 +144,24 @@ final class MotionPlan {
     return out.append(
             String.format(
                 Locale.ROOT,
-                "\"rest\":[%d,%d,%d],\"after\":%d,\"round\":\"%s\",\"hand\":\"%s\",\"held\":[%s]}",
+                "\"rest\":[%d,%d,%d],\"left\":%d,\"later\":%d,\"after\":%d,\"round\":\"%s\",\"hand\":\"%s\",\"held\":[%s]}",
                 ms(pacing, DriveSettings.REST),
                 ms(pacing, DriveSettings.REST_LEAST),
                 Math.max(ms(pacing, DriveSettings.REST_LEAST), ms(pacing, DriveSettings.REST_MOST)),
+                Score.LEAST_LEFT,
+                Score.LATER,
                 score.startsAfter(),
                 Css.word(score.round()),
                 Css.word(score.afterHand()),
                 score.heldBy().stream()
                     .sorted()
-                    .map(reason -> "\"" + Css.word((Reason) reason) + "\"")
+                    .map(reason -> "\"" + Css.word(reason) + "\"")
                     .collect(Collectors.joining(","))))
         .toString();
   }
 
-  private long ms(Pacing pacing, giostra.core.value.Setting<Duration> setting) {
-    return giostra.core.layout.Resolution.value(document, piece, setting, pacing.band()).toMillis();
+  private long ms(Pacing pacing, Setting<Duration> setting) {
+    return Resolution.value(document, piece, setting, pacing.band()).toMillis();
   }
 
   /** Where the pause button stands, as {@code place-self}. */

@@ -240,16 +240,22 @@ final class Writing {
     attributes.addAll(List.of("data-show-query", values.get(ConditionSettings.SHOW_QUERY)));
   }
 
+  /** A stretch in which nothing lies. */
+  private static final String NEVER = "0,0";
+
   /** When something shows, as pairs of ms since 1970, an open end left empty: "1,2 3,". */
   private String spans(Season season) {
-    return season.always()
-        ? ""
-        : season.spans(document.site().values().get(SiteSettings.ZONE)).stream()
+    if (season.always()) {
+      return "";
+    }
+    String spans =
+        season.spans(document.site().values().get(SiteSettings.ZONE)).stream()
             .map(span ->
                 span.from().map(at -> Long.toString(at.toEpochMilli())).orElse("")
                     + ","
                     + span.until().map(at -> Long.toString(at.toEpochMilli())).orElse(""))
             .collect(Collectors.joining(" "));
+    return spans.isEmpty() ? NEVER : spans;
   }
 
   /** Long text, plain or rich, cut after so many words; 0 cuts nothing. */

@@ -26,6 +26,11 @@ public record Season(Optional<LocalDateTime> begins, Optional<LocalDateTime> end
 
   /** A stretch of time: from a moment until another, that one not included; open where empty. */
   public record Span(Optional<Instant> from, Optional<Instant> until) {
+    /** Whether it ends after it begins. */
+    boolean lasts() {
+      return from.isEmpty() || until.isEmpty() || until.get().isAfter(from.get());
+    }
+
     /** Whether a moment lies in it. */
     public boolean holds(Instant at) {
       return from.map(each -> !at.isBefore(each)).orElse(true)
@@ -77,10 +82,15 @@ public record Season(Optional<LocalDateTime> begins, Optional<LocalDateTime> end
   }
 
   /**
-   * The stretches in which it shows, in order: one, or one for each of {@link #YEARS} years. Times
-   * that a zone skips are later, of those that it has twice the earlier counts.
+   * The stretches in which it shows, in order: one or none, or one for each of {@link #YEARS}
+   * years. Times that a zone skips are later, of those that it has twice the earlier counts.
    */
   public List<Span> spans(ZoneId zone) {
+    // Where clocks go on, a short one may be over before it begins: it is none.
+    return all(zone).stream().filter(Span::lasts).toList();
+  }
+
+  private List<Span> all(ZoneId zone) {
     if (!yearly) {
       return List.of(new Span(begins.map(at -> in(at, zone)), ends.map(at -> in(at, zone))));
     }

@@ -6,6 +6,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
+import giostra.core.page.Node;
 import giostra.core.page.Piece;
 import giostra.core.page.SiteSettings;
 import giostra.core.season.Almanac;
@@ -36,9 +37,8 @@ final class Seasons {
 
   static List<Snag> of(Document document, Piece piece) {
     var found = new ArrayList<Snag>();
-    for (Item item : piece.items()) {
-      backwards(document, piece, item, found);
-    }
+    backwards(document, piece, piece, found);
+    piece.items().forEach(item -> backwards(document, piece, item, found));
     List<Item> items = piece.onShow();
     List<Season> seasons =
         items.stream().map(item -> ConditionSettings.season(item.values())).toList();
@@ -49,19 +49,19 @@ final class Seasons {
     return found;
   }
 
-  private static void backwards(Document document, Piece piece, Item item, List<Snag> found) {
+  private static void backwards(Document document, Piece piece, Node of, List<Snag> found) {
     try {
       Season.of(
-          item.values().get(ConditionSettings.SEASON_BEGINS),
-          item.values().get(ConditionSettings.SEASON_ENDS),
-          item.values().get(ConditionSettings.SEASON_YEARLY));
+          of.values().get(ConditionSettings.SEASON_BEGINS),
+          of.values().get(ConditionSettings.SEASON_ENDS),
+          of.values().get(ConditionSettings.SEASON_YEARLY));
     } catch (Refused e) {
       found.add(
           snag(
               document,
               Rule.BACKWARDS,
               piece,
-              item,
+              of == piece ? "" : of.id(),
               e.what()
                   + " is "
                   + e.found()
@@ -73,7 +73,7 @@ final class Seasons {
                       "no end",
                       List.of(
                           new Edit.SetValue(
-                              item.id(), ConditionSettings.SEASON_ENDS.id(), "", null))))));
+                              of.id(), ConditionSettings.SEASON_ENDS.id(), "", null))))));
     }
   }
 
@@ -102,7 +102,7 @@ final class Seasons {
                 document,
                 Rule.NOBODY,
                 piece,
-                next,
+                next.id(),
                 "nobody is on show from "
                     + said(each.from(), zone)
                     + " to "
@@ -137,11 +137,11 @@ final class Seasons {
   }
 
   private static Snag snag(
-      Document document, Rule rule, Piece piece, Item item, String message, List<Fix> fixes) {
+      Document document, Rule rule, Piece piece, String item, String message, List<Fix> fixes) {
     return new Snag(
         rule,
         piece.id(),
-        item.id(),
+        item,
         Bands.NARROWEST,
         Bands.WIDEST,
         document.bands().lead().id(),

@@ -13,7 +13,7 @@ import java.util.Set;
  * @param loops whether the last stop is the first one's neighbour
  * @param startsAfter before the first rest begins
  * @param afterHand what it does after somebody has moved it
- * @param heldBy what holds it besides a finger on it and a page that is away
+ * @param heldBy what holds it besides what always does
  */
 public record Score(
     List<Long> rests,
@@ -61,7 +61,14 @@ public record Score(
     FINGER,
     AWAY,
     UNSEEN,
-    CLIP
+    CLIP,
+    /** A mouse has put the focus into it, which is not taken from it. */
+    INSIDE;
+
+    /** Whether it holds whatever is set. */
+    public boolean always() {
+      return this == FINGER || this == AWAY || this == INSIDE;
+    }
   }
 
   /**

@@ -232,6 +232,8 @@ public final class Trace {
       case SCROLLS_ON -> release(Reason.UNSEEN);
       case STARTS_CLIP -> hold(Reason.CLIP);
       case CLIP_ENDS -> release(Reason.CLIP);
+      case CLICKS_IN -> hold(Reason.INSIDE);
+      case CLICKS_OUT -> release(Reason.INSIDE);
       case PRESSES_PAUSE -> press(act.at());
       case NEXT -> step(1, act.at());
       case PREVIOUS -> step(-1, act.at());
@@ -245,7 +247,7 @@ public final class Trace {
   }
 
   private void hold(Reason reason) {
-    if (reason == Reason.FINGER || reason == Reason.AWAY || score.heldBy().contains(reason)) {
+    if (reason.always() || score.heldBy().contains(reason)) {
       reasons.add(reason);
     }
   }

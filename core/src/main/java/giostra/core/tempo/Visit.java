@@ -40,7 +40,10 @@ public record Visit(List<Act> acts) {
     /** Lets it go towards a stop. */
     LETS_GO,
     STARTS_CLIP,
-    CLIP_ENDS
+    CLIP_ENDS,
+    /** Puts the focus on something within a stop by a mouse or finger; takes it elsewhere. */
+    CLICKS_IN,
+    CLICKS_OUT
   }
 
   /**

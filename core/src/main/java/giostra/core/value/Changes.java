@@ -14,7 +14,7 @@ public record Changes(List<Change> ways) {
   public static final int MOST = 6;
 
   /** Most characters of a list that is read. */
-  private static final int MOST_WRITTEN = MOST * Easing.MOST_WRITTEN;
+  public static final int MOST_WRITTEN = MOST * (Easing.MOST_WRITTEN + 40);
 
   /** What people say for a comma. */
   private static final String THEN = " then ";

@@ -20,8 +20,8 @@ public sealed interface Easing {
       "linear, ease, ease-in, ease-out, ease-in-out, cubic-bezier(x1,y1,x2,y2), steps(n,jump-end),"
           + " linear(0,0.2 30%,1) or spring(0.1 to 1)";
 
-  /** Most characters of one that is read. */
-  int MOST_WRITTEN = 400;
+  /** Most characters of one that is read: what is written of the longest is less. */
+  int MOST_WRITTEN = 1000;
 
   /** Most steps, and most points of a {@code linear()}. */
   int MOST_STEPS = 40;

@@ -1,9 +1,9 @@
 package giostra.core.drive;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import giostra.core.fit.Screen;
 import giostra.core.layout.TrackBand;
 import giostra.core.layout.TrackLayout;
 import giostra.core.page.Document;
@@ -14,9 +14,11 @@ import giostra.core.snag.NoEffect;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snag.Rule;
 import giostra.core.snag.Snags;
-import giostra.core.tempo.Score;
+import giostra.core.tempo.Trace;
+import giostra.core.tempo.Visit;
 import giostra.core.testing.Demo;
 import giostra.core.value.Change.Manner;
+import giostra.core.value.Refused;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -197,14 +199,27 @@ class PacingTest {
     assertThat(found(soon)).noneMatch(each -> each.rule() == Rule.LATE_WORDS);
   }
 
+  /**
+   * The demo's slider rests by reading, so nothing of it goes by too fast; on a phone it stands.
+   */
   @Test
-  void everyScoreOfTheDemoIsOne() {
-    Document document = demo();
-    for (Piece piece : document.pieces()) {
-      if (piece instanceof Piece.Tracked) {
-        Score score = at(document, piece.id(), Screen.USUAL_HEIGHT).score();
-        assertThat(score.rests()).hasSize(score.stops());
-      }
+  void theDemosSliderRestsForAsLongAsItsWordsTake() {
+    Pacing pacing = Pacing.at(demo(), "openings", 1280);
+    for (int stop = 0; stop < 3; stop++) {
+      assertThat(pacing.rests(stop)).isEqualTo(Math.clamp(pacing.reads(stop), 4000, 20_000));
     }
+    assertThat(found(demo())).isEmpty();
+    assertThat(Pacing.at(demo(), "openings", 390).trace(Visit.none(), 60_000)).isEmpty();
+    List<Trace.Stretch> round = pacing.firstRound();
+    assertThat(round.getLast().to()).isEqualTo(pacing.round());
+    assertThat(round).hasSize(6);
+  }
+
+  @Test
+  void whatDoesNotGoFromStopToStopHasNoPacing() {
+    assertThatThrownBy(() -> Pacing.at(demo(), "figures", 1280))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("a slider or a carousel");
+    assertThatThrownBy(() -> Pacing.at(demo(), "openings", 200)).isInstanceOf(Refused.class);
   }
 }

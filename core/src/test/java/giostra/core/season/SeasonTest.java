@@ -158,6 +158,42 @@ class SeasonTest {
     assertThat(found(open)).isEmpty();
   }
 
+  /**
+   * A year whose last day of February is another, and an hour that a zone skips: what would end
+   * before it begins does not show, and takes nothing along.
+   */
+  @Test
+  void whatAYearOrAZoneTurnsRoundIsNone() {
+    Season leap = Season.of("2024-02-28T20:00", "2024-02-29T18:00", true);
+    assertThat(leap.spans(UTC)).hasSize(3);
+    ZoneId berlin = ZoneId.of("Europe/Berlin");
+    Season skipped = Season.of("2027-03-28T02:30", "2027-03-28T03:15", false);
+    assertThat(skipped.spans(berlin)).isEmpty();
+    var almanac = new Almanac(berlin, List.of(skipped));
+    assertThat(almanac.on(Instant.parse("2027-03-29T00:00:00Z"))).isEmpty();
+    assertThat(
+            almanac.stretches(
+                Instant.parse("2027-03-01T00:00:00Z"), Instant.parse("2027-04-01T00:00:00Z")))
+        .hasSize(1);
+  }
+
+  @Test
+  void aPieceWithASeasonBackwardsIsFoundAsWell() {
+    Document backwards =
+        Edits.apply(
+                Demo.document(),
+                List.of(
+                    once("openings", "seasonBegins", "2026-12-24"),
+                    once("openings", "seasonEnds", "2026-12-01")))
+            .document();
+    assertThat(found(backwards)).hasSize(1).allMatch(each -> each.item().isEmpty());
+    assertThat(
+            found(
+                Edits.apply(backwards, found(backwards).getFirst().fixes().getFirst().edits())
+                    .document()))
+        .isEmpty();
+  }
+
   @Test
   void aSeasonThatEndsBeforeItBeginsIsFoundAndShowsAlways() {
     Document backwards =

@@ -5,6 +5,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import giostra.core.page.CounterSettings.Curve;
+import giostra.core.value.Change.Manner;
+import java.util.ArrayList;
+import java.util.Locale;
+import java.util.Random;
+import java.util.stream.Collectors;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -125,6 +130,43 @@ class EasingTest {
     var kind = new Kind.Ways(false);
     assertThat(kind.write(kind.read("Changes by", typed))).isEqualTo(written);
     assertThat(kind.write(kind.read("Changes by", written))).isEqualTo(written);
+  }
+
+  /** What is taken reads back, the longest that there is too. */
+  @Property
+  void whatIsTakenReadsBack(@ForAll Random random) {
+    var setting = Setting.once("changes", "Changes by", new Kind.Ways(false), Changes.NONE);
+    String[] curves = {"", "spring(0.37)", "steps(7,jump-both)", points(random), bezier(random)};
+    var typed = new ArrayList<String>();
+    for (int i = 0; i < 1 + random.nextInt(Changes.MOST); i++) {
+      Manner manner = Manner.values()[random.nextInt(Manner.values().length)];
+      String side = manner.sided() ? " from top" : "";
+      String rest = " " + (100 + random.nextInt(4900)) + "ms ";
+      boolean cut = manner == Manner.CUT;
+      typed.add(
+          Kind.Pick.word(manner)
+              + side
+              + (cut ? "" : rest + curves[random.nextInt(curves.length)]));
+    }
+    Changes once = setting.read(String.join(", ", typed));
+    assertThat(setting.read(setting.write(once))).isEqualTo(once);
+  }
+
+  private static String points(Random random) {
+    return random
+        .doubles(Easing.MOST_STEPS, -9, 9)
+        .mapToObj(each -> String.format(Locale.ROOT, "%.9f", each))
+        .collect(Collectors.joining(",", "linear(", ")"));
+  }
+
+  private static String bezier(Random random) {
+    return String.format(
+        Locale.ROOT,
+        "cubic-bezier(%.7f,%.7f,%.7f,%.7f)",
+        random.nextDouble(),
+        random.nextDouble(-10, 10),
+        random.nextDouble(),
+        random.nextDouble(-10, 10));
   }
 
   @ParameterizedTest

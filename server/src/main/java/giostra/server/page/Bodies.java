@@ -225,7 +225,17 @@ final class Bodies {
    * @param gradientColours of a gradient
    * @param lowestScreen least height of a screen to look at a page in, px
    * @param highestScreen the greatest, px
+   * @param leastRest of a stop that moves on by itself, ms
+   * @param mostRest the longest, ms
+   * @param longestVisit that is traced, ms
    */
   @Schema(name = "LimitsReply")
-  record LimitsReply(int bands, int gradientColours, int lowestScreen, int highestScreen) {}
+  record LimitsReply(
+      int bands,
+      int gradientColours,
+      int lowestScreen,
+      int highestScreen,
+      long leastRest,
+      long mostRest,
+      long longestVisit) {}
 }

@@ -12,6 +12,8 @@ import giostra.core.page.Fields;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.NodeType;
 import giostra.core.page.Starters;
+import giostra.core.tempo.Score;
+import giostra.core.tempo.Visit;
 import giostra.core.value.Ground;
 import giostra.core.value.Kind;
 import giostra.core.value.Setting;
@@ -48,7 +50,14 @@ final class Catalogue {
             .toList(),
         stage,
         Screen.USUAL_HEIGHT,
-        new Bodies.LimitsReply(Bands.MOST, Ground.MOST_STOPS, Screen.LOWEST, Screen.HIGHEST));
+        new Bodies.LimitsReply(
+            Bands.MOST,
+            Ground.MOST_STOPS,
+            Screen.LOWEST,
+            Screen.HIGHEST,
+            Score.LEAST_REST,
+            Score.MOST_REST,
+            Visit.LONGEST));
   }
 
   /** What the items of a kind are made of; for a carousel by card. */

@@ -1,20 +1,13 @@
 package giostra.server.page;
 
 import giostra.core.band.Bands;
+import giostra.core.drive.OnShow;
 import giostra.core.drive.Pacing;
-import giostra.core.layout.TrackBand;
-import giostra.core.layout.TrackLayout;
-import giostra.core.page.ConditionSettings;
 import giostra.core.page.Document;
 import giostra.core.page.DriveSettings;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
-import giostra.core.page.SiteSettings;
-import giostra.core.season.Almanac;
-import giostra.core.season.Season;
-import giostra.core.tempo.Cycle;
-import giostra.core.tempo.Score;
 import giostra.core.tempo.Trace;
 import giostra.core.tempo.Visit;
 import giostra.core.tempo.Visit.Act;
@@ -22,10 +15,8 @@ import giostra.core.tempo.Visit.Deed;
 import giostra.core.value.Change;
 import giostra.core.value.Changes;
 import giostra.core.value.Kind;
-import giostra.core.value.Refused;
 import giostra.core.value.Require;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -40,6 +31,9 @@ import org.springframework.web.bind.annotation.RestController;
 /** What happens in time: a round of a piece, and what it does while somebody is there. */
 @RestController
 class DriveController {
+  /** The last moment that a calendar may begin with: the year 2191, in ms since 1970. */
+  private static final double LATEST = 7e12;
+
   private final PageService pages;
 
   DriveController(PageService pages) {
@@ -88,17 +82,25 @@ class DriveController {
    * A way of changing.
    *
    * @param easing as CSS has it
-   * @param written as it is typed
+   * @param curve the same as it is typed
+   * @param written all of it as it is typed
    * @param sided whether it comes from a side
    */
   record WayReply(
-      String manner, String from, long ms, String easing, String written, boolean sided) {
+      String manner,
+      String from,
+      long ms,
+      String easing,
+      String curve,
+      String written,
+      boolean sided) {
     static WayReply of(Change way) {
       return new WayReply(
           Kind.Pick.word(way.manner()),
           Kind.Pick.word(way.from()),
           way.time().toMillis(),
           way.easing().css(),
+          way.easing().written(),
           way.written(),
           way.manner().sided());
     }
@@ -149,36 +151,20 @@ class DriveController {
   @GetMapping("/api/pages/{id}/cycle")
   CycleReply cycle(
       @PathVariable String id, @RequestParam String piece, @RequestParam double width) {
-    Document document = pages.shown(pages.head(id));
-    Pacing pacing = pacing(document, piece, width);
-    Score score = pacing.score();
-    long round = Cycle.of(score).round();
-    long until = Math.min(Visit.LONGEST, score.startsAfter() + round);
+    Pacing pacing = Pacing.at(pages.shown(pages.head(id)), piece, width);
+    int stops = pacing.score().stops();
     return new CycleReply(
         piece,
         pacing.band().id(),
         pacing.movesItself(),
-        score.moves(),
+        stops > 1,
         pacing.overlaps(),
-        round,
-        IntStream.range(0, score.stops()).mapToObj(stop -> stop(pacing, stop)).toList(),
-        pacing.movesItself() ? stretches(score, Visit.none(), until) : List.of(),
+        pacing.round(),
+        IntStream.range(0, stops).mapToObj(stop -> stop(pacing, stop)).toList(),
+        stretches(pacing.firstRound()),
         Arrays.stream(Change.Manner.values())
             .map(manner -> WayReply.of(Change.of(manner)))
             .toList());
-  }
-
-  private static Pacing pacing(Document document, String piece, double width) {
-    Require.within(Bands.NARROWEST, Bands.WIDEST, "width", width);
-    if (!(document.piece(piece) instanceof Piece.Tracked track)) {
-      throw new Refused(
-          "piece", piece, "a slider or a carousel: others do not go from stop to stop");
-    }
-    TrackBand band = TrackLayout.of(document, track, 0).at(width);
-    if (band.items() == 0) {
-      throw new Refused("piece", piece, "one that shows some item at this width");
-    }
-    return Pacing.of(document, track, band);
   }
 
   private static StopReply stop(Pacing pacing, int stop) {
@@ -194,8 +180,8 @@ class DriveController {
         ways.ways().stream().map(WayReply::of).toList());
   }
 
-  private static List<StretchReply> stretches(Score score, Visit visit, long until) {
-    return Trace.of(score, visit, until).stream().map(StretchReply::of).toList();
+  private static List<StretchReply> stretches(List<Trace.Stretch> all) {
+    return all.stream().map(StretchReply::of).toList();
   }
 
   /**
@@ -237,58 +223,38 @@ class DriveController {
       @RequestParam double width,
       @RequestParam long from,
       @RequestParam(defaultValue = "12") int months) {
-    Require.within(1, 36, "months", months);
-    Require.within(0, 7_000_000_000_000L, "from (ms since 1970)", from);
+    Require.within(0, LATEST, "from (ms since 1970)", from);
     Require.within(Bands.NARROWEST, Bands.WIDEST, "width", width);
     Document document = pages.shown(pages.head(id));
     Piece of = document.piece(piece);
+    OnShow shown = OnShow.of(document, of, width, Instant.ofEpochMilli(from), months);
     List<Item> items = of.onShow();
-    ZoneId zone = document.site().values().get(SiteSettings.ZONE);
-    List<Season> seasons =
-        items.stream().map(item -> ConditionSettings.season(item.values())).toList();
-    var almanac = new Almanac(zone, seasons);
-    Instant start = Instant.ofEpochMilli(from);
-    Instant until = start.atZone(zone).plusMonths(months).toInstant();
-    int view =
-        of instanceof Piece.Tracked track ? TrackLayout.of(document, track, 0).at(width).view() : 0;
     return new CalendarReply(
         piece,
-        zone.getId(),
+        shown.zone().getId(),
         from,
-        until.toEpochMilli(),
-        IntStream.range(0, items.size())
-            .mapToObj(i -> shown(items.get(i), i, seasons.get(i), zone, start, until))
+        shown.until().toEpochMilli(),
+        shown.items().stream()
+            .map(each ->
+                new ShownReply(
+                    each.item().id(),
+                    Fields.called(each.item(), items.indexOf(each.item())),
+                    each.season().always(),
+                    each.season().yearly(),
+                    each.during().stream()
+                        .map(span ->
+                            new long[] {span.from().toEpochMilli(), span.until().toEpochMilli()})
+                        .toList()))
             .toList(),
-        almanac.stretches(start, until).stream()
+        shown.stretches().stream()
             .map(each ->
                 new OnReply(
                     each.from().toEpochMilli(),
                     each.until().toEpochMilli(),
-                    each.on().stream().map(i -> items.get(i).id()).toList(),
-                    each.on().size() <= view && items.size() > view))
+                    each.on().stream().map(Item::id).toList(),
+                    each.thin()))
             .toList(),
-        almanac.next(start).map(Instant::toEpochMilli).orElse(null));
-  }
-
-  private static ShownReply shown(
-      Item item, int index, Season season, ZoneId zone, Instant from, Instant until) {
-    return new ShownReply(
-        item.id(),
-        Fields.called(item, index),
-        season.always(),
-        season.yearly(),
-        season.spans(zone).stream()
-            .map(span ->
-                new long[] {
-                  Math.max(
-                      from.toEpochMilli(),
-                      span.from().map(Instant::toEpochMilli).orElse(Long.MIN_VALUE)),
-                  Math.min(
-                      until.toEpochMilli(),
-                      span.until().map(Instant::toEpochMilli).orElse(Long.MAX_VALUE))
-                })
-            .filter(span -> span[0] < span[1])
-            .toList());
+        shown.next().map(Instant::toEpochMilli).orElse(null));
   }
 
   /**
@@ -303,7 +269,8 @@ class DriveController {
    *
    * @param at ms after the piece was seen first
    * @param deed points, leaves, tabs-in, goes-away, comes-back, scrolls-off, scrolls-on,
-   *     presses-pause, next, previous, goes-to, grabs, lets-go, starts-clip or clip-ends
+   *     presses-pause, next, previous, goes-to, grabs, lets-go, starts-clip, clip-ends, clicks-in
+   *     or clicks-out
    * @param stop where it leads to, for goes-to and lets-go
    */
   record ActBody(long at, String deed, int stop) {}
@@ -311,8 +278,7 @@ class DriveController {
   /** What a piece does while somebody is there. */
   @PostMapping("/api/pages/{id}/trace")
   List<StretchReply> trace(@PathVariable String id, @RequestBody TraceBody body) {
-    Document document = pages.shown(pages.head(id));
-    Pacing pacing = pacing(document, body.piece(), body.width());
+    Pacing pacing = Pacing.at(pages.shown(pages.head(id)), body.piece(), body.width());
     Kind.Pick<Deed> deeds = new Kind.Pick<>(Deed.class);
     Require.within(0, Visit.MOST, "acts", body.acts().size());
     var visit =
@@ -320,6 +286,6 @@ class DriveController {
             body.acts().stream()
                 .map(act -> new Act(act.at(), deeds.read("deed", act.deed()), act.stop()))
                 .toList());
-    return pacing.movesItself() ? stretches(pacing.score(), visit, body.until()) : List.of();
+    return stretches(pacing.trace(visit, body.until()));
   }
 }
