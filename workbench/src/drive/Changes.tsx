@@ -44,13 +44,20 @@ export function Changes({ cycle, node, stop, onTry }: Props) {
   const picked = Math.min(chosen, ways.length - 1);
   const way = ways[picked];
   const refused = now.refused[pathOf(node.id, key, at)];
-  const set = (next: readonly string[]) => session.set(node.id, key, at, next.join(', '));
-  const written = ways.map((each) => each.written);
+  // Until the server has drawn what was last said here, the ways are those that were said.
+  const said = useRef<readonly string[]>(undefined);
+  const set = (next: readonly string[]) => {
+    said.current = next;
+    session.set(node.id, key, at, next.join(', '));
+  };
+  const drawn = ways.map((each) => each.written);
+  const written =
+    said.current && own === said.current.join(', ') && departs ? said.current : drawn;
   const replace = (text: string) => set(written.map((each, i) => (i === picked ? text : each)));
   const put = (ready: Way) => {
     if (adds) {
       set([...written, ready.written]);
-      setChosen(ways.length);
+      setChosen(written.length);
       setAdds(false);
     } else replace(ready.written);
   };

@@ -28,7 +28,9 @@ export function useSnags(): ReadonlyMap<string, string[]> {
   return useMemo(() => {
     if (!snags) return NONE;
     const byNode = new Map<string, string[]>();
-    for (const { piece, item, message } of snags) {
+    for (const { piece, item, message, severity } of snags) {
+      // Notes stand beside the values that they are about.
+      if (severity === 'note') continue;
       for (const node of item ? [piece, item] : [piece]) {
         byNode.set(node, [...(byNode.get(node) ?? []), message]);
       }

@@ -6,6 +6,9 @@ import java.util.Optional;
 /** Where the sizes of pictures are looked up; one that is not found takes no room. */
 @FunctionalInterface
 public interface PictureSizes {
+  /** Where no picture is known. */
+  PictureSizes NONE = _ -> Optional.empty();
+
   /**
    * Px as stored, before any cropping.
    *

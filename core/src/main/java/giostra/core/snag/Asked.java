@@ -14,7 +14,7 @@ import giostra.core.value.Setting;
 import java.util.List;
 
 /** One piece in one band while its settings are gone through, and what was found so far. */
-record Asked(Document document, Piece piece, Band band, Scope scope, List<NoEffect> found) {
+record Asked(Document document, Piece piece, Band band, Scope scope, List<Snag> found) {
 
   <T> T value(Setting<T> setting) {
     return Resolution.value(document, piece, setting, band);
@@ -44,12 +44,16 @@ record Asked(Document document, Piece piece, Band band, Scope scope, List<NoEffe
         Cascade.value(
             part, key.property(), key.state(), new Scope(document.bands(), List.of()), band);
     if (!now.equals(initially)) {
-      found.add(new NoEffect(piece.id(), key.written(), band.id(), message, cause));
+      add(key.written(), cause, message);
     }
   }
 
   void say(Setting<?> setting, Setting<?> cause, String message) {
-    found.add(new NoEffect(piece.id(), setting.id(), band.id(), message, cause.id()));
+    add(setting.id(), cause.id(), message);
+  }
+
+  private void add(String value, String cause, String message) {
+    found.add(Snag.of(Rule.NO_EFFECT, piece.id(), Extent.of(band), message).about(value, cause));
   }
 
   /** Says it of each of these that somebody has set. */

@@ -1,7 +1,6 @@
 package giostra.core.snag;
 
 import giostra.core.band.Band;
-import giostra.core.band.Bands;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.look.State;
@@ -10,7 +9,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Node;
 import giostra.core.value.Colour;
-import giostra.core.value.Require;
+import giostra.core.value.Kind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -46,7 +45,7 @@ sealed interface Contrasted permits PartContrast, PlayerContrast {
     /**
      * The edits that give the words a colour in all of it: the widest band says it for the rest.
      */
-    List<Edit> inked(Document document, Node node, Colour colour) {
+    private List<Edit> inked(Document document, Node node, Colour colour) {
       StyleKey key = widest.part().key(Property.INK, widest.state());
       var edits = new ArrayList<Edit>();
       for (Band each : document.bands().all()) {
@@ -59,28 +58,39 @@ sealed interface Contrasted permits PartContrast, PlayerContrast {
       return edits;
     }
 
-    /** The finding of it, on an item or on the whole piece. */
-    Snag snag(String piece, String item, List<Snag.Fix> fixes) {
+    /** The finding of it, on a node or one of its items. */
+    Snag snag(String node, String item, List<Snag.Fix> fixes) {
       Part part = widest.part();
       boolean words = part.has(Property.FAMILY) || widest.asked() >= ToneContrast.ASKED;
-      return new Snag(
-          Snag.Rule.CONTRAST,
-          piece,
-          item,
-          (int) Math.max(Bands.NARROWEST, narrowest.from()),
-          widest.band().widest() ? Bands.WIDEST : (int) Math.ceil(widest.band().below()) - 1,
-          widest.band().id(),
-          String.format(
-              Locale.ROOT,
-              "%s%s has a contrast of %s at worst; it needs %s (WCAG 2.2, %s)",
+      Extent extent =
+          Extent.of(Extent.first(narrowest), Extent.last(widest.band()), widest.band())
+              .in(widest.state());
+      String message =
+          Said.of(
+              words ? "faint-words" : "faint-sign",
+              "part",
               part.label().toLowerCase(Locale.ROOT),
+              "state",
               widest.state() == State.REST
                   ? ""
-                  : " (" + widest.state().name().toLowerCase(Locale.ROOT) + ")",
-              Require.number(Math.floor(widest.found() * 100) / 100),
-              Require.number(widest.asked()),
-              words ? "1.4.3" : "1.4.11"),
-          fixes);
+                  : Said.of("in-state", "state", Kind.Pick.word(widest.state())),
+              "found",
+              Math.floor(widest.found() * 100) / 100,
+              "asked",
+              widest.asked());
+      String ink = part.key(Property.INK, widest.state()).written();
+      return Snag.of(Rule.CONTRAST, node, extent, message)
+          .of(item)
+          .of(part)
+          .about(ink, ink)
+          .measured(widest.found(), widest.asked(), Measure.Unit.CONTRAST)
+          .withFixes(fixes);
+    }
+
+    /** The way out that gives the words a colour in all of it. */
+    Snag.Fix fix(Document document, Node node, Colour colour) {
+      return new Snag.Fix(
+          Said.of("set-colour", "colour", colour.css()), inked(document, node, colour));
     }
   }
 

@@ -7,28 +7,24 @@ import giostra.core.layout.ItemWidths;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
-import giostra.core.page.Piece;
 import giostra.core.page.TrackSettings;
 import giostra.core.value.Refused;
-import giostra.core.value.Require;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * Viewport widths at which items are narrower than is comfortable, and could be wider: a single
  * item in view without a peek is as wide as it can be, and no snag.
  */
-public final class Narrow {
+final class Narrow {
   private Narrow() {}
 
-  /**
-   * All such ranges of a piece from 280 to 2560 px, narrowest first; none where no width counts.
-   */
-  public static List<Snag> of(Document document, Piece piece, double scrollbar) {
-    return ItemWidths.of(document, piece, scrollbar)
-        .map(widths -> of(document, widths))
+  /** All such ranges of a piece, narrowest first; none where no width counts. */
+  static List<Snag> check(Looked at) {
+    return at.piece()
+        .flatMap(piece -> ItemWidths.of(at.document(), piece, at.scrollbar()))
+        .map(widths -> of(at.document(), widths))
         .orElse(List.of());
   }
 
@@ -42,20 +38,13 @@ public final class Narrow {
       Piecewise item = in.width();
       for (int[] range : item.ranges(width -> width < least - 1e-6)) {
         found.add(
-            new Snag(
-                Snag.Rule.NARROW,
-                widths.piece().id(),
-                "",
-                range[0],
-                range[1],
-                in.band().id(),
-                String.format(
-                    Locale.ROOT,
-                    "narrower than %s from %d to %d",
-                    Require.number(least),
-                    range[0],
-                    range[1]),
-                fixes(document, widths, in, range)));
+            Snag.of(
+                    Rule.NARROW,
+                    widths.piece().id(),
+                    Extent.of(range[0], range[1], in.band()),
+                    Said.of("narrow", "least", least, "from", range[0], "to", range[1]))
+                .measured(Math.min(item.at(range[0]), item.at(range[1])), least, Measure.Unit.PX)
+                .withFixes(fixes(document, widths, in, range)));
       }
     }
     return found;
@@ -69,20 +58,18 @@ public final class Narrow {
     boolean roomAfter = range[1] + 1 < Math.min(band.below(), Bands.WIDEST);
     if (atStart && roomAfter && band.from() > 0) {
       Edit move = new Edit.MoveBreakpoint(band.id(), range[1] + 1);
-      addIfPossible(document, fixes, new Snag.Fix("move post to " + (range[1] + 1), List.of(move)));
+      addIfPossible(document, fixes, Snag.Fix.of(Said.of("move-post", "to", range[1] + 1), move));
     }
     int fewer = widths.suggested(in, 12);
     if (in.counted() && fewer < in.count()) {
       addIfPossible(
           document,
           fixes,
-          new Snag.Fix("show " + fewer, List.of(set(widths, in, in.setting(), fewer))));
+          Snag.Fix.of(Said.of("show", "n", fewer), set(widths, in, in.setting(), fewer)));
     }
     if (in.sides() > 0) {
       addIfPossible(
-          document,
-          fixes,
-          new Snag.Fix("no peek", List.of(set(widths, in, TrackSettings.PEEK, 0))));
+          document, fixes, Snag.Fix.of(Said.of("no-peek"), set(widths, in, TrackSettings.PEEK, 0)));
     }
     return fixes;
   }

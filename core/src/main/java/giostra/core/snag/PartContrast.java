@@ -87,8 +87,7 @@ public record PartContrast(Part part, State state, Band band, double found, doub
   private static List<Snag.Fix> fixes(Range<PartContrast> range, Document document, Node node) {
     PartContrast low = range.widest();
     return nearest(document, node, low.part, low.state, low.band).stream()
-        .map(colour ->
-            new Snag.Fix("Set its colour to " + colour.css(), range.inked(document, node, colour)))
+        .map(colour -> range.fix(document, node, colour))
         .toList();
   }
 

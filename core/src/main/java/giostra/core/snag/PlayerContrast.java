@@ -139,9 +139,7 @@ public record PlayerContrast(Part part, State state, Band band, double found, do
     List<Colour> below = below(Seen.of(document, player), low.part, low.state, low.band);
     return INKS.stream()
         .filter(colour -> worst(colour, below) >= low.asked)
-        .map(colour ->
-            new Snag.Fix(
-                "Set its colour to " + colour.css(), range.inked(document, player, colour)))
+        .map(colour -> range.fix(document, player, colour))
         .toList();
   }
 }

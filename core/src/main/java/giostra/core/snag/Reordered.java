@@ -1,7 +1,6 @@
 package giostra.core.snag;
 
 import giostra.core.band.Band;
-import giostra.core.band.Bands;
 import giostra.core.layout.Resolution;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
@@ -11,7 +10,6 @@ import giostra.core.page.Edit;
 import giostra.core.page.Node;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.IntStream;
 
 /**
@@ -19,20 +17,15 @@ import java.util.stream.IntStream;
  * may stand anywhere; two columns that both have words or controls may not change places. Source:
  * WCAG 2.2, success criteria 1.3.2 "Meaningful Sequence" and 2.4.3 "Focus Order".
  */
-public final class Reordered {
+final class Reordered {
   private Reordered() {}
 
-  /** All such bands of all columns of a page. */
-  static List<Snag> of(Document document) {
-    return document
-        .nodes()
-        .filter(Block.Columns.class::isInstance)
-        .flatMap(columns -> of(document, (Block.Columns) columns).stream())
-        .toList();
+  /** The bands in which columns change places. */
+  static List<Snag> check(Looked at) {
+    return at.node() instanceof Block.Columns columns ? of(at.document(), columns) : List.of();
   }
 
-  /** The bands in which columns change places. */
-  public static List<Snag> of(Document document, Block.Columns columns) {
+  private static List<Snag> of(Document document, Block.Columns columns) {
     var found = new ArrayList<Snag>();
     List<Integer> told =
         IntStream.range(0, columns.columns().size())
@@ -48,22 +41,15 @@ public final class Reordered {
       if (seen.equals(told)) {
         continue;
       }
-      int from = Math.max(Bands.NARROWEST, (int) Math.ceil(band.from()));
-      int to = band.widest() ? Bands.WIDEST : (int) Math.ceil(band.below()) - 1;
+      Extent.Widths widths = Extent.of(band).widths();
       found.add(
-          new Snag(
-              Snag.Rule.ORDER,
-              columns.id(),
-              "",
-              from,
-              to,
-              band.id(),
-              String.format(
-                  Locale.ROOT,
-                  "columns are seen in another order than they are read in from %d to %d",
-                  from,
-                  to),
-              List.of(asRead(columns, band))));
+          Snag.of(
+                  Rule.ORDER,
+                  columns.id(),
+                  Extent.of(band),
+                  Said.of("order", "from", widths.from(), "to", widths.to()))
+              .about(BlockSettings.ORDER.id(), BlockSettings.ORDER.id())
+              .withFixes(List.of(asRead(columns, band))));
     }
     return found;
   }
@@ -75,9 +61,9 @@ public final class Reordered {
             IntStream.rangeClosed(1, columns.columns().size())
                 .mapToObj(Integer::toString)
                 .toList());
-    return new Snag.Fix(
-        "as they are read",
-        List.of(new Edit.SetValue(columns.id(), BlockSettings.ORDER.id(), band.id(), places)));
+    return Snag.Fix.of(
+        Said.of("as-read"),
+        new Edit.SetValue(columns.id(), BlockSettings.ORDER.id(), band.id(), places));
   }
 
   /** Whether it has words or controls: everything but pictures has. */

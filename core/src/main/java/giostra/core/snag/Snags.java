@@ -1,11 +1,11 @@
 package giostra.core.snag;
 
-import giostra.core.fit.Screen;
-import giostra.core.layout.Heights;
 import giostra.core.layout.PictureSizes;
+import giostra.core.page.Block;
 import giostra.core.page.Document;
+import giostra.core.page.Node;
 import giostra.core.page.Piece;
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -13,34 +13,29 @@ import java.util.stream.Stream;
 public final class Snags {
   private Snags() {}
 
-  /** What is found on a page, piece by piece, then of what stands between them. */
+  /** What is found on a page, node by node as they are read. */
   public static List<Snag> of(Document document, PictureSizes pictures, double scrollbar) {
-    return Stream.concat(
-            document.pieces().stream()
-                .flatMap(piece -> of(document, piece, pictures, scrollbar).stream()),
-            Reordered.of(document).stream())
-        .toList();
+    var on = new Looked.On(document, pictures, scrollbar);
+    return swept(document).flatMap(node -> of(new Looked(on, node))).toList();
   }
 
-  /** What is found of one piece. */
+  /** What is found of one node; nothing where no rule looks at such. */
   public static List<Snag> of(
-      Document document, Piece piece, PictureSizes pictures, double scrollbar) {
-    var found = new ArrayList<Snag>(Narrow.of(document, piece, scrollbar));
-    Heights heights = Heights.of(document, piece, pictures, scrollbar, Screen.USUAL_HEIGHT);
-    found.addAll(TextSnags.of(document, piece, heights, scrollbar));
-    found.addAll(Enlarged.of(document, piece, pictures));
-    found.addAll(Seasons.of(document, piece));
-    if (piece instanceof Piece.Tracked track) {
-      found.addAll(Hasty.of(document, track));
-    }
-    if (piece instanceof Piece.Slider slider) {
-      found.addAll(ClipSnags.of(document, slider));
-    }
-    if (piece instanceof Piece.Video video) {
-      found.addAll(ClipSnags.of(document, video));
-      found.addAll(PlayerContrast.snags(document, video));
-    }
-    found.addAll(PartContrast.snags(document, piece));
-    return found;
+      Document document, Node node, PictureSizes pictures, double scrollbar) {
+    return of(new Looked(new Looked.On(document, pictures, scrollbar), node)).toList();
+  }
+
+  /** What one rule finds of a node. Where it reads pictures, none is known. */
+  public static List<Snag> of(Rule rule, Document document, Node node, double scrollbar) {
+    return rule.check(new Looked(new Looked.On(document, PictureSizes.NONE, scrollbar), node));
+  }
+
+  private static Stream<Snag> of(Looked at) {
+    return Arrays.stream(Rule.values()).flatMap(rule -> rule.check(at).stream());
+  }
+
+  /** The nodes that rules look at. */
+  static Stream<Node> swept(Document document) {
+    return document.nodes().filter(node -> node instanceof Piece || node instanceof Block.Columns);
   }
 }

@@ -17,7 +17,6 @@ import giostra.core.value.Height;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** What of a carousel's or slider's settings cannot take effect. */
 final class TrackEffects {
@@ -122,11 +121,7 @@ final class TrackEffects {
       asked.sayOf(
           moving(),
           slides ? TrackSettings.FORM : TrackSettings.IN_VIEW,
-          String.format(
-              Locale.ROOT,
-              "All %d items are in view (%d), so nothing moves.",
-              in.items(),
-              in.asked()));
+          Said.of("all-in-view", "items", in.items(), "view", in.asked()));
     }
     if (slides) {
       slide();
@@ -175,10 +170,7 @@ final class TrackEffects {
       asked.say(
           SliderSettings.HEIGHT,
           TrackSettings.AXIS,
-          String.format(
-              Locale.ROOT,
-              "A slider that runs down needs a height in px; it has %s here.",
-              TrackSettings.TRACK_HEIGHT.initial().css()));
+          Said.of("needs-height", "height", TrackSettings.TRACK_HEIGHT.initial().css()));
     }
   }
 
@@ -204,10 +196,7 @@ final class TrackEffects {
       asked.say(
           TrackSettings.ENDLESS,
           slides ? TrackSettings.GAP : TrackSettings.PEEK,
-          String.format(
-              Locale.ROOT,
-              "With %d items an item would have to show twice, so the track has an end here.",
-              in.items()));
+          Said.of("shows-twice", "items", in.items()));
     }
     if (in.arrows() == Arrows.NONE && asked.set(TrackSettings.ARROW_DISTANCE)) {
       asked.say(TrackSettings.ARROW_DISTANCE, arrows, "There are no arrows.");
@@ -232,14 +221,11 @@ final class TrackEffects {
     int stride = asked.value(TrackSettings.STRIDE).items();
     if (stride > in.view() && stride <= 12) {
       asked.say(
-          TrackSettings.STRIDE,
-          TrackSettings.IN_VIEW,
-          String.format(Locale.ROOT, "One move advances %d: no more than are in view.", in.view()));
+          TrackSettings.STRIDE, TrackSettings.IN_VIEW, Said.of("stride-more", "view", in.view()));
     }
     asked.sayOf(
         List.of(TrackSettings.FEW, TrackSettings.STRETCH_FEW),
         TrackSettings.IN_VIEW,
-        String.format(
-            Locale.ROOT, "There are more items (%d) than in view (%d).", in.items(), in.view()));
+        Said.of("more-items", "items", in.items(), "view", in.view()));
   }
 }

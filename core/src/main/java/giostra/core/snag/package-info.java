@@ -1,7 +1,6 @@
 /**
- * What the engine finds wrong or without effect, as values: where, what was measured, what is
- * required, and a fix as edits. Start at {@link giostra.core.snag.NoEffect} and {@link
- * giostra.core.snag.Narrow}.
+ * What the engine finds wrong or without effect, as values: where, when, what was measured, what is
+ * required, and ways out as edits. Start at {@link giostra.core.snag.Rule}, the registry.
  */
 @NullMarked
 package giostra.core.snag;

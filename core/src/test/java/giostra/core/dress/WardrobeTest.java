@@ -31,6 +31,7 @@ import giostra.core.page.Site;
 import giostra.core.page.TabsSettings;
 import giostra.core.snag.PartContrast;
 import giostra.core.snag.PlayerContrast;
+import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import giostra.core.snag.ToneContrast;
@@ -198,7 +199,7 @@ class WardrobeTest {
 
   private static List<Snag> contrasts(Document document) {
     return Snags.of(document, document.piece("piece"), _ -> Optional.empty(), 0).stream()
-        .filter(each -> each.rule() == Snag.Rule.CONTRAST)
+        .filter(each -> each.rule() == Rule.CONTRAST)
         .toList();
   }
 

@@ -10,9 +10,8 @@ import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.Piece;
-import giostra.core.snag.NoEffect;
+import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
-import giostra.core.snag.Snag.Rule;
 import giostra.core.snag.Snags;
 import giostra.core.tempo.Trace;
 import giostra.core.tempo.Visit;
@@ -127,8 +126,8 @@ class PacingTest {
     Pacing shared = at(one, "words", 1280);
     assertThat(shared.overlaps()).isTrue();
     assertThat(shared.taken(shared.first(0)).getFirst().manner()).isEqualTo(Manner.MOVE);
-    assertThat(NoEffect.of(one, one.piece("words")))
-        .anyMatch(each -> each.setting().equals("changes") && each.band().equals("desktop"));
+    assertThat(Snags.of(Rule.NO_EFFECT, one, one.piece("words"), 0))
+        .anyMatch(each -> each.place().value().equals("changes") && each.band().equals("desktop"));
     assertThat(at(demo(desktop("openings", "changes", "fade")), "openings", 1280).overlaps())
         .isFalse();
   }

@@ -14,7 +14,7 @@ import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
 import giostra.core.page.VideoSettings;
-import giostra.core.snag.NoEffect;
+import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import giostra.core.value.Focus;
@@ -214,7 +214,7 @@ class VideoOutputTest {
     Document document =
         document(Values.NONE, Values.NONE.with(ClipSettings.CLIP, Values.ALL, "mp4"));
     assertThat(Snags.of(document, _ -> Optional.empty(), 0))
-        .filteredOn(snag -> snag.rule() == Snag.Rule.CLIP)
+        .filteredOn(snag -> snag.rule() == Rule.CLIP)
         .extracting(Snag::message)
         .satisfiesExactly(
             poster -> assertThat(poster).contains("no poster"),
@@ -229,8 +229,8 @@ class VideoOutputTest {
             .with(VideoSettings.AUTOPLAY, Values.ALL, true)
             .with(VideoSettings.MUTED, Values.ALL, true);
     Document document = document(loud, OWN);
-    assertThat(NoEffect.of(document, document.piece("film")))
-        .extracting(NoEffect::setting)
+    assertThat(Snags.of(Rule.NO_EFFECT, document, document.piece("film"), 0))
+        .extracting(snag -> snag.place().value())
         .contains("muted");
     assertThat(first(page(loud, OWN), "video").hasAttr("muted")).isTrue();
   }
@@ -266,7 +266,7 @@ class VideoOutputTest {
     assertThat(compiled.missing()).isEmpty();
     var unknown = giostra.core.layout.PictureSizes.Size.UNKNOWN;
     assertThat(Snags.of(poster, poster.pieces().getFirst(), _ -> Optional.of(unknown), 0))
-        .filteredOn(each -> each.rule() == Snag.Rule.UNKNOWN_PICTURE)
+        .filteredOn(each -> each.rule() == Rule.UNKNOWN_PICTURE)
         .singleElement()
         .satisfies(each -> assertThat(each.message()).contains("pixels are unknown"));
   }

@@ -24,6 +24,7 @@ import giostra.core.look.Values;
 import giostra.core.output.Compiler;
 import giostra.core.output.Shipped;
 import giostra.core.snag.PlayerContrast;
+import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import giostra.core.snag.ToneContrast;
@@ -227,7 +228,7 @@ class StylesTest {
 
   private static List<Snag> contrast(Document document) {
     return Snags.of(document, (Piece) document.node("film"), _ -> Optional.empty(), 0).stream()
-        .filter(each -> each.rule() == Snag.Rule.CONTRAST)
+        .filter(each -> each.rule() == Rule.CONTRAST)
         .toList();
   }
 

@@ -19,6 +19,10 @@ class SnagTest {
     return (Piece.Carousel) document.piece(id);
   }
 
+  private static List<Snag> found(Rule rule, Document document, Piece piece) {
+    return Snags.of(rule, document, piece, 0);
+  }
+
   private Document with(String node, String setting, String band, Object value) {
     return Edits.apply(demo, List.of(new Edit.SetValue(node, setting, band, value))).document();
   }
@@ -27,7 +31,7 @@ class SnagTest {
   void threeWalksOnATabletAreTooNarrowFrom768To811() {
     // (width - 2 x 30 - 2 x 16) / 3 reaches 240 at 812.
     Snag found =
-        Narrow.of(demo, carousel(demo, "houses"), 0).stream()
+        found(Rule.NARROW, demo, carousel(demo, "houses")).stream()
             .filter(each -> each.band().equals("tablet"))
             .findFirst()
             .orElseThrow();
@@ -38,17 +42,18 @@ class SnagTest {
 
   @Test
   void theDemoHasThreeSnagsOnPurpose() {
-    long all = demo.pieces().stream().mapToLong(piece -> Narrow.of(demo, piece, 0).size()).sum();
+    long all =
+        demo.pieces().stream().mapToLong(piece -> found(Rule.NARROW, demo, piece).size()).sum();
     assertThat(all).isEqualTo(3);
   }
 
   @Test
   void everyFixMendsItsOwnRange() {
     for (Piece piece : demo.pieces()) {
-      for (Snag snag : Narrow.of(demo, piece, 0)) {
+      for (Snag snag : found(Rule.NARROW, demo, piece)) {
         for (Snag.Fix fix : snag.fixes()) {
           Document mended = Edits.apply(demo, fix.edits()).document();
-          assertThat(Narrow.of(mended, mended.piece(piece.id()), 0))
+          assertThat(found(Rule.NARROW, mended, mended.piece(piece.id())))
               .as(snag.message() + ": " + fix.label())
               .noneMatch(left -> left.from() <= snag.to() && left.to() >= snag.from());
         }
@@ -62,21 +67,21 @@ class SnagTest {
     Document peeking =
         Edits.apply(all, List.of(new Edit.SetValue("houses", "peek", "desktop", "20px")))
             .document();
-    assertThat(NoEffect.of(peeking, carousel(peeking, "houses")))
+    assertThat(found(Rule.NO_EFFECT, peeking, carousel(peeking, "houses")))
         .anySatisfy(note -> {
-          assertThat(note.setting()).isEqualTo("peek");
+          assertThat(note.place().value()).isEqualTo("peek");
           assertThat(note.band()).isEqualTo("desktop");
           assertThat(note.message()).isEqualTo("All 6 items are in view (6), so nothing moves.");
-          assertThat(note.cause()).isEqualTo("inView");
+          assertThat(note.place().cause()).isEqualTo("inView");
         });
   }
 
   @Test
   void aStrideLargerThanTheViewSaysSo() {
     Document wide = with("words", "stride", "desktop", 5.0);
-    assertThat(NoEffect.of(wide, carousel(wide, "words")))
+    assertThat(found(Rule.NO_EFFECT, wide, carousel(wide, "words")))
         .anyMatch(note ->
-            note.setting().equals("stride")
+            note.place().value().equals("stride")
                 && note.message().equals("One move advances 3: no more than are in view."));
   }
 
@@ -92,8 +97,8 @@ class SnagTest {
                     new Edit.SetValue("houses", "peek", "desktop", "60px"),
                     new Edit.SetValue("houses", "peekSides", "desktop", "both")))
             .document();
-    assertThat(NoEffect.of(five, carousel(five, "houses")))
-        .anyMatch(note -> note.setting().equals("endless") && note.band().equals("desktop"));
+    assertThat(found(Rule.NO_EFFECT, five, carousel(five, "houses")))
+        .anyMatch(note -> note.place().value().equals("endless") && note.band().equals("desktop"));
   }
 
   @Test
@@ -117,16 +122,18 @@ class SnagTest {
 
   @Test
   void moreThanThreeQuotationsOnADesktopAndMoreThanOneOnAPhoneAreHints() {
-    assertThat(Crowded.of(demo, carousel(demo, "words"))).isEmpty();
+    assertThat(found(Rule.CROWDED, demo, carousel(demo, "words"))).isEmpty();
     Document four = with("words", "inView", "desktop", 4.0);
-    assertThat(Crowded.of(four, carousel(four, "words")))
-        .extracting(Crowded::message)
+    assertThat(found(Rule.CROWDED, four, carousel(four, "words")))
+        .extracting(Snag::message)
         .containsExactly("Desktop: 4 quotations in view are hard to read; 3 at the most is usual");
     Document two = with("words", "inView", "phone", 2.0);
-    assertThat(Crowded.of(two, carousel(two, "words")))
-        .extracting(Crowded::band)
+    assertThat(found(Rule.CROWDED, two, carousel(two, "words")))
+        .extracting(Snag::band)
         .containsExactly("phone");
     Document cards = with("houses", "inView", "desktop", 6.0);
-    assertThat(Crowded.of(cards, carousel(cards, "houses"))).as("cards of pictures").isEmpty();
+    assertThat(found(Rule.CROWDED, cards, carousel(cards, "houses")))
+        .as("cards of pictures")
+        .isEmpty();
   }
 }

@@ -26,9 +26,9 @@ import giostra.core.page.Section;
 import giostra.core.page.SharedLook;
 import giostra.core.page.Site;
 import giostra.core.page.SiteSettings;
-import giostra.core.snag.NoEffect;
 import giostra.core.snag.PartContrast;
 import giostra.core.snag.PlayerContrast;
+import giostra.core.snag.Snag;
 import giostra.core.snag.ToneContrast;
 import giostra.core.value.Setting;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -160,7 +160,7 @@ final class Boards {
 
   private static List<BoardGroup> groups(Document document, Node node, Values here, Part part) {
     node.type().style(part.key(part.properties().getFirst(), State.REST));
-    Map<String, NoEffect> notes = Sheets.notes(document, node);
+    Map<String, Snag> notes = Sheets.notes(document, node);
     var seen = new Looked(document, node, here, Resolution.scope(document, node), part, notes);
     return Arrays.stream(Property.Group.values())
         .map(group ->
@@ -176,12 +176,7 @@ final class Boards {
 
   /** A part of a node whose look is asked for. */
   private record Looked(
-      Document document,
-      Node node,
-      Values here,
-      Scope scope,
-      Part part,
-      Map<String, NoEffect> notes) {
+      Document document, Node node, Values here, Scope scope, Part part, Map<String, Snag> notes) {
     <T> BoardRow row(Property<T> property) {
       Setting<T> setting = part.setting(property);
       return new BoardRow(
@@ -201,7 +196,7 @@ final class Boards {
 
     private <T> Sheets.Cell cell(StyleKey key, Property<T> property, Band band) {
       State state = key.state();
-      NoEffect note = notes.get(key.written() + "/" + band.id());
+      Snag note = notes.get(key.written() + "/" + band.id());
       Setting<T> setting = part.setting(property);
       Resolved<T> resolved = Cascade.resolve(part, property, state, scope, band);
       boolean lent =
@@ -220,7 +215,7 @@ final class Boards {
                       + " "
                       + Sheets.words(document, node, l.origin(), band, state))
               .toList(),
-          note == null ? null : new Sheets.Note(note.message(), note.cause()));
+          note == null ? null : Sheets.note(note));
     }
   }
 

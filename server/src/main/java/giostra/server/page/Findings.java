@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import giostra.core.layout.PictureSizes;
 import giostra.core.page.Linking;
+import giostra.core.snag.Severity;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Sweep;
 import giostra.server.media.MediaService;
@@ -13,15 +14,15 @@ import org.springframework.stereotype.Component;
 /** What is found on the pages that are worked on; remembers the last sweep of each of some. */
 @Component
 public class Findings {
-  /** Pieces of the pages whose sweeps are remembered, together. */
-  private static final long MOST_PIECES = 4_000;
+  /** Nodes of the pages whose sweeps are remembered, together. */
+  private static final long MOST_NODES = 4_000;
 
   private final PageService pages;
   private final MediaService media;
   private final Cache<String, Sweep> sweeps =
       Caffeine.newBuilder()
-          .maximumWeight(MOST_PIECES)
-          .weigher((String _, Sweep sweep) -> 1 + sweep.pieces())
+          .maximumWeight(MOST_NODES)
+          .weigher((String _, Sweep sweep) -> 1 + sweep.nodes())
           .build();
 
   /** All that the findings of a page depend on which links to nothing. */
@@ -45,16 +46,23 @@ public class Findings {
     }
   }
 
-  /** How many there are on a page; of one that has not changed since it is known. */
+  /**
+   * How many there are on a page that a visitor could meet; of one that has not changed since it is
+   * known.
+   */
   public int count(PageService.Head head) {
     if (head.document().nodes().anyMatch(Linking::linked)) {
-      return of(head).size();
+      return met(head);
     }
     var seen =
         new Seen(head.id(), head.revision(), head.siteRevision(), media.sizes(head.siteId()));
     Integer known = counts.getIfPresent(seen);
-    int count = known == null ? of(head).size() : known;
+    int count = known == null ? met(head) : known;
     counts.put(seen, count);
     return count;
+  }
+
+  private int met(PageService.Head head) {
+    return (int) of(head).stream().filter(snag -> snag.rule().severity() != Severity.NOTE).count();
   }
 }

@@ -10,7 +10,6 @@ import giostra.core.layout.TabsReading;
 import giostra.core.layout.TrackReading;
 import giostra.core.page.Document;
 import giostra.core.page.Piece;
-import giostra.core.snag.NoEffect;
 import giostra.core.value.Refused;
 import giostra.core.value.Require;
 import giostra.server.media.MediaService;
@@ -164,16 +163,16 @@ class ReadingController {
     return Sheets.suggestion(pages.shown(pages.head(id)), piece, scrollbar, most);
   }
 
-  /** What is found on the page, and values without effect. */
-  record Sweep(List<Sheets.Finding> snags, List<NoEffect> noEffect) {}
+  /**
+   * What is found on the page.
+   *
+   * @param snags notes among them: values without effect, hints
+   */
+  record Sweep(List<Sheets.Finding> snags) {}
 
   /** The whole sweep. */
   @GetMapping("/api/pages/{id}/snags")
   Sweep snags(@PathVariable String id) {
-    PageService.Head head = pages.head(id);
-    Document document = pages.shown(head);
-    return new Sweep(
-        findings.of(head).stream().map(Sheets::finding).toList(),
-        document.pieces().stream().flatMap(p -> NoEffect.of(document, p).stream()).toList());
+    return new Sweep(findings.of(pages.head(id)).stream().map(Sheets::finding).toList());
   }
 }

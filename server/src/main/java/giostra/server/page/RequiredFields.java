@@ -5,7 +5,6 @@ import giostra.core.layout.GridReading;
 import giostra.core.layout.TabsReading;
 import giostra.core.layout.TrackReading;
 import giostra.core.page.SiteDifference;
-import giostra.core.snag.NoEffect;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
@@ -34,7 +33,6 @@ class RequiredFields implements OpenApiCustomizer {
     note(TrackReading.class);
     note(GridReading.class);
     note(TabsReading.class);
-    note(NoEffect.class);
     note(SiteDifference.class);
     note(Table.Mend.class);
   }

@@ -13,15 +13,15 @@ import giostra.core.look.Origin;
 import giostra.core.look.Resolved;
 import giostra.core.look.State;
 import giostra.core.look.Values;
-import giostra.core.page.Block;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Linking;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
-import giostra.core.snag.Crowded;
-import giostra.core.snag.NoEffect;
-import giostra.core.snag.Reordered;
+import giostra.core.snag.Extent;
+import giostra.core.snag.Place;
+import giostra.core.snag.Rule;
+import giostra.core.snag.Severity;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import giostra.core.value.Kind;
@@ -30,6 +30,7 @@ import giostra.core.value.Require;
 import giostra.core.value.Setting;
 import giostra.core.value.ToneColour;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -121,17 +122,46 @@ final class Sheets {
    * What is wrong over a range of viewport widths, with ways out.
    *
    * @param rule in lower case, with hyphens
+   * @param severity {@code fault}, {@code doubt} or {@code note}
+   * @param piece id of the piece or of the columns
    * @param item id of the item, empty for the whole piece
+   * @param part id of the part, empty where none is meant
+   * @param value id of the setting or key of the style that it is about, empty where it is of none
+   * @param cause that to look at
+   * @param state in which it is so
+   * @param times at which it is so, in ms of a round
+   * @param dates between which it is so
    */
   record Finding(
       String rule,
+      String severity,
       String piece,
       String item,
+      String part,
+      String value,
+      String cause,
       int from,
       int to,
       String band,
+      String state,
+      @Nullable Times times,
+      @Nullable Dates dates,
+      @Nullable Measured measured,
       String message,
       List<FixReply> fixes) {}
+
+  /** Moments of a round, in ms from its beginning. */
+  record Times(long from, long to) {}
+
+  /** From a moment until before another. */
+  record Dates(Instant from, Instant to) {}
+
+  /**
+   * What was found and what is required.
+   *
+   * @param unit in lower case
+   */
+  record Measured(double found, double required, String unit) {}
 
   /** A way out, as edits. */
   record FixReply(String label, @Schema(implementation = Bodies.EditBody[].class) JsonNode edits) {}
@@ -157,7 +187,7 @@ final class Sheets {
     Node node = PageService.node(document, nodeId);
     Values here = PageService.node(own, nodeId).values();
     List<Band> bands = document.bands().all();
-    Map<String, NoEffect> notes = notes(document, node);
+    Map<String, Snag> notes = notes(document, node);
     var rows = new ArrayList<Row>();
     for (Setting<?> setting : node.type().settings()) {
       if (setting.byBand() && setting.drives() == drives) {
@@ -193,13 +223,13 @@ final class Sheets {
   }
 
   /** What is without effect on a node, by setting or style and band. */
-  static Map<String, NoEffect> notes(Document document, Node node) {
-    return node instanceof Piece piece
-        ? NoEffect.of(document, piece).stream()
-            .collect(
-                Collectors.toMap(
-                    n -> n.setting() + "/" + n.band(), Function.identity(), (a, _) -> a))
-        : Map.of();
+  static Map<String, Snag> notes(Document document, Node node) {
+    return Snags.of(Rule.NO_EFFECT, document, node, 0).stream()
+        .collect(
+            Collectors.toMap(
+                snag -> snag.place().value() + "/" + snag.band(),
+                Function.identity(),
+                (first, _) -> first));
   }
 
   static String word(Enum<?> constant) {
@@ -208,13 +238,9 @@ final class Sheets {
 
   private static List<Finding> snags(
       Document document, Node node, PictureSizes pictures, double scrollbar, boolean drives) {
-    List<Snag> found =
-        switch (node) {
-          case Piece piece -> Snags.of(document, piece, pictures, scrollbar);
-          case Block.Columns columns -> Reordered.of(document, columns);
-          default -> List.of();
-        };
-    return found.stream()
+    // Notes stand beside the values that they are about.
+    return Snags.of(document, node, pictures, scrollbar).stream()
+        .filter(snag -> snag.rule().severity() != Severity.NOTE)
         .filter(snag -> snag.rule().inTime() == drives)
         .map(Sheets::finding)
         .toList();
@@ -226,9 +252,9 @@ final class Sheets {
       Values here,
       Setting<T> setting,
       Band band,
-      Map<String, NoEffect> notes) {
+      Map<String, Snag> notes) {
     Resolved<T> resolved = Resolution.of(document, node, setting, band);
-    NoEffect note = notes.get(setting.id() + "/" + band.id());
+    Snag note = notes.get(setting.id() + "/" + band.id());
     return new Cell(
         band.id(),
         setting.write(resolved.value()),
@@ -244,7 +270,7 @@ final class Sheets {
                     + " "
                     + words(document, node, l.origin(), band, State.REST))
             .toList(),
-        note == null ? null : new Note(note.message(), note.cause()));
+        note == null ? null : note(note));
   }
 
   /** Whether a value comes from what the node is linked to, and not from the node. */
@@ -298,18 +324,32 @@ final class Sheets {
         widths.comfortFrom(),
         widths.comfortTo(),
         suggested(widths),
-        Crowded.of(document, widths.piece()).stream().map(Crowded::message).toList(),
+        Snags.of(Rule.CROWDED, document, widths.piece(), 0).stream().map(Snag::message).toList(),
         most);
   }
 
+  static Note note(Snag snag) {
+    return new Note(snag.message(), snag.place().cause());
+  }
+
   static Finding finding(Snag snag) {
+    Place place = snag.place();
+    Extent extent = snag.extent();
     return new Finding(
-        snag.rule().name().toLowerCase(Locale.ROOT).replace('_', '-'),
-        snag.piece(),
-        snag.item(),
+        snag.rule().word(),
+        word(snag.rule().severity()),
+        place.node(),
+        place.item(),
+        place.part(),
+        place.value(),
+        place.cause(),
         snag.from(),
         snag.to(),
         snag.band(),
+        Kind.Pick.word(extent.state()),
+        extent.times().map(t -> new Times(t.from(), t.to())).orElse(null),
+        extent.dates().map(d -> new Dates(d.from(), d.to())).orElse(null),
+        snag.measure().map(m -> new Measured(m.found(), m.required(), word(m.unit()))).orElse(null),
         snag.message(),
         snag.fixes().stream()
             .map(f -> new FixReply(f.label(), EditJson.write(f.edits())))

@@ -1,0 +1,80 @@
+package giostra.core.snag;
+
+import giostra.core.fit.Screen;
+import giostra.core.layout.Heights;
+import giostra.core.layout.Outline;
+import giostra.core.layout.PictureSizes;
+import giostra.core.page.Document;
+import giostra.core.page.Node;
+import giostra.core.page.Piece;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** One node while the rules look at it. What several of them ask for is computed once. */
+final class Looked {
+  /** The page that nodes are looked at on. */
+  static final class On {
+    private final Document document;
+    private final PictureSizes pictures;
+    private final double scrollbar;
+    private @Nullable Outline outline;
+
+    /**
+     * @param scrollbar how wide it is, in px
+     */
+    On(Document document, PictureSizes pictures, double scrollbar) {
+      this.document = document;
+      this.pictures = pictures;
+      this.scrollbar = scrollbar;
+    }
+
+    Outline outline() {
+      if (outline == null) {
+        outline = Outline.of(document);
+      }
+      return outline;
+    }
+  }
+
+  private final On on;
+  private final Node node;
+  private @Nullable Heights heights;
+
+  Looked(On on, Node node) {
+    this.on = on;
+    this.node = node;
+  }
+
+  Document document() {
+    return on.document;
+  }
+
+  Node node() {
+    return node;
+  }
+
+  /** The node, where it is a piece. */
+  Optional<Piece> piece() {
+    return node instanceof Piece piece ? Optional.of(piece) : Optional.empty();
+  }
+
+  PictureSizes pictures() {
+    return on.pictures;
+  }
+
+  double scrollbar() {
+    return on.scrollbar;
+  }
+
+  Outline outline() {
+    return on.outline();
+  }
+
+  /** How high everything in a piece is. */
+  Heights heights(Piece piece) {
+    if (heights == null) {
+      heights = Heights.of(document(), piece, pictures(), scrollbar(), Screen.USUAL_HEIGHT);
+    }
+    return heights;
+  }
+}

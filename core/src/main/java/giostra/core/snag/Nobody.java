@@ -1,0 +1,97 @@
+package giostra.core.snag;
+
+import giostra.core.page.ConditionSettings;
+import giostra.core.page.Edit;
+import giostra.core.page.Fields;
+import giostra.core.page.Item;
+import giostra.core.page.Piece;
+import giostra.core.page.SiteSettings;
+import giostra.core.season.Almanac;
+import giostra.core.season.Season;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+
+/** Times between the first season and the last at which none of the items is on show. */
+final class Nobody {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ROOT);
+  private static final DateTimeFormatter HOUR =
+      DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ROOT);
+
+  private Nobody() {}
+
+  static List<Snag> check(Looked at) {
+    return at.piece().map(piece -> of(at, piece)).orElse(List.of());
+  }
+
+  private static List<Snag> of(Looked at, Piece piece) {
+    List<Item> items = piece.onShow();
+    List<Season> seasons =
+        items.stream().map(item -> ConditionSettings.season(item.values())).toList();
+    // Who is always on leaves no gap.
+    return seasons.isEmpty() || seasons.stream().anyMatch(Season::always)
+        ? List.of()
+        : gap(at, piece, items, seasons);
+  }
+
+  private static List<Snag> gap(Looked at, Piece piece, List<Item> items, List<Season> seasons) {
+    ZoneId zone = at.document().site().values().get(SiteSettings.ZONE);
+    var almanac = new Almanac(zone, seasons);
+    List<Instant> ends =
+        seasons.stream()
+            .flatMap(season -> season.spans(zone).stream())
+            .flatMap(span -> Stream.concat(span.from().stream(), span.until().stream()))
+            .sorted()
+            .toList();
+    Instant from = ends.getFirst();
+    Instant until = ends.getLast();
+    long most = Duration.ofDays(Almanac.MOST_YEARS * 365L).toSeconds();
+    if (from.equals(until) || until.getEpochSecond() - from.getEpochSecond() > most) {
+      return List.of();
+    }
+    for (Almanac.Stretch each : almanac.stretches(from, until)) {
+      if (each.on().isEmpty()) {
+        List<Integer> after = almanac.on(each.until());
+        int next = after.isEmpty() ? 0 : after.getFirst();
+        Snag gap =
+            Snag.of(
+                    Rule.NOBODY,
+                    piece.id(),
+                    Extent.always(at.document()).between(each.from(), each.until()),
+                    Said.of(
+                        "nobody", "from", said(each.from(), zone), "to", said(each.until(), zone)))
+                .of(items.get(next).id());
+        return List.of(
+            after.isEmpty() || seasons.get(next).yearly()
+                ? gap
+                : gap.withFixes(
+                    List.of(atOnce(items.get(next), next, written(each.from(), zone)))));
+      }
+    }
+    return List.of();
+  }
+
+  private static Snag.Fix atOnce(Item item, int place, String from) {
+    return Snag.Fix.of(
+        Said.of("take-over", "item", Fields.called(item, place)),
+        new Edit.SetValue(item.id(), ConditionSettings.SEASON_BEGINS.id(), "", from));
+  }
+
+  /** As a season is written: a date where it is the first moment of one. */
+  private static String written(Instant at, ZoneId zone) {
+    var local = at.atZone(zone).toLocalDateTime();
+    return local.toLocalTime().toSecondOfDay() == 0
+        ? local.toLocalDate().toString()
+        : local.withSecond(0).withNano(0).toString();
+  }
+
+  private static String said(Instant at, ZoneId zone) {
+    var local = at.atZone(zone);
+    return (local.toLocalTime().toSecondOfDay() == 0 ? DAY : HOUR).format(local);
+  }
+}

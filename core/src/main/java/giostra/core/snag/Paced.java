@@ -1,0 +1,52 @@
+package giostra.core.snag;
+
+import giostra.core.drive.Pacing;
+import giostra.core.layout.TrackLayout;
+import giostra.core.page.Piece;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/** One stop of something that moves by itself, in a band, while rules of time look at it. */
+record Paced(Piece.Tracked piece, Pacing pacing, int stop) {
+  /** How a rule of time looks at a stop. */
+  @FunctionalInterface
+  interface Look {
+    Optional<Snag> at(Paced paced);
+  }
+
+  /** What is found of all stops in all bands; nothing of what does not move by itself. */
+  static List<Snag> each(Looked at, Look look) {
+    if (!(at.node() instanceof Piece.Tracked piece)) {
+      return List.of();
+    }
+    return TrackLayout.of(at.document(), piece, 0).bands().stream()
+        .flatMap(band -> {
+          Pacing pacing = Pacing.of(at.document(), piece, band);
+          return IntStream.range(0, pacing.movesItself() ? band.stops().count() : 0)
+              .mapToObj(stop -> look.at(new Paced(piece, pacing, stop)))
+              .flatMap(Optional::stream);
+        })
+        .toList();
+  }
+
+  /** A finding of it, at moments counted from when its change begins. */
+  Snag snag(Rule rule, long fromMs, long toMs, String message) {
+    return Snag.of(
+            rule,
+            piece.id(),
+            Extent.of(pacing.band()).at(new Extent.Times(fromMs, Math.max(fromMs, toMs))),
+            message)
+        .of(pacing.first(stop).id());
+  }
+
+  /** How long the longest of the ways lasts by which it may come, in ms. */
+  long change() {
+    return pacing.taken(pacing.first(stop)).stream()
+        .map(way -> way.time())
+        .mapToLong(Duration::toMillis)
+        .max()
+        .orElse(0);
+  }
+}

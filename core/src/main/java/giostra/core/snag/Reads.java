@@ -1,0 +1,55 @@
+package giostra.core.snag;
+
+import giostra.core.page.Document;
+import giostra.core.page.Node;
+import giostra.core.page.PageSettings;
+import giostra.core.page.Piece;
+import giostra.core.page.SiteSettings;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+
+/**
+ * What a rule looks at besides the node itself and what is in it. Where nothing of it has changed,
+ * and the node has not, the rule finds what it found before.
+ */
+public enum Reads {
+  /** The posts between bands. */
+  BANDS(at -> at.document().bands()),
+  /** What the site says to all its pages, its looks among it. */
+  SITE(at -> List.of(at.document().site().values(), at.document().site().looks())),
+  /** Where the clocks of seasons stand. */
+  ZONE(at -> at.document().site().values().get(SiteSettings.ZONE)),
+  /** The language of the page. */
+  LANGUAGE(at -> at.document().page().values().get(PageSettings.LANGUAGE)),
+  /** What the node stands in: page, section, columns, panel, and its place there. */
+  AROUND(Reads::around),
+  /** The levels of headings, which follow from what stands before. */
+  HEADINGS(at -> at.node() instanceof Piece piece ? at.outline().title(piece) : 0),
+  /** How large pictures are. */
+  PICTURES(Looked::pictures),
+  /** How wide the scrollbar is. */
+  SCROLLBAR(Looked::scrollbar);
+
+  private final Function<Looked, Object> key;
+
+  Reads(Function<Looked, Object> key) {
+    this.key = key;
+  }
+
+  /** A value that is equal where what is read is the same. */
+  Object of(Looked at) {
+    return key.apply(at);
+  }
+
+  private static List<Object> around(Looked at) {
+    var all = new ArrayList<Object>();
+    List<Node> path = at.document().path(at.node().id());
+    for (int i = 0; i + 1 < path.size(); i++) {
+      all.add(path.get(i).values());
+      all.add(path.get(i).children().size());
+      all.add(Document.placeIn(path.get(i), path.get(i + 1)));
+    }
+    return all;
+  }
+}

@@ -1,0 +1,98 @@
+package giostra.core.snag;
+
+import static giostra.core.snag.Reads.AROUND;
+import static giostra.core.snag.Reads.BANDS;
+import static giostra.core.snag.Reads.HEADINGS;
+import static giostra.core.snag.Reads.LANGUAGE;
+import static giostra.core.snag.Reads.PICTURES;
+import static giostra.core.snag.Reads.SCROLLBAR;
+import static giostra.core.snag.Reads.SITE;
+import static giostra.core.snag.Reads.ZONE;
+import static giostra.core.snag.Severity.DOUBT;
+import static giostra.core.snag.Severity.FAULT;
+import static giostra.core.snag.Severity.NOTE;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+
+/**
+ * What is looked for: the registry of all rules. A rule is a file and an entry here, which says how
+ * much it matters and what it reads, so that a sweep knows what an edit can change.
+ */
+public enum Rule {
+  /** Items that are narrower than is comfortable. */
+  NARROW(DOUBT, Narrow::check, BANDS, SITE, AROUND, SCROLLBAR),
+  /** A word that is wider than its room, so that it breaks anywhere. */
+  BROKEN_WORD(
+      FAULT, BrokenWords::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
+  /** Headings of tabs that take more rows or lines than can be told apart at a glance. */
+  WRAPPED_HEADINGS(
+      DOUBT, WrappedHeadings::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
+  /** A panel of fixed height whose content is higher: it scrolls within. */
+  CUT_OFF(FAULT, CutOff::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
+  /** A character that no font has that ships. */
+  NO_GLYPH(FAULT, NoGlyph::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
+  /** A picture given by address, of which little can be computed. */
+  UNKNOWN_PICTURE(DOUBT, UnknownPictures::check, BANDS, PICTURES),
+  /** A picture that is drawn wider than it is, so that it blurs on any screen. */
+  ENLARGED(DOUBT, Enlarged::check, BANDS, SITE, AROUND, PICTURES),
+  /** A season that ends before it begins. */
+  BACKWARDS(FAULT, Backwards::check, BANDS, ZONE),
+  /** A time at which none of the items shows. */
+  NOBODY(FAULT, Nobody::check, BANDS, ZONE),
+  /** A stop that rests for less than it takes to read it. */
+  HASTY(DOUBT, Hasty::check, BANDS, SITE, AROUND, LANGUAGE),
+  /** Words that come in when their slide goes already. */
+  LATE_WORDS(DOUBT, LateWords::check, BANDS, SITE, AROUND, LANGUAGE),
+  /** A clip without a poster, a second format or captions. */
+  CLIP(FAULT, Clips::check, BANDS),
+  /** A sign or words that are hard to tell from what they stand on. */
+  CONTRAST(FAULT, Faint::check, BANDS, SITE, AROUND),
+  /** Columns that are seen in another order than they are read in. */
+  ORDER(FAULT, Reordered::check, BANDS, SITE, AROUND),
+  /** More quotations in view than are comfortable to read. */
+  CROWDED(NOTE, Crowded::check, BANDS, SITE, AROUND),
+  /** A value that cannot take effect where it stands. */
+  NO_EFFECT(NOTE, NoEffect::check, BANDS, SITE, AROUND, LANGUAGE);
+
+  /** How it is looked for. */
+  @FunctionalInterface
+  interface Check {
+    /** All that is found of a node, in no order that means anything; nothing on other nodes. */
+    List<Snag> of(Looked at);
+  }
+
+  private final Severity severity;
+  private final Check check;
+  private final Set<Reads> reads;
+
+  Rule(Severity severity, Check check, Reads... reads) {
+    this.severity = severity;
+    this.check = check;
+    this.reads = Set.of(reads);
+  }
+
+  public Severity severity() {
+    return severity;
+  }
+
+  /** What it looks at besides the node and what is in it. */
+  public Set<Reads> reads() {
+    return reads;
+  }
+
+  /** Its name for machines: in lower case, with hyphens. */
+  public String word() {
+    return name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  /** Whether it is of what happens in time. */
+  public boolean inTime() {
+    return this == HASTY || this == LATE_WORDS || this == BACKWARDS || this == NOBODY;
+  }
+
+  List<Snag> check(Looked at) {
+    return check.of(at);
+  }
+}

@@ -1,0 +1,184 @@
+package giostra.core.snag;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import giostra.core.band.Band;
+import giostra.core.layout.PictureSizes;
+import giostra.core.look.Part;
+import giostra.core.look.StyleKey;
+import giostra.core.look.Values;
+import giostra.core.page.Block;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Edits;
+import giostra.core.page.Item;
+import giostra.core.page.Look;
+import giostra.core.page.LookSettings;
+import giostra.core.page.Node;
+import giostra.core.page.NodeType;
+import giostra.core.testing.Demo;
+import giostra.core.testing.Runs;
+import giostra.core.value.Kind;
+import giostra.core.value.Refused;
+import giostra.core.value.Setting;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+/**
+ * A memory must not change what is found: what a rule says that it reads is all that it reads.
+ * Edits are drawn at random all over the site, its looks and the page.
+ */
+class SweepTest {
+  private static final PictureSizes PICTURES =
+      id -> id.isEmpty() ? Optional.empty() : Optional.of(new PictureSizes.Size(900, 600));
+
+  private static final List<Object> RAW =
+      List.of(
+          true,
+          false,
+          1.0,
+          2.0,
+          3.0,
+          5.0,
+          40.0,
+          "",
+          "12px",
+          "3rem",
+          "20%",
+          "90px",
+          "500px",
+          "1s",
+          "0.2s",
+          "fade",
+          "push, zoom",
+          "Europe/Rome",
+          "UTC",
+          "de",
+          "ar",
+          "2026-05-01",
+          "2027-03-01",
+          "2025-11-30",
+          "lamp",
+          "16:9",
+          "2 1",
+          "1:3",
+          "<p>Some words more</p>",
+          "Donaudampfschiffahrtsgesellschaft",
+          "\u5E74",
+          "#777777",
+          "#fafafa",
+          "accent",
+          "700",
+          "linear-gradient(90deg, #222222, #eeeeee)",
+          "Bitter",
+          "normal");
+
+  private final Random random = new Random(20_261_127);
+
+  @Test
+  void aRuleReadsNoMoreThanItSays() {
+    Document page = worn(Demo.document());
+    var sweep = new Sweep();
+    var touched = EnumSet.noneOf(NodeType.class);
+    Map<Rule, Integer> changes = new EnumMap<>(Rule.class);
+    List<Snag> before = sweep.of(page, PICTURES, 0);
+    int left = Runs.of(30, 2_000);
+    while (left > 0) {
+      Edit edit = drawn(page);
+      Document next;
+      try {
+        next = Edits.apply(page, List.of(edit)).document();
+      } catch (Refused refused) {
+        continue;
+      }
+      left--;
+      List<Snag> found = sweep.of(next, PICTURES, 0);
+      assertThat(found).as("after %s", edit).isEqualTo(Snags.of(next, PICTURES, 0));
+      counted(before, found, changes);
+      if (edit instanceof Edit.SetValue(String node, _, _, _)) {
+        next.find(node).ifPresent(each -> touched.add(each.type()));
+      }
+      before = found;
+      page = next.pieces().size() < 6 ? worn(Demo.document()) : next;
+    }
+    assertThat(changes.keySet())
+        .as("rules that found something else after an edit")
+        .hasSizeGreaterThan(Runs.of(2, 10));
+    assertThat(touched).contains(NodeType.SITE, NodeType.PAGE, NodeType.SECTION, NodeType.LOOK);
+  }
+
+  private static void counted(List<Snag> before, List<Snag> after, Map<Rule, Integer> changes) {
+    var then = Set.copyOf(before);
+    after.stream()
+        .filter(snag -> !then.contains(snag))
+        .forEach(snag -> changes.merge(snag.rule(), 1, Integer::sum));
+  }
+
+  /** The demo with a look that its carousels wear, so that looks are there to be changed. */
+  private static Document worn(Document demo) {
+    var values =
+        Values.NONE
+            .with(LookSettings.OF, Values.ALL, LookSettings.Of.CAROUSEL)
+            .with(LookSettings.USUAL, Values.ALL, true);
+    var look = new Edit.AddNode("site", 0, new Look("look.drawn", values));
+    return Edits.apply(demo, List.of(look)).document();
+  }
+
+  private Edit drawn(Document page) {
+    List<Node> nodes = page.nodes().toList();
+    Node node = one(nodes);
+    return switch (random.nextInt(12)) {
+      case 0 -> new Edit.MoveBreakpoint(one(page.bands().all()).id(), 500 + random.nextInt(1200));
+      case 1 -> node instanceof Item ? new Edit.RemoveNode(node.id()) : value(page, node);
+      case 2 ->
+          node instanceof Block
+              ? new Edit.MoveNode(node.id(), one(nodes).id(), 0)
+              : value(page, node);
+      case 3, 4, 5, 6 -> style(page, node);
+      // What all nodes share is met more often than its one place among many gives.
+      case 7 -> value(page, page.site());
+      case 8 -> value(page, page.page());
+      default -> value(page, node);
+    };
+  }
+
+  private Edit style(Document page, Node any) {
+    Node node = random.nextInt(3) == 0 ? one(page.site().looks()) : any;
+    List<Part> parts = node.type().parts();
+    if (parts.isEmpty()) {
+      return value(page, node);
+    }
+    StyleKey key = one(one(parts).keys());
+    return new Edit.SetStyle(node.id(), key, band(page).id(), one(RAW));
+  }
+
+  private Edit value(Document page, Node node) {
+    List<Setting<?>> settings = List.copyOf(node.type().settings());
+    if (settings.isEmpty()) {
+      return value(page, one(page.pieces()));
+    }
+    Setting<?> setting = one(settings);
+    return new Edit.SetValue(
+        node.id(), setting.id(), setting.byBand() ? band(page).id() : Values.ALL, raw(setting));
+  }
+
+  private Object raw(Setting<?> setting) {
+    return setting.kind() instanceof Kind.Pick<?> pick
+        ? Kind.Pick.word((Enum<?>) one(List.of(pick.type().getEnumConstants())))
+        : one(RAW);
+  }
+
+  private Band band(Document page) {
+    return one(page.bands().all());
+  }
+
+  private <T> T one(List<T> of) {
+    return of.get(random.nextInt(of.size()));
+  }
+}
