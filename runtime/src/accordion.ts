@@ -1,23 +1,14 @@
 import type { Clock } from './clock';
 import { intent } from './intent';
 import type { Handle } from './kinds';
+import type { AccordionPlan } from './plan';
 import { search } from './search';
 
 const { tell } = window.giostra;
 
-interface Plan {
-  readonly hover: boolean;
-  /** Ms that a pointer stays on a heading before it opens. */
-  readonly intent?: number;
-  readonly mayClose: boolean;
-  /** Media queries under which all are open, and under which panels are as high as the tallest. */
-  readonly always: readonly string[];
-  readonly tallest: readonly string[];
-}
-
 /** Beyond what `details` does by itself: hover, never all closed, always open, search, links. */
 export function accordion(root: HTMLElement, clock: Clock): Handle {
-  const plan = JSON.parse(root.dataset.plan ?? '') as Plan;
+  const plan = JSON.parse(root.dataset.plan ?? '') as AccordionPlan;
   const items = [...root.querySelectorAll<HTMLDetailsElement>(':scope > .g-rows > details')];
   const life = new AbortController();
   const { signal } = life;

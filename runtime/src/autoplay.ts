@@ -58,7 +58,7 @@ export function autoplay(
   const on = () => !calm.matches && track.band.starts.length > 1 && track.band.auto !== undefined;
   /** What is there is remembered whether it holds or not: another band may heed it. */
   const heeds = (reason: string) =>
-    ALWAYS.includes(reason) || track.band.auto?.held.includes(reason) === true;
+    ALWAYS.includes(reason) || track.band.auto?.held.some((each) => each === reason) === true;
   const runs = () => ![...reasons].some(heeds) && latches.size === 0 && on();
   const still = () => phase === 'rests' || phase === 'waits';
 

@@ -1,6 +1,6 @@
 import { fitting } from './fitting';
 import { measure, nearest, roundOf, type Track } from './measures';
-import type { Band, Plan } from './plan';
+import type { TrackBand, TrackPlan } from './plan';
 
 /**
  * Where a track is. At rest its place is CSS alone (`--g-at`, and `--g-m` for items drawn a round
@@ -9,13 +9,13 @@ import type { Band, Plan } from './plan';
 export interface Belt {
   readonly view: HTMLElement;
   /** What holds now, conditions included. */
-  band: Band;
+  band: TrackBand;
   /** Every item, whether it shows or not. */
   readonly all: readonly HTMLElement[];
   /** Those that show, in their order. */
   items: readonly HTMLElement[];
   /** The lists of ways by which items come in. */
-  readonly turns: Plan['turns'];
+  readonly turns: TrackPlan['turns'];
   /** Whether it moves by itself in some band. */
   readonly automatic: boolean;
   stop: number;
@@ -49,7 +49,7 @@ export function belt(
   changed: (set: () => void) => void,
   signal: AbortSignal,
 ): Belt {
-  const plan = JSON.parse(root.dataset.plan ?? '') as Plan;
+  const plan = JSON.parse(root.dataset.plan ?? '') as TrackPlan;
   const view = root.querySelector('.g-view') as HTMLElement;
   const element = view.querySelector('.g-belt') as HTMLElement;
   const all = [...element.children] as HTMLElement[];

@@ -1,7 +1,8 @@
 import type { Belt } from './belt';
+import type { Drawn } from './drawing';
 import { easing } from './drawing';
 import { CURVE, entering, type Frames, move } from './entering';
-import type { Drawn, Way, Words } from './pace';
+import type { Way, Words } from './plan';
 
 /** How far along what comes in slips, as a share of the view; what goes gives way by less. */
 const SLIP = 0.3;

@@ -1,21 +1,16 @@
 import type { Clock } from './clock';
 import { controls } from './controls';
 import type { Handle } from './kinds';
+import type { ClipsPlan } from './plan';
 
 const { tell } = window.giostra;
-
-interface Plan {
-  readonly autoplay: boolean;
-  readonly muted: boolean;
-  readonly loop: boolean;
-}
 
 /** What stops what plays now: one clip plays at a time, on the whole page. */
 let hush: (() => void) | undefined;
 
 /** Our own player over each clip; players of hosts come when somebody asks for them. */
 export function clips(root: HTMLElement, clock: Clock): Handle {
-  const plan = JSON.parse(root.dataset.plan ?? '') as Plan;
+  const plan = JSON.parse(root.dataset.plan ?? '') as ClipsPlan;
   const life = new AbortController();
   const { signal } = life;
   const items = [...root.querySelectorAll<HTMLElement>(':scope > .g-grid > [data-item]')];
@@ -62,7 +57,7 @@ function file(
   frame: HTMLElement,
   media: HTMLVideoElement,
   start: HTMLElement,
-  plan: Plan,
+  plan: ClipsPlan,
   starts: (stop: () => void) => void,
   clock: Clock,
   signal: AbortSignal,

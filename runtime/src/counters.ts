@@ -1,28 +1,11 @@
 import type { Clock } from './clock';
 import type { Handle } from './kinds';
+import type { CountersPlan } from './plan';
 
 const { tell } = window.giostra;
 
-interface Plan {
-  readonly locale: string;
-  /** How long a count takes; 0 where it goes by steps. */
-  readonly ms: number;
-  /** A cubic Bézier curve, or none for an even pace. */
-  readonly curve: readonly [number, number, number, number] | null;
-  readonly step: number;
-  readonly beat: number;
-  readonly grouping: boolean;
-  readonly compact: boolean;
-  /** Share of a figure that is seen when it starts. */
-  readonly share: number;
-  readonly every: boolean;
-  /** Ms before the first starts, and between two. */
-  readonly delay?: number;
-  readonly sequence?: number;
-}
-
 /** Progress at a share of the time. Source: CSS Easing Functions 2, "Cubic Bézier". */
-export function eased(curve: Plan['curve'], share: number): number {
+export function eased(curve: CountersPlan['curve'], share: number): number {
   if (!curve || share <= 0 || share >= 1) return Math.min(1, Math.max(0, share));
   const [x1, y1, x2, y2] = curve;
   const at = (one: number, two: number, t: number) =>
@@ -39,7 +22,7 @@ export function eased(curve: Plan['curve'], share: number): number {
 
 /** Counts when a figure is seen. The value that is read out is the final one, all the time. */
 export function counters(root: HTMLElement, clock: Clock): Handle {
-  const plan = JSON.parse(root.dataset.plan ?? '') as Plan;
+  const plan = JSON.parse(root.dataset.plan ?? '') as CountersPlan;
   const items = [...root.querySelectorAll<HTMLElement>(':scope > .g-grid > .g-figure')];
   const calm = matchMedia('(prefers-reduced-motion: reduce)');
   const running = new Map<HTMLElement, () => void>();

@@ -1,5 +1,13 @@
 import type { Clock } from './clock';
-import type { Drawn } from './pace';
+
+/** A change from one stop to another that is drawn at will. */
+export interface Drawn {
+  readonly ms: number;
+  /** Draws it at a share of its time. */
+  at(share: number): void;
+  /** Lets go; what is drawn then is the stop that it led to. */
+  end(): void;
+}
 
 /** The curve of an animation at a share of its time, as the browser has it. */
 export function easing(curve: string): (share: number) => number {

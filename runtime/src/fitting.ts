@@ -1,8 +1,8 @@
-import type { Band, Plan } from './plan';
+import type { TrackBand, TrackPlan } from './plan';
 
 /** Which items show, and what holds for so many of them. */
 export interface Fit {
-  readonly band: Band;
+  readonly band: TrackBand;
   readonly items: readonly HTMLElement[];
 }
 
@@ -11,7 +11,7 @@ export interface Fit {
  * @param changed called when another band holds; the fit is asked for anew within `set`
  */
 export function fitting(
-  plan: Plan,
+  plan: TrackPlan,
   belt: HTMLElement,
   changed: (set: () => void) => void,
   taken: () => void,
@@ -25,7 +25,7 @@ export function fitting(
         0,
         queries.findIndex((query) => query.matches),
       )
-    ] as Band;
+    ] as TrackBand;
   let whole = current();
   for (const query of queries) {
     query.addEventListener(
@@ -47,7 +47,8 @@ export function fitting(
     const on = whole.on ? whole.on.flatMap((index) => all[index] ?? []) : all;
     const items = whole.fewer ? on.filter((item) => !item.hidden) : on;
     const less = items.length < on.length ? whole.fewer?.[items.length] : undefined;
-    const band = less ? { ...whole, ...less } : whole;
+    // What is false is left out of a plan.
+    const band = less ? { ...whole, both: false, loops: false, ...less } : whole;
     if (!plan.bands.some((each) => each.fewer)) return { band, items };
     for (const name of Object.keys(whole.fewer?.[0]?.css ?? {})) {
       belt.style.setProperty(name, less?.css[name] ?? '');

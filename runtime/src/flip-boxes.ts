@@ -1,6 +1,7 @@
 import type { Clock } from './clock';
 import { intent } from './intent';
 import type { Handle } from './kinds';
+import type { FlipBoxesPlan } from './plan';
 
 const { tell } = window.giostra;
 
@@ -9,10 +10,7 @@ const { tell } = window.giostra;
  * Escape turns back. What lies behind is inert.
  */
 export function flipBoxes(root: HTMLElement, clock: Clock): Handle {
-  const plan = JSON.parse(root.dataset.plan ?? '') as {
-    readonly hover: boolean;
-    readonly intent?: number;
-  };
+  const plan = JSON.parse(root.dataset.plan ?? '') as FlipBoxesPlan;
   const items = [...root.querySelectorAll<HTMLElement>(':scope > .g-grid > .g-box')];
   const life = new AbortController();
   const { signal } = life;

@@ -1,6 +1,6 @@
 import type { autoplay } from './autoplay';
 import type { Clock } from './clock';
-import type { Way } from './pace';
+import type { Way } from './plan';
 import type { ways } from './ways';
 
 /** What a page can do with a piece from outside, as `element.giostra`. */

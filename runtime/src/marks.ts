@@ -1,4 +1,4 @@
-import type { Band } from './plan';
+import type { TrackBand } from './plan';
 
 /** Arrows and place marks: what they say of where the track is, and what pressing them asks for. */
 export function marks(
@@ -48,10 +48,15 @@ export function marks(
     if (box) box.replaceChildren(...(thumb && arrow.offsetParent ? [thumb.cloneNode()] : []));
   }
 
-  return (band: Band, at: number, items: readonly HTMLElement[], all: readonly HTMLElement[]) => {
+  return (
+    band: TrackBand,
+    at: number,
+    items: readonly HTMLElement[],
+    all: readonly HTMLElement[],
+  ) => {
     stop = at;
     stops = band.starts.length;
-    tabbed = band.tabbed;
+    tabbed = band.tabbed === true;
     root.style.setProperty('--g-now', String(at + 1));
     if (band.fewer) {
       // A mark that names an item goes with it; others go from the end.

@@ -1,8 +1,8 @@
-import type { Band } from './plan';
+import type { TrackBand } from './plan';
 
 /** The sizes of a track as the browser laid it out, in CSS px along its axis. */
 export interface Track {
-  readonly band: Band;
+  readonly band: TrackBand;
   readonly items: number;
   /** Inner size of the view. */
   readonly inner: number;
@@ -22,7 +22,7 @@ const turn = (item: HTMLElement) => Number(getComputedStyle(item).getPropertyVal
 export function measure(
   view: HTMLElement,
   items: readonly HTMLElement[],
-  band: Band,
+  band: TrackBand,
 ): Track | undefined {
   const [first, second] = items;
   if (!first || !second) return undefined;

@@ -1,25 +1,13 @@
 import type { Clock } from './clock';
 import { intent } from './intent';
 import type { Handle } from './kinds';
+import type { TabsPlan } from './plan';
 
 const { bands, tell } = window.giostra;
 
-interface Plan {
-  readonly hover: boolean;
-  /** Ms that a pointer stays on a heading before it opens. */
-  readonly intent?: number;
-  readonly bands: readonly {
-    readonly query: string;
-    /** Whether they are an accordion here. */
-    readonly folds: boolean;
-    /** Whether the headings stand one under the other. */
-    readonly down: boolean;
-  }[];
-}
-
 /** Brings tabs to life. Source of roles and keys: ARIA Authoring Practices, "Tabs", "Accordion". */
 export function tabs(root: HTMLElement, clock: Clock): Handle {
-  const plan = JSON.parse(root.dataset.plan ?? '') as Plan;
+  const plan = JSON.parse(root.dataset.plan ?? '') as TabsPlan;
   const list = root.querySelector(':scope > .g-set > .g-heads') as HTMLElement;
   const items = [...root.querySelectorAll<HTMLElement>(':scope > .g-set > .g-panels > .g-tab')];
   const heads = [...list.children] as HTMLButtonElement[];

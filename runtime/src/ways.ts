@@ -1,9 +1,10 @@
 import type { Belt } from './belt';
 import { change, words as said } from './change';
 import type { Clock } from './clock';
+import type { Drawn } from './drawing';
 import { run } from './drawing';
 import type { Shown } from './kinds';
-import type { Drawn, Way } from './pace';
+import type { Way } from './plan';
 import type { Cause, Turned } from './turning';
 
 /** Speed from which a release carries a change through, in px per ms. */

@@ -51,8 +51,7 @@ export function Changes({ cycle, node, stop, onTry }: Props) {
     session.set(node.id, key, at, next.join(', '));
   };
   const drawn = ways.map((each) => each.written);
-  const written =
-    said.current && own === said.current.join(', ') && departs ? said.current : drawn;
+  const written = said.current && own === said.current.join(', ') && departs ? said.current : drawn;
   const replace = (text: string) => set(written.map((each, i) => (i === picked ? text : each)));
   const put = (ready: Way) => {
     if (adds) {

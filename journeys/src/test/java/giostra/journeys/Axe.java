@@ -19,9 +19,12 @@ final class Axe {
 
   private static final String RUN =
       """
-      async (without) => {
-        const found = await axe.run({ exclude: without.map((selector) => [selector]) }, {
-          runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
+      async ([within, colours, without]) => {
+        const found = await axe.run(
+            { include: [[within]], exclude: without.map((selector) => [selector]) }, {
+          runOnly: colours
+              ? { type: 'rule', values: ['color-contrast', 'link-in-text-block'] }
+              : ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
           resultTypes: ['violations'],
         });
         return found.violations.map(({ id, help, nodes }) =>
@@ -41,11 +44,25 @@ final class Axe {
 
   /** What is wrong with a page, but for what lies in elements of these selectors. */
   static List<String> found(Page page, String... without) {
+    return run(page, "html", false, without);
+  }
+
+  /** What is wrong within an element, but for what lies in elements of these selectors. */
+  static List<String> within(Page page, String selector, String... without) {
+    return run(page, selector, false, without);
+  }
+
+  /** What is wrong with colours alone: for the same elements once more in other colours. */
+  static List<String> colours(Page page, String selector, String... without) {
+    return run(page, selector, true, without);
+  }
+
+  private static List<String> run(Page page, String within, boolean colours, String... without) {
     if (!Boolean.TRUE.equals(page.evaluate("() => typeof axe === 'object'"))) {
       page.evaluate(SCRIPT);
     }
     var all = new ArrayList<String>();
-    for (JsonNode each : Js.ask(page, RUN, List.of(without))) {
+    for (JsonNode each : Js.ask(page, RUN, List.of(within, colours, List.of(without)))) {
       all.add(each.asString());
     }
     return all;

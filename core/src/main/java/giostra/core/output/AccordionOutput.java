@@ -16,8 +16,7 @@ import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.value.RichText;
 import java.util.List;
-import java.util.Locale;
-import java.util.stream.Collectors;
+import java.util.function.Predicate;
 
 /**
  * Writes an accordion: native {@code details} with the heading in the {@code summary}, so that it
@@ -189,25 +188,18 @@ final class AccordionOutput {
     out.close("div").close("div");
   }
 
-  private String plan() {
-    String always =
-        writing.document.bands().all().stream()
-            .filter(b -> writing.value(piece, AccordionSettings.ALWAYS_OPEN, b))
-            .map(b -> "\"" + b.query() + "\"")
-            .collect(Collectors.joining(","));
-    String tallest =
-        writing.document.bands().all().stream()
-            .filter(b -> writing.value(piece, PanelSettings.PANEL_HEIGHT, b) == PanelHeight.TALLEST)
-            .map(b -> "\"" + b.query() + "\"")
-            .collect(Collectors.joining(","));
-    return String.format(
-        Locale.ROOT,
-        "{\"hover\":%b%s,\"mayClose\":%b,\"always\":[%s],\"tallest\":[%s]}",
+  private Plan plan() {
+    return new Plan.Accordion(
         piece.values().get(PanelSettings.TRIGGER) == Trigger.HOVER,
         Writing.intent(piece),
         piece.values().get(AccordionSettings.MAY_CLOSE),
-        always,
-        tallest);
+        queries(band -> writing.value(piece, AccordionSettings.ALWAYS_OPEN, band)),
+        queries(
+            band -> writing.value(piece, PanelSettings.PANEL_HEIGHT, band) == PanelHeight.TALLEST));
+  }
+
+  private List<String> queries(Predicate<Band> where) {
+    return writing.document.bands().all().stream().filter(where).map(Band::query).toList();
   }
 
   private String faq() {

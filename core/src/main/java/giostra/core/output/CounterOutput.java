@@ -13,9 +13,9 @@ import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.tempo.Count;
 import giostra.core.tempo.NumberStyle;
-import giostra.core.value.Setting;
-import java.time.Duration;
+import giostra.core.value.Easing;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * Writes counters. The final value stands in the markup, for readers, for who has no script or asks
@@ -118,27 +118,24 @@ final class CounterOutput {
     return java.math.BigDecimal.valueOf(value).toPlainString();
   }
 
-  private String later(String name, Setting<Duration> setting) {
-    long ms = piece.values().get(setting).toMillis();
-    return ms == 0 ? "" : ",\"" + name + "\":" + ms;
-  }
-
-  private String plan() {
+  private Plan plan() {
     var v = piece.values();
     boolean timed = v.get(CounterSettings.PACE) == Pace.TIME;
-    return String.format(
-        Locale.ROOT,
-        "{\"locale\":\"%s\",\"ms\":%d,\"curve\":%s,\"step\":%s,\"beat\":%d,\"grouping\":%b,\"compact\":%b,\"share\":%s,\"every\":%b%s}",
+    return new Plan.Counters(
         writing.document.page().values().get(PageSettings.LANGUAGE),
-        timed ? v.get(CounterSettings.DURATION).toMillis() : 0,
-        v.get(CounterSettings.CURVE).easing().plan(),
-        plain(v.get(CounterSettings.STEP)),
+        timed ? Writing.ms(v.get(CounterSettings.DURATION)) : Optional.empty(),
+        v.get(CounterSettings.CURVE).easing()
+                instanceof Easing.Bezier(var x1, var y1, var x2, var y2)
+            ? Optional.of(new Plan.Curve(x1, y1, x2, y2))
+            : Optional.empty(),
+        v.get(CounterSettings.STEP),
         v.get(CounterSettings.BEAT).toMillis(),
         v.get(CounterSettings.GROUPING),
         v.get(CounterSettings.COMPACT),
-        plain(v.get(CounterSettings.STARTS_AT) / 100.0),
+        v.get(CounterSettings.STARTS_AT) / 100.0,
         v.get(CounterSettings.REPEAT) == Repeat.EVERY_TIME,
-        later("delay", CounterSettings.DELAY) + later("sequence", CounterSettings.SEQUENCE));
+        Writing.ms(v.get(CounterSettings.DELAY)),
+        Writing.ms(v.get(CounterSettings.SEQUENCE)));
   }
 
   void css() {

@@ -33,7 +33,7 @@ final class FlipOutput {
     writing.root(
         piece,
         "flip-boxes",
-        "{\"hover\":" + hover + Writing.intent(piece) + "}",
+        new Plan.FlipBoxes(hover, Writing.intent(piece)),
         "role",
         name.isEmpty() ? "" : "group",
         "aria-label",

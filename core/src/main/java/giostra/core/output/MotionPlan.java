@@ -11,25 +11,20 @@ import giostra.core.page.Item;
 import giostra.core.page.Piece;
 import giostra.core.tempo.Score;
 import giostra.core.value.Change;
-import giostra.core.value.Require;
 import giostra.core.value.Setting;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.stream.Collectors;
+import java.util.Optional;
 
-/**
- * What a track does in time, as JSON for the page script: what was decided, nothing to decide. What
- * says nothing that is not so anyway is left out.
- */
+/** What a track does in time, for its plan. */
 final class MotionPlan {
   private final Document document;
   private final Piece.Tracked piece;
   private final List<Pacing> pacings;
 
-  /** The distinct lists of ways that items come in by, as JSON. */
-  private final List<String> turns = new ArrayList<>();
+  /** The distinct lists of ways that items come in by. */
+  private final List<Plan.Turns> turns = new ArrayList<>();
 
   MotionPlan(Document document, Piece.Tracked piece, List<TrackBand> bands) {
     this.document = document;
@@ -64,100 +59,86 @@ final class MotionPlan {
 
   private int turn(Pacing pacing, Item item) {
     List<Change> ways = pacing.ways(item).ways();
-    String json =
-        ways.stream().map(MotionPlan::way).collect(Collectors.joining(",", "{\"by\":[", "]"))
-            + ",\"order\":"
-            + pacing.order(ways.size()).toString().replace(" ", "")
+    var turn =
+        new Plan.Turns(
+            ways.stream().map(MotionPlan::way).toList(),
+            pacing.order(ways.size()),
             // By hand it follows the hand, as a track does of itself.
-            + (ways.equals(List.of(Change.MOVE)) ? ",\"glide\":true}" : "}");
-    if (!turns.contains(json)) {
-      turns.add(json);
+            ways.equals(List.of(Change.MOVE)));
+    if (!turns.contains(turn)) {
+      turns.add(turn);
     }
-    return turns.indexOf(json);
+    return turns.indexOf(turn);
   }
 
-  /** A way as the script has it: manner, side, ms, curve. */
-  static String way(Change way) {
-    return String.format(
-        Locale.ROOT,
-        "[\"%s\",\"%s\",%d,\"%s\"]",
-        Css.word(way.manner()),
-        Css.word(way.from()),
-        way.time().toMillis(),
-        way.easing().css());
+  private static Plan.Way way(Change way) {
+    return new Plan.Way(way.manner(), way.from(), way.time().toMillis(), way.easing().css());
   }
 
-  /** All lists of ways, to stand in the plan. */
-  String turns() {
-    return turns.isEmpty() ? "" : ",\"turns\":[" + String.join(",", turns) + "]";
+  /** All lists of ways. */
+  Optional<List<Plan.Turns>> turns() {
+    return turns.isEmpty() ? Optional.empty() : Optional.of(List.copyOf(turns));
   }
 
-  /** What of it holds in a band, to stand in the plan. */
-  String of(TrackBand band) {
+  /** Which list of ways each item comes in by. */
+  Optional<List<Integer>> ways(TrackBand band) {
+    return turns.isEmpty()
+        ? Optional.empty()
+        : Optional.of(piece.onShow().stream().map(item -> turn(in(band), item)).toList());
+  }
+
+  /** Whether neighbouring stops can be drawn apart. */
+  boolean apart(TrackBand band) {
+    return !turns.isEmpty() && !in(band).overlaps();
+  }
+
+  Optional<Plan.Words> words(TrackBand band) {
     Pacing pacing = in(band);
-    var out = new StringBuilder();
-    if (!turns.isEmpty()) {
-      List<Integer> each = piece.onShow().stream().map(item -> turn(pacing, item)).toList();
-      out.append(",\"ways\":").append(each.toString().replace(" ", ""));
-      if (!pacing.overlaps()) {
-        out.append(",\"apart\":true");
-      }
-      if (pacing.wordsCome() != Entrance.NONE) {
-        out.append(
-            String.format(
-                Locale.ROOT,
-                ",\"words\":[\"%s\",%d,%d,%s]",
-                Css.word(pacing.wordsCome()),
+    return turns.isEmpty() || pacing.wordsCome() == Entrance.NONE
+        ? Optional.empty()
+        : Optional.of(
+            new Plan.Words(
+                pacing.wordsCome(),
                 pacing.wordsBeat().toMillis(),
                 pacing.wordsTake().toMillis(),
-                Require.number(Pacing.WORDS_AFTER)));
-      }
-    }
-    if (pacing.movesItself()) {
-      out.append(",\"auto\":").append(auto(pacing));
-      if (pacing.groundMoves() != GroundMoves.NONE) {
-        out.append(
-            String.format(
-                Locale.ROOT,
-                ",\"ground\":[\"%s\",%d]",
-                Css.word(pacing.groundMoves()),
-                pacing.groundBy()));
-      }
-    }
-    return out.toString();
+                Pacing.WORDS_AFTER));
   }
 
-  private String auto(Pacing pacing) {
+  Optional<Plan.Ground> ground(TrackBand band) {
+    Pacing pacing = in(band);
+    return !pacing.movesItself() || pacing.groundMoves() == GroundMoves.NONE
+        ? Optional.empty()
+        : Optional.of(new Plan.Ground(pacing.groundMoves(), pacing.groundBy()));
+  }
+
+  /** What it does by itself. */
+  Optional<Plan.Auto> auto(TrackBand band) {
+    Pacing pacing = in(band);
+    if (!pacing.movesItself()) {
+      return Optional.empty();
+    }
     Score score = pacing.score();
     List<Long> own =
         piece.onShow().stream()
             .map(item -> item.values().get(DriveSettings.OWN_REST).toMillis())
             .toList();
-    var out = new StringBuilder("{");
-    if (own.stream().anyMatch(ms -> ms > 0)) {
-      out.append("\"own\":").append(own.toString().replace(" ", "")).append(',');
-    }
-    if (pacing.byReading()) {
-      List<Long> reads = piece.onShow().stream().map(pacing::reads).toList();
-      out.append("\"reads\":").append(reads.toString().replace(" ", "")).append(',');
-    }
-    return out.append(
-            String.format(
-                Locale.ROOT,
-                "\"rest\":[%d,%d,%d],\"left\":%d,\"later\":%d,\"after\":%d,\"round\":\"%s\",\"hand\":\"%s\",\"held\":[%s]}",
+    long least = ms(pacing, DriveSettings.REST_LEAST);
+    return Optional.of(
+        new Plan.Auto(
+            own.stream().anyMatch(ms -> ms > 0) ? Optional.of(own) : Optional.empty(),
+            pacing.byReading()
+                ? Optional.of(piece.onShow().stream().map(pacing::reads).toList())
+                : Optional.empty(),
+            new Plan.Rest(
                 ms(pacing, DriveSettings.REST),
-                ms(pacing, DriveSettings.REST_LEAST),
-                Math.max(ms(pacing, DriveSettings.REST_LEAST), ms(pacing, DriveSettings.REST_MOST)),
-                Score.LEAST_LEFT,
-                Score.LATER,
-                score.startsAfter(),
-                Css.word(score.round()),
-                Css.word(score.afterHand()),
-                score.heldBy().stream()
-                    .sorted()
-                    .map(reason -> "\"" + Css.word(reason) + "\"")
-                    .collect(Collectors.joining(","))))
-        .toString();
+                least,
+                Math.max(least, ms(pacing, DriveSettings.REST_MOST))),
+            Score.LEAST_LEFT,
+            Score.LATER,
+            score.startsAfter(),
+            score.round(),
+            score.afterHand(),
+            score.heldBy().stream().sorted().toList()));
   }
 
   private long ms(Pacing pacing, Setting<Duration> setting) {

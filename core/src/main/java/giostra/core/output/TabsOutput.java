@@ -189,23 +189,13 @@ final class TabsOutput {
     out.close("div");
   }
 
-  private String plan() {
-    String all =
-        bands.stream()
-            .map(b ->
-                String.format(
-                    Locale.ROOT,
-                    "{\"query\":\"%s\",\"folds\":%b,\"down\":%b}",
-                    b.band().query(),
-                    b.folds(),
-                    beside(b)))
-            .collect(Collectors.joining(","));
-    return String.format(
-        Locale.ROOT,
-        "{\"hover\":%b%s,\"bands\":[%s]}",
+  private Plan plan() {
+    return new Plan.Tabs(
         piece.values().get(PanelSettings.TRIGGER) == Trigger.HOVER,
         Writing.intent(piece),
-        all);
+        bands.stream()
+            .map(b -> new Plan.TabsBand(b.band().query(), b.folds(), beside(b)))
+            .toList());
   }
 
   private static boolean beside(TabsBand b) {

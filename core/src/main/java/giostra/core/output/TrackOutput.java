@@ -12,12 +12,15 @@ import giostra.core.page.PieceSettings;
 import giostra.core.page.SliderSettings;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
-import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * Writes a carousel or a slider: its track, arrows and place marks. What stands in an item is
@@ -251,63 +254,68 @@ final class TrackOutput {
     return bands.stream().anyMatch(test);
   }
 
-  /** The plan: per band its media query, the items in view, the stops. All JSON scalars. */
-  private String plan() {
-    return bands.stream()
-        .map(b ->
-            String.format(
-                Locale.ROOT,
-                "{\"query\":\"%s\",\"axis\":\"%s\",\"view\":%d,\"both\":%b,\"loops\":%b,\"tabbed\":%b,%s\"starts\":%s%s}",
-                b.band().query(),
-                b.axis() == Axis.ACROSS ? "x" : "y",
-                b.all() ? Math.max(1, b.items()) : b.view(),
-                b.sides() == 2,
-                b.loops(),
-                slides && TrackCss.marks(b) && TrackCss.pressed(b.marks()),
-                b.items() == items.size() ? "" : "\"on\":" + list(b.on()) + ",",
-                list(b.stops().starts()) + (conditional ? ",\"fewer\":" + fewer(b) : ""),
-                motion.of(b)))
-        .collect(
-            Collectors.joining(
-                ",", "{\"items\":" + items.size() + motion.turns() + ",\"bands\":[", "]}"));
+  private Plan plan() {
+    return new Plan.Track(items.size(), motion.turns(), bands.stream().map(this::plan).toList());
+  }
+
+  private Plan.TrackBand plan(TrackBand b) {
+    return new Plan.TrackBand(
+        b.band().query(),
+        b.axis() == Axis.ACROSS ? Plan.Axis.X : Plan.Axis.Y,
+        shown(b),
+        b.sides() == 2,
+        b.loops(),
+        slides && TrackCss.marks(b) && TrackCss.pressed(b.marks()),
+        b.items() == items.size() ? Optional.empty() : Optional.of(b.on()),
+        b.stops().starts(),
+        conditional ? Optional.of(fewer(b)) : Optional.empty(),
+        motion.ways(b),
+        motion.apart(b),
+        motion.words(b),
+        motion.auto(b),
+        motion.ground(b));
+  }
+
+  /** How many items are in view. */
+  private static int shown(TrackBand b) {
+    return b.all() ? Math.max(1, b.items()) : b.view();
   }
 
   /** The same where conditions hide some of the items: by how many are left. */
-  private String fewer(TrackBand whole) {
-    var all = new ArrayList<String>();
-    for (int count = 0; count < whole.items(); count++) {
-      Set<String> left =
-          whole.on().subList(0, count).stream()
-              .map(index -> items.get(index).id())
-              .collect(Collectors.toSet());
-      Piece some =
-          piece.holding(piece.items().stream().filter(item -> left.contains(item.id())).toList());
-      Document less = writing.document.changed(piece.id(), _ -> some);
-      TrackBand b =
-          TrackLayout.of(less, (Piece.Tracked) some, 0).bands().stream()
-              .filter(each -> each.band().id().equals(whole.band().id()))
-              .findFirst()
-              .orElseThrow();
-      all.add(
-          String.format(
-              Locale.ROOT,
-              "{\"view\":%d,\"both\":%b,\"loops\":%b,\"starts\":%s,\"css\":{\"--g-n\":\"%d\",\"--g-view\":\"%d\",\"--g-k\":\"%d\",\"--g-both\":\"%d\",\"--g-few\":\"%s\",\"--g-shift\":\"var(--g-%s)\"}}",
-              b.all() ? Math.max(1, b.items()) : b.view(),
-              b.sides() == 2,
-              b.loops(),
-              list(b.stops().starts()),
-              b.items(),
-              b.view(),
-              b.sides(),
-              b.sides() == 2 ? 1 : 0,
-              b.moves() ? "0" : TrackCss.few(b),
-              b.loops() ? "free" : "held"));
-    }
-    return all.toString().replace(", ", ",");
+  private List<Plan.Fewer> fewer(TrackBand whole) {
+    return IntStream.range(0, whole.items())
+        .mapToObj(count -> {
+          TrackBand b = left(whole, count);
+          return new Plan.Fewer(
+              shown(b), b.sides() == 2, b.loops(), b.stops().starts(), properties(b));
+        })
+        .toList();
   }
 
-  private static String list(List<Integer> numbers) {
-    return numbers.toString().replace(" ", "");
+  /** The band as it is where so many of its items are left. */
+  private TrackBand left(TrackBand whole, int count) {
+    Set<String> left =
+        whole.on().subList(0, count).stream()
+            .map(index -> items.get(index).id())
+            .collect(Collectors.toSet());
+    Piece some =
+        piece.holding(piece.items().stream().filter(item -> left.contains(item.id())).toList());
+    Document less = writing.document.changed(piece.id(), _ -> some);
+    return TrackLayout.of(less, (Piece.Tracked) some, 0).bands().stream()
+        .filter(each -> each.band().id().equals(whole.band().id()))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static Map<String, String> properties(TrackBand b) {
+    var all = new LinkedHashMap<String, String>();
+    all.put("--g-n", Integer.toString(b.items()));
+    all.put("--g-view", Integer.toString(b.view()));
+    all.put("--g-k", Integer.toString(b.sides()));
+    all.put("--g-both", b.sides() == 2 ? "1" : "0");
+    all.put("--g-few", b.moves() ? "0" : TrackCss.few(b));
+    all.put("--g-shift", b.loops() ? "var(--g-free)" : "var(--g-held)");
+    return all;
   }
 
   void css() {

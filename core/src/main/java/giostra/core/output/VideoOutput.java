@@ -51,14 +51,10 @@ final class VideoOutput {
     out.close("div").close("div");
   }
 
-  private String plan() {
+  private Plan plan() {
     Values v = piece.values();
-    return String.format(
-        Locale.ROOT,
-        "{\"autoplay\":%b,\"muted\":%b,\"loop\":%b}",
-        v.get(VideoSettings.AUTOPLAY),
-        v.get(VideoSettings.MUTED),
-        v.get(VideoSettings.LOOP));
+    return new Plan.Clips(
+        v.get(VideoSettings.AUTOPLAY), v.get(VideoSettings.MUTED), v.get(VideoSettings.LOOP));
   }
 
   private boolean has(String control) {
@@ -230,28 +226,18 @@ final class VideoOutput {
    * They stand in the order of the tracks.
    */
   private String cues(Item item) {
-    var all = new ArrayList<String>();
-    for (ClipSettings.Captions each : ClipSettings.CAPTIONS) {
-      writing
-          .pictures
-          .captions(item.values().get(each.file()))
-          .ifPresent(file ->
-              all.add(
-                  "["
-                      + String.join(
-                          ",",
-                          Captions.read(file.text()).cues().stream()
-                              .map(cue ->
-                                  String.format(
-                                      Locale.ROOT,
-                                      "[%s,%s,%s]",
-                                      Require.number(cue.startMs() / 1000.0),
-                                      Require.number(cue.endMs() / 1000.0),
-                                      Json.text(cue.text())))
-                              .toList())
-                      + "]"));
-    }
-    return all.isEmpty() ? "" : "[" + String.join(",", all) + "]";
+    List<List<Plan.Cue>> all =
+        ClipSettings.CAPTIONS.stream()
+            .flatMap(each ->
+                writing.pictures.captions(item.values().get(each.file())).stream()
+                    .map(file ->
+                        Captions.read(file.text()).cues().stream().map(VideoOutput::cue).toList()))
+            .toList();
+    return all.isEmpty() ? "" : PlanJson.write(all);
+  }
+
+  private static Plan.Cue cue(Captions.Cue cue) {
+    return new Plan.Cue(cue.startMs() / 1000.0, cue.endMs() / 1000.0, cue.text());
   }
 
   // --- hosts -----------------------------------------------------------------------------------

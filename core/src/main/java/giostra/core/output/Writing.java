@@ -29,6 +29,7 @@ import giostra.core.value.Focus;
 import giostra.core.value.Nudge;
 import giostra.core.value.RichText;
 import giostra.core.value.Setting;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -121,7 +122,7 @@ final class Writing {
   }
 
   /** Opens the element of a piece. */
-  void root(Piece piece, String kind, String plan, String... more) {
+  void root(Piece piece, String kind, Plan plan, String... more) {
     kinds.add(kind);
     Values values = piece.values();
     String worn =
@@ -131,7 +132,7 @@ final class Writing {
     attributes.addAll(
         List.of("id", "g-" + piece.id(), "data-piece", piece.id(), "data-kind", kind));
     attributes.addAll(List.of(more));
-    attributes.addAll(List.of("data-plan", plan));
+    attributes.addAll(List.of("data-plan", PlanJson.write(plan)));
     attributes.addAll(List.of(entrance(values)));
     marks(attributes, values);
     if (values.get(PieceSettings.DISABLED)) {
@@ -142,10 +143,14 @@ final class Writing {
     over(piece);
   }
 
-  /** How long a pointer has to stay, as the plan of what opens by it has it. */
-  static String intent(Piece piece) {
-    long ms = piece.values().get(DriveSettings.INTENT).toMillis();
-    return ms == 0 ? "" : ",\"intent\":" + ms;
+  /** How long a pointer has to stay, in ms. */
+  static Optional<Long> intent(Piece piece) {
+    return ms(piece.values().get(DriveSettings.INTENT));
+  }
+
+  /** A time in ms, where there is one. */
+  static Optional<Long> ms(Duration time) {
+    return time.isZero() ? Optional.empty() : Optional.of(time.toMillis());
   }
 
   /** How a piece comes in when it is seen: manner, time, beat, share, whether every time. */

@@ -355,19 +355,6 @@ public sealed interface Easing {
     };
   }
 
-  /** As the script of counters takes it: null, or the four numbers of a curve. */
-  default String plan() {
-    return this instanceof Bezier(var x1, var y1, var x2, var y2)
-        ? String.format(
-            Locale.ROOT,
-            "[%s,%s,%s,%s]",
-            Require.number(x1),
-            Require.number(y1),
-            Require.number(x2),
-            Require.number(y2))
-        : "null";
-  }
-
   private static double cubic(double one, double two, double t) {
     double left = 1 - t;
     return 3 * left * left * t * one + 3 * left * t * t * two + t * t * t;

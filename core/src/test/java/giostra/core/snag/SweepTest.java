@@ -79,6 +79,29 @@ class SweepTest {
           "Bitter",
           "normal");
 
+  /** What makes rules find something, so that a memory is put to the test by each. */
+  private static final List<Edit> TELLING =
+      List.of(
+          set("houses", "inView", "tablet", 5.0),
+          set("house-2", "heading", Values.ALL, "Donaudampfschiffahrtsgesellschaft"),
+          set("house-3", "text", Values.ALL, "<p>\u5E74</p>"),
+          set("questions", "panelHeight", "desktop", "fixed"),
+          set("questions", "panelFixed", "desktop", "80px"),
+          set("site", "zone", Values.ALL, "Europe/Rome"),
+          set("opening-frost", "seasonBegins", Values.ALL, "2027-05-01"),
+          set("opening-frost", "seasonEnds", Values.ALL, "2027-03-01"),
+          set("openings", "movesItself", "desktop", true),
+          set("openings", "restsBy", "desktop", "set"),
+          set("openings", "rest", "desktop", "1s"),
+          set("openings", "wordsBeat", "desktop", "2s"),
+          set("words", "inView", "desktop", 5.0),
+          set("idea-columns", "order", "desktop", "2 1"),
+          set("page", "tone", "desktop", "dusk"));
+
+  private static Edit set(String node, String setting, String band, Object value) {
+    return new Edit.SetValue(node, setting, band, value);
+  }
+
   private final Random random = new Random(20_261_127);
 
   @Test
@@ -88,7 +111,7 @@ class SweepTest {
     var touched = EnumSet.noneOf(NodeType.class);
     Map<Rule, Integer> changes = new EnumMap<>(Rule.class);
     List<Snag> before = sweep.of(page, PICTURES, 0);
-    int left = Runs.of(30, 2_000);
+    int left = Runs.of(40, 2_000);
     while (left > 0) {
       Edit edit = drawn(page);
       Document next;
@@ -101,9 +124,13 @@ class SweepTest {
       List<Snag> found = sweep.of(next, PICTURES, 0);
       assertThat(found).as("after %s", edit).isEqualTo(Snags.of(next, PICTURES, 0));
       counted(before, found, changes);
-      if (edit instanceof Edit.SetValue(String node, _, _, _)) {
-        next.find(node).ifPresent(each -> touched.add(each.type()));
-      }
+      String node =
+          switch (edit) {
+            case Edit.SetValue(String of, _, _, _) -> of;
+            case Edit.SetStyle(String of, _, _, _) -> of;
+            default -> "";
+          };
+      next.find(node).ifPresent(each -> touched.add(each.type()));
       before = found;
       page = next.pieces().size() < 6 ? worn(Demo.document()) : next;
     }
@@ -133,6 +160,9 @@ class SweepTest {
   private Edit drawn(Document page) {
     List<Node> nodes = page.nodes().toList();
     Node node = one(nodes);
+    if (random.nextInt(3) == 0) {
+      return one(TELLING);
+    }
     return switch (random.nextInt(12)) {
       case 0 -> new Edit.MoveBreakpoint(one(page.bands().all()).id(), 500 + random.nextInt(1200));
       case 1 -> node instanceof Item ? new Edit.RemoveNode(node.id()) : value(page, node);
