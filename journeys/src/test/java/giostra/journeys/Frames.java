@@ -18,7 +18,7 @@ final class Frames {
   /** A page in a frame 800 px high, all faces of its fonts loaded. */
   static Frame open(Page page, Api api, String address) {
     // Of the same origin, and without the policy of published pages, which allows no frames.
-    page.navigate(api.at("/actuator/health"));
+    page.navigate(api.at("/readyz"));
     page.evaluate(
         """
         async (address) => {

@@ -13,6 +13,7 @@ import giostra.core.layout.PictureSizes;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
+import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
@@ -38,7 +39,7 @@ import tools.jackson.databind.JsonNode;
 @ExtendWith({Giostra.class, Chromium.class})
 class HeightsJourney {
   /** Pieces of a kind on a varied page. */
-  private static final int EACH = 6;
+  private static final int EACH = Runs.of(4, 6);
 
   private record Off(String what, double by) {
     /** The part of an item that it is about. */

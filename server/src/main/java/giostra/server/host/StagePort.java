@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.boot.web.server.context.WebServerInitializedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.Ordered;
@@ -48,7 +49,11 @@ public class StagePort extends OncePerRequestFilter
 
   @EventListener
   void started(WebServerInitializedEvent event) {
-    benchPort = event.getWebServer().getPort();
+    // Figures are told on another port.
+    if (!WebServerApplicationContext.hasServerNamespace(
+        event.getApplicationContext(), "management")) {
+      benchPort = event.getWebServer().getPort();
+    }
   }
 
   /** Origin of the bench. */

@@ -19,6 +19,7 @@ public class Findings {
 
   private final PageService pages;
   private final MediaService media;
+  private final Meters meters;
   private final Cache<String, Sweep> sweeps =
       Caffeine.newBuilder()
           .maximumWeight(MOST_NODES)
@@ -30,16 +31,18 @@ public class Findings {
 
   private final Cache<Seen, Integer> counts = Caffeine.newBuilder().maximumSize(10_000).build();
 
-  Findings(PageService pages, MediaService media) {
+  Findings(PageService pages, MediaService media, Meters meters) {
     this.pages = pages;
     this.media = media;
+    this.meters = meters;
   }
 
   /** Everything that is found on a page, on a screen whose scrollbar overlays it. */
   public List<Snag> of(PageService.Head head) {
     Sweep sweep = sweeps.get(head.id(), _ -> new Sweep());
     synchronized (sweep) {
-      List<Snag> found = sweep.of(pages.shown(head), media.sizes(head.siteId()), 0);
+      List<Snag> found =
+          meters.sweep.record(() -> sweep.of(pages.shown(head), media.sizes(head.siteId()), 0));
       // Once more, since it weighs something else now.
       sweeps.put(head.id(), sweep);
       return found;

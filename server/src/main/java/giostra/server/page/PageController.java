@@ -28,13 +28,21 @@ class PageController {
   private final Stage stage;
   private final StagePort port;
   private final Texts texts;
+  private final Meters meters;
 
-  PageController(PageService pages, Revisions revisions, Stage stage, StagePort port, Texts texts) {
+  PageController(
+      PageService pages,
+      Revisions revisions,
+      Stage stage,
+      StagePort port,
+      Texts texts,
+      Meters meters) {
     this.pages = pages;
     this.revisions = revisions;
     this.stage = stage;
     this.port = port;
     this.texts = texts;
+    this.meters = meters;
   }
 
   @GetMapping("/api/catalogue")
@@ -65,7 +73,8 @@ class PageController {
   @PostMapping("/api/pages/{id}/edits")
   Bodies.ChangeReply edit(@PathVariable String id, @RequestBody Bodies.EditsRequest body) {
     var base = new PageService.Base(body.revision(), body.siteRevision());
-    return reply(pages.edit(id, base, Bodies.key(body.key()), body.edits()));
+    String key = Bodies.key(body.key());
+    return reply(meters.edit.record(() -> pages.edit(id, base, key, body.edits())));
   }
 
   @PostMapping("/api/pages/{id}/undo")

@@ -29,6 +29,7 @@ public class Stage {
   private final MediaService media;
   private final StockService stock;
   private final PageFiles files;
+  private final Meters meters;
 
   /** Sheets that stages may still ask for, by path; a convenience only, any of them can go. */
   private final Cache<String, String> sheets =
@@ -56,10 +57,11 @@ public class Stage {
           .weigher((String _, Newest each) -> each.weight())
           .build();
 
-  Stage(MediaService media, StockService stock, PageFiles files) {
+  Stage(MediaService media, StockService stock, PageFiles files, Meters meters) {
     this.media = media;
     this.stock = stock;
     this.files = files;
+    this.meters = meters;
   }
 
   /**
@@ -83,7 +85,7 @@ public class Stage {
 
   /** Compiles a document that is none of a page as it stands: what was, what is assumed. */
   public Compiled compile(String siteId, Document document) {
-    return noted(Compiler.compile(stock.expanded(siteId, document), shipped(siteId)));
+    return compiled(stock.expanded(siteId, document), siteId, null);
   }
 
   /** Compiles a page as it stands. */
@@ -97,8 +99,19 @@ public class Stage {
   private Compiled next(String siteId, Document document, @Nullable Newest known) {
     return known == null
         ? compile(siteId, document)
-        : noted(
-            Compiler.compile(stock.expanded(siteId, document), shipped(siteId), known.compiled()));
+        : compiled(stock.expanded(siteId, document), siteId, known.compiled());
+  }
+
+  /**
+   * @param before what is taken over where it has not changed
+   */
+  private Compiled compiled(Document document, String siteId, @Nullable Compiled before) {
+    Shipped shipped = shipped(siteId);
+    return noted(
+        meters.compile.record(() ->
+            before == null
+                ? Compiler.compile(document, shipped)
+                : Compiler.compile(document, shipped, before)));
   }
 
   private Shipped shipped(String siteId) {
@@ -139,8 +152,7 @@ public class Stage {
   /** What a stage has to change to show a page as it would be after edits, and as it is again. */
   public Trial trial(PageService.Head head, Document tried) {
     Compiled now = compile(head);
-    Compiled then =
-        noted(Compiler.compile(stock.expanded(head.siteId(), tried), shipped(head.siteId()), now));
+    Compiled then = compiled(stock.expanded(head.siteId(), tried), head.siteId(), now);
     return new Trial(swap(now, then), swap(then, now));
   }
 

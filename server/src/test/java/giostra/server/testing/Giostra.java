@@ -35,6 +35,13 @@ public final class Giostra implements ParameterResolver {
     return Shared.RUNNING.api();
   }
 
+  /** Where the running application tells its figures, without a slash at the end. */
+  public static String figures() {
+    String port =
+        Shared.RUNNING.app().getEnvironment().getRequiredProperty("local.management.port");
+    return "http://127.0.0.1:" + port;
+  }
+
   /** The database of the running application, for whoever has to spoil something in it. */
   public static String database() {
     return Shared.DATABASE.url();
@@ -65,6 +72,7 @@ public final class Giostra implements ParameterResolver {
               List.of(
                   "--server.port=0",
                   "--giostra.stage-port=0",
+                  "--management.server.port=0",
                   "--giostra.falena-port=" + Postgres.freePort(),
                   "--spring.datasource.url=" + database.url(),
                   "--giostra.blobs=" + Files.createTempDirectory("giostra-test-blobs")));

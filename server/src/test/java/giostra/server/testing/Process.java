@@ -41,6 +41,7 @@ public final class Process implements AutoCloseable {
                   jar.toString(),
                   "--server.port=" + port,
                   "--giostra.stage-port=0",
+                  "--management.server.port=0",
                   "--giostra.falena-port=" + Postgres.freePort(),
                   "--giostra.demo=false",
                   "--spring.datasource.url=" + database.url()));
@@ -65,7 +66,7 @@ public final class Process implements AutoCloseable {
     Instant end = Instant.now().plus(Duration.ofSeconds(150));
     while (Instant.now().isBefore(end) && process.isAlive()) {
       try {
-        if (api.get("/actuator/health").status() == 200) {
+        if (api.get("/readyz").status() == 200) {
           return;
         }
       } catch (UncheckedIOException notYet) {
