@@ -31,7 +31,15 @@ type Told =
   | Drawn
   | { readonly type: 'at'; readonly id: string; readonly at?: Shown }
   | { readonly type: 'anatomy'; readonly parts: readonly (readonly [string, string])[] }
+  | { readonly type: 'scroll'; readonly share: number }
   | { readonly type: 'hello' };
+
+/** Where the page stands that is seen with others: a share of what there is to scroll. */
+const scroll = (share: number) =>
+  window.scrollTo({
+    top: share * (document.documentElement.scrollHeight - window.innerHeight),
+    behavior: 'instant',
+  });
 
 /** Holds a part of a node in a state, for looking at it in its place; in none lets all go. */
 interface Hold {
@@ -143,6 +151,7 @@ addEventListener('message', (event: MessageEvent<Told>) => {
   if (message.type === 'hello') hello();
   else if (message.type === 'show') show(element(message.id));
   else if (message.type === 'mark') mark(message.id);
+  else if (message.type === 'scroll') scroll(message.share);
   else if (message.type === 'replay') replay(message.id);
   else if (message.type === 'anatomy') anatomy = message.parts;
   else if (message.type === 'hold') keep(message);

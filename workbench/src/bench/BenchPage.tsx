@@ -10,6 +10,7 @@ import { Picking } from '../fill/PicturePicker';
 import { Find } from '../find/Find';
 import { Keys } from '../find/Keys';
 import { PageMap } from '../map/PageMap';
+import { Prove } from '../prove/Prove';
 import { Ship } from '../ship/Ship';
 import { type Bench, BenchContext, isPiece, STEPS, type Step } from './context';
 import { find, text, walk } from './document';
@@ -112,12 +113,15 @@ function Opened({ first, catalogue }: OpenedProps) {
     toStage,
   };
   const [driven, setDriven] = useKept('share-drive', 0.38);
+  const [proved, setProved] = useKept('share-prove', 0.36);
   const [share, setShare] =
     step === 'dress'
       ? [dressed, setDressed]
       : step === 'drive'
         ? [driven, setDriven]
-        : [shared, setShared];
+        : step === 'prove'
+          ? [proved, setProved]
+          : [shared, setShared];
   const [opened, setOpened] = useState<'find' | 'keys' | 'history'>();
   const [whole, setWhole] = useState(false);
   useKeys(bench, setOpened, whole, setWhole);
@@ -144,6 +148,7 @@ function Opened({ first, catalogue }: OpenedProps) {
                       {step === 'arrange' && <Arrange length={room.width} />}
                       {step === 'dress' && <Dress length={room.width} />}
                       {step === 'drive' && <Drive />}
+                      {step === 'prove' && <Prove length={room.width} />}
                       {step === 'ship' && <Ship />}
                     </div>
                   </div>

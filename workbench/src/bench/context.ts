@@ -4,13 +4,14 @@ import type { Found } from './document';
 import type { Key } from './keys';
 import type { Session, Snapshot } from './session';
 
-export const STEPS = ['fill', 'arrange', 'dress', 'drive', 'ship'] as const;
+export const STEPS = ['fill', 'arrange', 'dress', 'drive', 'prove', 'ship'] as const;
 export type Step = (typeof STEPS)[number];
 export const stepName: Readonly<Record<Step, string>> = {
   fill: 'Fill',
   arrange: 'Arrange',
   dress: 'Dress',
   drive: 'Drive',
+  prove: 'Prove',
   ship: 'Ship',
 };
 

@@ -1,12 +1,13 @@
 import { useEffect, useRef } from 'react';
 import { type Bench, bandAt, chosenNow, columnsOf, type Step } from './context';
 
-/** The number of each step; those of steps still to come are left free. */
+/** The number of each step. */
 export const stepKeys: Readonly<Record<string, Step>> = {
   1: 'fill',
   2: 'arrange',
   3: 'dress',
   4: 'drive',
+  5: 'prove',
   6: 'ship',
 };
 

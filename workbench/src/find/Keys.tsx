@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 
 const keys: readonly (readonly [string, string])[] = [
-  ['1, 2, 3, 4, 6', 'the steps Fill, Arrange, Dress, Drive and Ship'],
+  ['1 to 6', 'the steps Fill, Arrange, Dress, Drive, Prove and Ship'],
   ['Space, arrow keys', 'in Drive: plays and stops; a picture on or back (with Shift, a second)'],
   ['[ and ]', 'the stage to the narrower or the wider band'],
   ['Ctrl K', 'find a setting, a piece or a page'],

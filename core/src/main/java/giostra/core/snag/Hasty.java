@@ -35,7 +35,7 @@ final class Hasty {
         Said.of(
             "hasty", "rests", Said.seconds(rests), "words", words, "reads", Said.seconds(reads));
     return Optional.of(
-        at.snag(Rule.HASTY, at.change(), at.change() + rests, message)
+        at.snag(Rule.HASTY, at.rest(), message)
             .measured(rests, reads, Measure.Unit.MS)
             .about(DriveSettings.REST.id(), DriveSettings.RESTS_BY.id())
             .withFixes(fixes(at, item, (reads + GRAIN - 1) / GRAIN * GRAIN)));

@@ -31,8 +31,7 @@ final class LateWords {
     return Optional.of(
         at.snag(
                 Rule.LATE_WORDS,
-                goes,
-                in,
+                new Extent.Times(at.rest().to(), at.rest().to() + in - goes),
                 Said.of("late-words", "goes", Said.seconds(goes), "in", Said.seconds(in)))
             .measured(in, goes, Measure.Unit.MS)
             .about(DriveSettings.WORDS_BEAT.id(), DriveSettings.WORDS_BEAT.id())

@@ -31,14 +31,19 @@ record Paced(Piece.Tracked piece, Pacing pacing, int stop) {
         .toList();
   }
 
-  /** A finding of it, at moments counted from when its change begins. */
-  Snag snag(Rule rule, long fromMs, long toMs, String message) {
-    return Snag.of(
-            rule,
-            piece.id(),
-            Extent.of(pacing.band()).at(new Extent.Times(fromMs, Math.max(fromMs, toMs))),
-            message)
+  /** A finding of it, at moments of the first round. */
+  Snag snag(Rule rule, Extent.Times times, String message) {
+    return Snag.of(rule, piece.id(), Extent.of(pacing.band()).at(times), message)
         .of(pacing.first(stop).id());
+  }
+
+  /** When it rests in the first round, in ms. */
+  Extent.Times rest() {
+    return pacing.firstRound().stream()
+        .filter(each -> each.stop() == stop && each.next() == stop)
+        .map(each -> new Extent.Times(each.from(), each.to()))
+        .findFirst()
+        .orElse(new Extent.Times(0, 0));
   }
 
   /** How long the longest of the ways lasts by which it may come, in ms. */

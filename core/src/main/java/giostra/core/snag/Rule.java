@@ -8,8 +8,9 @@ import static giostra.core.snag.Reads.PICTURES;
 import static giostra.core.snag.Reads.SCROLLBAR;
 import static giostra.core.snag.Reads.SITE;
 import static giostra.core.snag.Reads.ZONE;
-import static giostra.core.snag.Severity.DOUBT;
-import static giostra.core.snag.Severity.FAULT;
+import static giostra.core.snag.Severity.BREAKS;
+import static giostra.core.snag.Severity.HINT;
+import static giostra.core.snag.Severity.HURTS;
 import static giostra.core.snag.Severity.NOTE;
 
 import java.util.List;
@@ -22,37 +23,37 @@ import java.util.Set;
  */
 public enum Rule {
   /** Items that are narrower than is comfortable. */
-  NARROW(DOUBT, Narrow::check, BANDS, SITE, AROUND, SCROLLBAR),
+  NARROW(HURTS, Narrow::check, BANDS, SITE, AROUND, SCROLLBAR),
   /** A word that is wider than its room, so that it breaks anywhere. */
   BROKEN_WORD(
-      FAULT, BrokenWords::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
+      BREAKS, BrokenWords::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** Headings of tabs that take more rows or lines than can be told apart at a glance. */
   WRAPPED_HEADINGS(
-      DOUBT, WrappedHeadings::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
+      HURTS, WrappedHeadings::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** A panel of fixed height whose content is higher: it scrolls within. */
-  CUT_OFF(FAULT, CutOff::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
+  CUT_OFF(BREAKS, CutOff::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** A character that no font has that ships. */
-  NO_GLYPH(FAULT, NoGlyph::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
+  NO_GLYPH(BREAKS, NoGlyph::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** A picture given by address, of which little can be computed. */
-  UNKNOWN_PICTURE(DOUBT, UnknownPictures::check, BANDS, PICTURES),
+  UNKNOWN_PICTURE(HURTS, UnknownPictures::check, BANDS, PICTURES),
   /** A picture that is drawn wider than it is, so that it blurs on any screen. */
-  ENLARGED(DOUBT, Enlarged::check, BANDS, SITE, AROUND, PICTURES),
+  ENLARGED(HURTS, Enlarged::check, BANDS, SITE, AROUND, PICTURES),
   /** A season that ends before it begins. */
-  BACKWARDS(FAULT, Backwards::check, BANDS, ZONE),
+  BACKWARDS(BREAKS, Backwards::check, BANDS, ZONE),
   /** A time at which none of the items shows. */
-  NOBODY(FAULT, Nobody::check, BANDS, ZONE),
+  NOBODY(BREAKS, Nobody::check, BANDS, ZONE),
   /** A stop that rests for less than it takes to read it. */
-  HASTY(DOUBT, Hasty::check, BANDS, SITE, AROUND, LANGUAGE),
+  HASTY(HURTS, Hasty::check, BANDS, SITE, AROUND, LANGUAGE),
   /** Words that come in when their slide goes already. */
-  LATE_WORDS(DOUBT, LateWords::check, BANDS, SITE, AROUND, LANGUAGE),
+  LATE_WORDS(HURTS, LateWords::check, BANDS, SITE, AROUND, LANGUAGE),
   /** A clip without a poster, a second format or captions. */
-  CLIP(FAULT, Clips::check, BANDS),
+  CLIP(BREAKS, Clips::check, BANDS),
   /** A sign or words that are hard to tell from what they stand on. */
-  CONTRAST(FAULT, Faint::check, BANDS, SITE, AROUND),
+  CONTRAST(BREAKS, Faint::check, BANDS, SITE, AROUND),
   /** Columns that are seen in another order than they are read in. */
-  ORDER(FAULT, Reordered::check, BANDS, SITE, AROUND),
+  ORDER(BREAKS, Reordered::check, BANDS, SITE, AROUND),
   /** More quotations in view than are comfortable to read. */
-  CROWDED(NOTE, Crowded::check, BANDS, SITE, AROUND),
+  CROWDED(HINT, Crowded::check, BANDS, SITE, AROUND),
   /** A value that cannot take effect where it stands. */
   NO_EFFECT(NOTE, NoEffect::check, BANDS, SITE, AROUND, LANGUAGE);
 

@@ -1,11 +1,13 @@
 package giostra.core.snag;
 
-/** How much what is found matters. */
+/** How bad what is found is. */
 public enum Severity {
   /** A visitor meets it: something cannot be read, reached or seen. */
-  FAULT,
+  BREAKS,
   /** It works, but less well than it could. */
-  DOUBT,
-  /** Of interest to whoever sets the values alone: nothing is wrong with the page. */
+  HURTS,
+  /** Worth a look, no more. */
+  HINT,
+  /** Of a value, for whoever sets it: nothing is wrong with the page. */
   NOTE
 }

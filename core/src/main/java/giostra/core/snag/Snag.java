@@ -2,6 +2,7 @@ package giostra.core.snag;
 
 import giostra.core.look.Part;
 import giostra.core.page.Edit;
+import giostra.core.value.Kind;
 import java.util.List;
 import java.util.Optional;
 
@@ -73,6 +74,28 @@ public record Snag(
 
   Snag withFixes(List<Fix> fixes) {
     return new Snag(rule, place, extent, measure, message, fixes);
+  }
+
+  /** Whether it is the same thing at some of the same widths. */
+  boolean meets(Snag other) {
+    return rule == other.rule
+        && place.equals(other.place)
+        && extent.state() == other.extent.state()
+        && from() <= other.to()
+        && other.from() <= to();
+  }
+
+  /** A name for it that is the same as long as it is found there. */
+  public String key() {
+    return String.join(
+        "~",
+        rule.word(),
+        place.node(),
+        place.item(),
+        place.part(),
+        Kind.Pick.word(extent.state()),
+        place.value(),
+        Integer.toString(from()));
   }
 
   public String piece() {

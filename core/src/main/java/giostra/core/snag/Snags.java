@@ -34,8 +34,8 @@ public final class Snags {
     return Arrays.stream(Rule.values()).flatMap(rule -> rule.check(at).stream());
   }
 
-  /** The nodes that rules look at. */
-  static Stream<Node> swept(Document document) {
+  /** The nodes that rules look at, as they are read. */
+  public static Stream<Node> swept(Document document) {
     return document.nodes().filter(node -> node instanceof Piece || node instanceof Block.Columns);
   }
 }

@@ -33,6 +33,7 @@ class PreviewController {
   private final PageFiles files;
   private final MediaService media;
   private final Previews previews;
+  private final Findings findings;
 
   PreviewController(
       PageService pages,
@@ -40,13 +41,15 @@ class PreviewController {
       Stage stage,
       PageFiles files,
       MediaService media,
-      Previews previews) {
+      Previews previews,
+      Findings findings) {
     this.pages = pages;
     this.revisions = revisions;
     this.stage = stage;
     this.files = files;
     this.media = media;
     this.previews = previews;
+    this.findings = findings;
   }
 
   @GetMapping("/api/pages/{id}/preview")
@@ -63,11 +66,13 @@ class PreviewController {
       @RequestParam(defaultValue = "") String only,
       @RequestParam(required = false) @Nullable String wear,
       @RequestParam(defaultValue = "") String dress,
+      @RequestParam(defaultValue = "") String snag,
+      @RequestParam(defaultValue = "0") int way,
       @RequestParam(required = false) @Nullable Long on,
       @RequestParam(required = false) @Nullable Integer revision) {
     if (!only.isEmpty() || !dress.isEmpty()) {
       PageService.Head head = pages.head(id);
-      Document shown = tried(pages.shown(head), only, wear, dress);
+      Document shown = tried(mended(head, snag, way), only, wear, dress);
       return previews.page(head.siteId(), shown, Assumption.of(assume));
     }
     if (revision != null) {
@@ -76,6 +81,19 @@ class PreviewController {
     }
     PageService.Head head = pages.head(id);
     return previews.page(head, Assumption.of(assume), on);
+  }
+
+  /** A page after a way out of something that is found on it; as it is where there is none. */
+  private Document mended(PageService.Head head, String snag, int way) {
+    Document shown = pages.shown(head);
+    return snag.isEmpty()
+        ? shown
+        : findings.of(head).stream()
+            .filter(each -> each.key().equals(snag))
+            .flatMap(each -> each.fixes().stream().skip(way).limit(1))
+            .findFirst()
+            .map(fix -> Edits.apply(shown, fix.edits()).document())
+            .orElse(shown);
   }
 
   /** A page in a whole dress, or but one block of it, that wears a look. */

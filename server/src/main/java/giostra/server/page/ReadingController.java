@@ -162,17 +162,4 @@ class ReadingController {
       @RequestParam(defaultValue = "12") int most) {
     return Sheets.suggestion(pages.shown(pages.head(id)), piece, scrollbar, most);
   }
-
-  /**
-   * What is found on the page.
-   *
-   * @param snags notes among them: values without effect, hints
-   */
-  record Sweep(List<Sheets.Finding> snags) {}
-
-  /** The whole sweep. */
-  @GetMapping("/api/pages/{id}/snags")
-  Sweep snags(@PathVariable String id) {
-    return new Sweep(findings.of(pages.head(id)).stream().map(Sheets::finding).toList());
-  }
 }

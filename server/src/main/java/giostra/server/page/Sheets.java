@@ -121,8 +121,9 @@ final class Sheets {
   /**
    * What is wrong over a range of viewport widths, with ways out.
    *
+   * @param key its name, the same as long as it is found there
    * @param rule in lower case, with hyphens
-   * @param severity {@code fault}, {@code doubt} or {@code note}
+   * @param severity {@code breaks}, {@code hurts}, {@code hint} or {@code note}
    * @param piece id of the piece or of the columns
    * @param item id of the item, empty for the whole piece
    * @param part id of the part, empty where none is meant
@@ -133,6 +134,7 @@ final class Sheets {
    * @param dates between which it is so
    */
   record Finding(
+      String key,
       String rule,
       String severity,
       String piece,
@@ -336,6 +338,7 @@ final class Sheets {
     Place place = snag.place();
     Extent extent = snag.extent();
     return new Finding(
+        snag.key(),
         snag.rule().word(),
         word(snag.rule().severity()),
         place.node(),

@@ -1,0 +1,162 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Finding, Proved } from '../api/client';
+import { useBench } from '../bench/context';
+import { useKept } from '../bench/useKept';
+import { AXES, type Axis, laid, without } from './axes';
+import { LineUp } from './LineUp';
+import { Strips } from './Strips';
+import { useSweep } from './useSweep';
+import { Ways } from './Ways';
+
+const SEVERITIES = ['breaks', 'hurts', 'hint'] as const;
+const WORST: readonly string[] = SEVERITIES;
+
+/** Ms that the stage has for becoming as wide as it is asked to be. */
+const WIDENS = 150;
+
+const counted = (n: number, severity: string) =>
+  severity === 'hint'
+    ? `${n} ${n === 1 ? 'hint' : 'hints'}`
+    : `${n} ${n === 1 ? severity : severity.slice(0, -1)}`;
+
+/** How far the sweep reaches, in words. */
+function reach({ widths, states, roundMs, until }: Proved): string {
+  const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+  return [
+    `proved at ${widths.toLocaleString('en-GB').replace(',', ' ')} widths`,
+    `in ${states} states`,
+    roundMs > 0 ? `over one round of ${(roundMs / 1000).toFixed(1)} s` : '',
+    until ? `to ${day.format(new Date(until))}` : '',
+  ]
+    .filter((each) => each !== '')
+    .join(', ');
+}
+
+/** Everything that is not right, over every width, moment, state and date, with ways out. */
+export function Prove({ length }: { readonly length: number }) {
+  const { choose, setWidth, setOn, width, toStage, catalogue } = useBench();
+  const sweep = useSweep();
+  const [kept, keep] = useKept('prove-axis', 0);
+  const axis: Axis = AXES[kept] ?? 'widths';
+  const [key, setKey] = useState('');
+  const [lined, setLined] = useState(false);
+  const snags = (sweep.data?.snags ?? []).filter((each) => each.severity !== 'note');
+  const picked = snags.find((each) => each.key === key) ?? nearest(snags, key);
+
+  const say = toStage.current;
+  const go = (snag: Finding) => {
+    setKey(snag.key);
+    choose(snag.item || snag.piece);
+    if (width < snag.from || width > snag.to) {
+      setWidth(Math.round((snag.from + Math.min(snag.to, snag.from + 400)) / 2));
+    }
+    // What was chosen already has moved with the width.
+    const id = snag.item || snag.piece;
+    setTimeout(() => say({ type: 'show', id }), WIDENS);
+    if (snag.dates) setOn(Date.parse(snag.dates.from));
+    const elements = catalogue.types
+      .flatMap((each) => each.parts)
+      .find((each) => each.id === snag.part)?.elements;
+    const held = ['hover', 'focus', 'pressed'].includes(snag.state);
+    say({
+      type: 'hold',
+      id: snag.item || snag.piece,
+      elements: elements ?? '',
+      state: held && elements ? snag.state : '',
+    });
+  };
+  // What was held for looking at it is let go with the step.
+  const letGo = useRef(() => {});
+  letGo.current = () => say({ type: 'hold', id: '', elements: '', state: '' });
+  useEffect(() => () => letGo.current(), []);
+
+  if (sweep.isError && !sweep.data) {
+    return (
+      <p className="p-6 text-error" role="alert">
+        {sweep.error.message}
+      </p>
+    );
+  }
+  if (!sweep.data) return <p className="faint p-6">Going through every width…</p>;
+  const on = laid(axis, length, sweep.data.proved);
+  const shown = snags.filter((each) => on.bar(each));
+  return (
+    <section aria-label="Prove" className="prove">
+      <header className="prove-head">
+        <h2>{snags.length === 1 ? '1 snag' : `${snags.length} snags`}</h2>
+        {SEVERITIES.map((severity) => {
+          const n = snags.filter((each) => each.severity === severity).length;
+          return n > 0 ? (
+            <span key={severity} className="prove-count" data-severity={severity}>
+              {counted(n, severity)}
+            </span>
+          ) : null;
+        })}
+        <span className="faint prove-reach" aria-live="polite">
+          {sweep.isPlaceholderData || sweep.isFetching
+            ? 'going through the page again…'
+            : reach(sweep.data.proved)}
+        </span>
+        <span className="prove-axes" role="group" aria-label="Seen along">
+          {AXES.map((each, at) => (
+            <button
+              key={each}
+              type="button"
+              className="tape-chip"
+              aria-pressed={axis === each}
+              onClick={() => keep(at)}
+            >
+              {each}
+            </button>
+          ))}
+        </span>
+        <button type="button" className="tape-chip" onClick={() => setLined(true)}>
+          Line-up…
+        </button>
+      </header>
+      <div className="prove-body">
+        <div className="prove-strips">
+          <Strips
+            axis={axis}
+            on={on}
+            swept={sweep.data.swept}
+            snags={snags}
+            picked={picked}
+            length={length}
+            onPick={go}
+          />
+          {shown.length === 0 && <p className="prove-none">{without[axis]}</p>}
+        </div>
+        {picked ? (
+          <Ways
+            key={picked.key}
+            snag={picked}
+            asked={picked.key === key}
+            onLook={() => go(picked)}
+          />
+        ) : (
+          <p className="prove-none prove-all">
+            Everything is fine. {capital(reach(sweep.data.proved))}: no word breaks, nothing is cut
+            off, all can be read.
+          </p>
+        )}
+      </div>
+      {lined && <LineUp snags={snags} onClose={() => setLined(false)} />}
+    </section>
+  );
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/**
+ * The finding that is shown where the one that was asked for is gone: what is left of it at other
+ * widths, or else the worst.
+ */
+function nearest(snags: readonly Finding[], key: string): Finding | undefined {
+  const same = key.slice(0, key.lastIndexOf('~') + 1);
+  const rank = ({ severity }: Finding) => WORST.indexOf(severity);
+  return (
+    (same && snags.find((each) => each.key.startsWith(same))) ||
+    [...snags].sort((a, b) => rank(a) - rank(b))[0]
+  );
+}

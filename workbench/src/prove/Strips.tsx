@@ -1,0 +1,86 @@
+import { useEffect, useRef } from 'react';
+import type { Finding } from '../api/client';
+import { columnsOf, useBench } from '../bench/context';
+import { find, nameOf } from '../bench/document';
+import { tape } from '../bench/scale';
+import type { Axis, Laid } from './axes';
+
+interface Props {
+  readonly axis: Axis;
+  readonly on: Laid;
+  readonly swept: readonly string[];
+  readonly snags: readonly Finding[];
+  readonly picked: Finding | undefined;
+  readonly length: number;
+  onPick(snag: Finding): void;
+}
+
+/** A strip for each thing that was gone through, with a bar for each stretch that is not right. */
+export function Strips({ axis, on, swept, snags, picked, length, onPick }: Props) {
+  const { page, width, catalogue } = useBench();
+  const rows = swept.flatMap((id) => {
+    const node = find(page.document, id)?.node;
+    const its = snags.filter((each) => each.piece === id);
+    const piece = node && catalogue.types.find((each) => each.type === node.type)?.piece;
+    // Columns have a strip where something is found; pieces always.
+    return node && (piece || its.length > 0) ? [{ node, its }] : [];
+  });
+  const x = tape(length);
+  const list = useRef<HTMLOListElement>(null);
+  const here = picked?.piece;
+  useEffect(() => {
+    if (here) list.current?.querySelector('[data-here]')?.scrollIntoView({ block: 'nearest' });
+  }, [here]);
+  return (
+    <div className="strips" data-axis={axis}>
+      {on.ticks.length > 0 && (
+        <div className="strips-ticks" aria-hidden="true">
+          {on.ticks.map((tick) => (
+            <span key={tick.says} style={{ left: tick.at }}>
+              {tick.says}
+            </span>
+          ))}
+        </div>
+      )}
+      <ol ref={list} className="strips-rows" aria-label={`What is found, by ${axis}`}>
+        {rows.map(({ node, its }) => {
+          const bars = its.flatMap((snag) => {
+            const bar = on.bar(snag);
+            return bar ? [{ snag, bar }] : [];
+          });
+          return (
+            <li key={node.id} className="strip" data-here={picked?.piece === node.id || undefined}>
+              <span className="strip-name">
+                {nameOf(node)}
+                {bars.length === 0 && <span className="strip-fine">fine</span>}
+              </span>
+              {bars.map(({ snag, bar }) => (
+                <button
+                  key={snag.key}
+                  type="button"
+                  className="strip-bar"
+                  data-severity={snag.severity}
+                  aria-pressed={snag.key === picked?.key}
+                  aria-label={`${snag.severity}: ${snag.message}`}
+                  title={snag.message}
+                  style={{ left: bar.from, width: Math.max(7, bar.to - bar.from) }}
+                  onClick={() => onPick(snag)}
+                />
+              ))}
+            </li>
+          );
+        })}
+      </ol>
+      {axis === 'widths' && (
+        <div className="strips-lines" aria-hidden="true">
+          {columnsOf(page)
+            .filter((band) => band.from > 0)
+            .map((band) => (
+              <i key={band.id} className="strips-post" style={{ left: x(band.from) }} />
+            ))}
+          <i className="strips-carriage" style={{ left: x(width) }} />
+        </div>
+      )}
+    </div>
+  );
+}
