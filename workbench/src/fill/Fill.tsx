@@ -14,7 +14,7 @@ import { Linked } from './Linked';
 type Part = 'items' | 'item' | 'piece';
 
 /** Settings that have a place of their own instead of a field in the form. */
-const elsewhere = new Set(['linkedTo', 'source', 'sourceKey', 'sourceFields']);
+const elsewhere = new Set(['left', 'linkedTo', 'source', 'sourceKey', 'sourceFields']);
 
 /** What a node says: the items of a piece as a table, everything else as a form. */
 export function Fill() {

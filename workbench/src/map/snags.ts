@@ -7,16 +7,17 @@ const NONE: ReadonlyMap<string, string[]> = new Map();
 export function useSnags(): ReadonlyMap<string, string[]> {
   const swept = useSweep();
   const snags = swept.data?.snags;
+  const left = swept.data?.left;
   return useMemo(() => {
     if (!snags) return NONE;
     const byNode = new Map<string, string[]>();
-    for (const { piece, item, message, severity } of snags) {
-      // Notes stand beside the values that they are about.
-      if (severity === 'note') continue;
+    for (const { key, piece, item, message, severity } of snags) {
+      // Notes stand beside the values that they are about; what is left on purpose is no snag.
+      if (severity === 'note' || left?.[key]) continue;
       for (const node of item ? [piece, item] : [piece]) {
         byNode.set(node, [...(byNode.get(node) ?? []), message]);
       }
     }
     return byNode;
-  }, [snags]);
+  }, [snags, left]);
 }

@@ -40,8 +40,10 @@ export function Prove({ length }: { readonly length: number }) {
   const axis: Axis = AXES[kept] ?? 'widths';
   const [key, setKey] = useState('');
   const [lined, setLined] = useState(false);
-  const snags = (sweep.data?.snags ?? []).filter((each) => each.severity !== 'note');
-  const picked = snags.find((each) => each.key === key) ?? nearest(snags, key);
+  const left = sweep.data?.left ?? {};
+  const all = (sweep.data?.snags ?? []).filter((each) => each.severity !== 'note');
+  const snags = all.filter((each) => left[each.key] === undefined);
+  const picked = all.find((each) => each.key === key) ?? nearest(snags, key);
 
   const say = toStage.current;
   const go = (snag: Finding) => {
@@ -79,7 +81,8 @@ export function Prove({ length }: { readonly length: number }) {
   }
   if (!sweep.data) return <p className="faint p-6">Going through every width…</p>;
   const on = laid(axis, length, sweep.data.proved);
-  const shown = snags.filter((each) => on.bar(each));
+  const shown = all.filter((each) => on.bar(each));
+  const purposely = all.length - snags.length;
   return (
     <section aria-label="Prove" className="prove">
       <header className="prove-head">
@@ -92,6 +95,7 @@ export function Prove({ length }: { readonly length: number }) {
             </span>
           ) : null;
         })}
+        {purposely > 0 && <span className="faint">{purposely} left on purpose</span>}
         <span className="faint prove-reach" aria-live="polite">
           {sweep.isPlaceholderData || sweep.isFetching
             ? 'going through the page again…'
@@ -120,7 +124,8 @@ export function Prove({ length }: { readonly length: number }) {
             axis={axis}
             on={on}
             swept={sweep.data.swept}
-            snags={snags}
+            snags={all}
+            left={left}
             picked={picked}
             length={length}
             onPick={go}
@@ -131,13 +136,14 @@ export function Prove({ length }: { readonly length: number }) {
           <Ways
             key={picked.key}
             snag={picked}
+            left={left[picked.key]}
             asked={picked.key === key}
             onLook={() => go(picked)}
           />
         ) : (
           <p className="prove-none prove-all">
-            Everything is fine. {capital(reach(sweep.data.proved))}: no word breaks, nothing is cut
-            off, all can be read.
+            Everything {purposely > 0 && 'else '}is fine. {capital(reach(sweep.data.proved))}: no
+            word breaks, nothing is cut off, all can be read.
           </p>
         )}
       </div>

@@ -10,13 +10,15 @@ interface Props {
   readonly on: Laid;
   readonly swept: readonly string[];
   readonly snags: readonly Finding[];
+  /** Why some are left as they are, by key. */
+  readonly left: Readonly<Record<string, string>>;
   readonly picked: Finding | undefined;
   readonly length: number;
   onPick(snag: Finding): void;
 }
 
 /** A strip for each thing that was gone through, with a bar for each stretch that is not right. */
-export function Strips({ axis, on, swept, snags, picked, length, onPick }: Props) {
+export function Strips({ axis, on, swept, snags, left, picked, length, onPick }: Props) {
   const { page, width, catalogue } = useBench();
   const rows = swept.flatMap((id) => {
     const node = find(page.document, id)?.node;
@@ -52,7 +54,9 @@ export function Strips({ axis, on, swept, snags, picked, length, onPick }: Props
             <li key={node.id} className="strip" data-here={picked?.piece === node.id || undefined}>
               <span className="strip-name">
                 {nameOf(node)}
-                {bars.length === 0 && <span className="strip-fine">fine</span>}
+                {bars.every(({ snag }) => left[snag.key] !== undefined) && (
+                  <span className="strip-fine">fine</span>
+                )}
               </span>
               {bars.map(({ snag, bar }) => (
                 <button
@@ -60,8 +64,9 @@ export function Strips({ axis, on, swept, snags, picked, length, onPick }: Props
                   type="button"
                   className="strip-bar"
                   data-severity={snag.severity}
+                  data-left={left[snag.key] !== undefined || undefined}
                   aria-pressed={snag.key === picked?.key}
-                  aria-label={`${snag.severity}: ${snag.message}`}
+                  aria-label={`${left[snag.key] === undefined ? snag.severity : 'left on purpose'}: ${snag.message}`}
                   title={snag.message}
                   style={{ left: bar.from, width: Math.max(7, bar.to - bar.from) }}
                   onClick={() => onPick(snag)}

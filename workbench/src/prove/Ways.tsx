@@ -8,6 +8,8 @@ import { useTrial } from '../dress/useTrial';
 
 interface Props {
   readonly snag: Finding;
+  /** Why it is left as it is, where it is. */
+  readonly left: string | undefined;
   /** Whether somebody asked for it, or else it is there since nothing else is. */
   readonly asked: boolean;
   /** Takes the stage there. */
@@ -23,7 +25,7 @@ function figure(value: number, unit: string): string {
 }
 
 /** One finding: its figures, and its ways out as they would look; each was tried on the page. */
-export function Ways({ snag, asked, onLook }: Props) {
+export function Ways({ snag, left, asked, onLook }: Props) {
   const { page, session, catalogue } = useBench();
   const trial = useTrial();
   const [tried, setTried] = useState<number>();
@@ -55,7 +57,8 @@ export function Ways({ snag, asked, onLook }: Props) {
     const press = (event: KeyboardEvent) => {
       const { tryOn, take, ways, tried } = latest.current;
       const inside = event.target instanceof Element && event.target.closest('.ways');
-      if (!inside || event.ctrlKey || event.metaKey || event.altKey) return;
+      const typing = event.target instanceof Element && event.target.closest('input');
+      if (!inside || typing || event.ctrlKey || event.metaKey || event.altKey) return;
       const at = Number(event.key) - 1;
       if (ways[at]) {
         // Here the numbers are ways, not steps.
@@ -68,6 +71,7 @@ export function Ways({ snag, asked, onLook }: Props) {
         tryOn(undefined);
       } else if (event.key === 'Enter' && tried !== undefined && ways[tried]) {
         event.preventDefault();
+        event.stopPropagation();
         take(ways[tried]);
       }
     };
@@ -120,6 +124,7 @@ export function Ways({ snag, asked, onLook }: Props) {
             try on the stage, <kbd>Enter</kbd> takes what is tried
           </p>
         )}
+        <Leave snag={snag} left={left} />
       </div>
       <ul className="ways-list" aria-label="Ways out">
         {drawn && (
@@ -162,6 +167,73 @@ export function Ways({ snag, asked, onLook }: Props) {
         ))}
       </ul>
     </div>
+  );
+}
+
+/** Leaves a finding as it is, with a reason, until it is another. */
+function Leave({ snag, left }: { readonly snag: Finding; readonly left: string | undefined }) {
+  const { page, session } = useBench();
+  const [because, setBecause] = useState<string>();
+  const [error, setError] = useState('');
+  const say = async (reason: string) => {
+    try {
+      const edits = await ask(
+        api.GET('/api/pages/{id}/leave', {
+          params: { path: { id: page.id }, query: { snag: snag.key, because: reason } },
+        }),
+      );
+      session.edit(edits);
+      setBecause(undefined);
+    } catch (problem) {
+      setError(problem instanceof Error ? problem.message : String(problem));
+    }
+  };
+  if (left !== undefined) {
+    return (
+      <p className="ways-left">
+        Left on purpose: {left}{' '}
+        <button type="button" className="link" onClick={() => say('')}>
+          find it again
+        </button>
+      </p>
+    );
+  }
+  if (because === undefined) {
+    return (
+      <button type="button" className="link ways-leave" onClick={() => setBecause('')}>
+        Leave it, because…
+      </button>
+    );
+  }
+  return (
+    <form
+      className="ways-because"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (because.trim() !== '') void say(because);
+      }}
+    >
+      <label>
+        <span className="sr-only">Why it is left, and who says so</span>
+        <input
+          // biome-ignore lint/a11y/noAutofocus: it comes where the press was.
+          autoFocus
+          value={because}
+          maxLength={200}
+          placeholder="why, and who says so"
+          onChange={(event) => setBecause(event.target.value)}
+          onKeyDown={(event) => event.key === 'Escape' && setBecause(undefined)}
+        />
+      </label>
+      <button type="submit" className="tape-chip" disabled={because.trim() === ''}>
+        Leave it
+      </button>
+      {error && (
+        <span role="alert" className="text-error">
+          {error}
+        </span>
+      )}
+    </form>
   );
 }
 

@@ -13,6 +13,7 @@ import giostra.core.page.Feed;
 import giostra.core.page.Linking;
 import giostra.core.page.LookSettings;
 import giostra.core.page.NodeType;
+import giostra.core.page.ProofSettings;
 import giostra.core.page.SiteSettings;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -76,6 +77,9 @@ class SettingsJourney {
     there.stream()
         .filter(key -> key.endsWith("." + Linking.LINKED_TO.id()))
         .forEach(key -> tried.put(key, "StockJourney"));
+    there.stream()
+        .filter(key -> key.endsWith("." + ProofSettings.LEFT.id()))
+        .forEach(key -> tried.put(key, "ProveJourney"));
     Stream.of(Feed.SOURCE, Feed.KEY, Feed.FIELDS, Feed.ROW)
         .forEach(setting ->
             there.stream()

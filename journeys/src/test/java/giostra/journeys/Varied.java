@@ -19,6 +19,7 @@ import giostra.core.page.PageSettings;
 import giostra.core.page.PartsShown;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
+import giostra.core.page.ProofSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
@@ -78,9 +79,9 @@ final class Varied {
     }
   }
 
-  /** What changes no box: what a piece is filled from. */
+  /** What changes no box: what a piece is filled from, what is said of it. */
   private static final Set<String> SILENT =
-      Stream.of(Feed.SOURCE, Feed.KEY, Feed.FIELDS)
+      Stream.of(Feed.SOURCE, Feed.KEY, Feed.FIELDS, ProofSettings.LEFT)
           .map(Setting::id)
           .collect(Collectors.toUnmodifiableSet());
 

@@ -102,7 +102,7 @@ public final class BlockSettings {
   static final List<Setting<?>> BUTTON =
       ItemSettings.joined(List.of(LABEL), LINK.all(), List.of(ALIGN));
   static final List<Setting<?>> OWN_HTML = List.of(MARKUP);
-  static final List<Setting<?>> COLUMNS = List.of(RATIO, GAP, ORDER);
+  static final List<Setting<?>> COLUMNS = List.of(RATIO, GAP, ORDER, ProofSettings.LEFT);
 
   private BlockSettings() {}
 }

@@ -75,7 +75,7 @@ public final class PieceSettings {
           DriveSettings.ENTERS,
           MarkSettings.ALL,
           ConditionSettings.ALL,
-          List.of(Linking.LINKED_TO),
+          List.of(ProofSettings.LEFT, Linking.LINKED_TO),
           Feed.ALL);
 
   /** By band, after what the kind itself asks. */

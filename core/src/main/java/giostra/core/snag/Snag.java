@@ -3,8 +3,10 @@ package giostra.core.snag;
 import giostra.core.look.Part;
 import giostra.core.page.Edit;
 import giostra.core.value.Kind;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 
 /**
  * Something that somebody would rather not have shipped: where it is, when it is so, what was
@@ -96,6 +98,12 @@ public record Snag(
         Kind.Pick.word(extent.state()),
         place.value(),
         Integer.toString(from()));
+  }
+
+  /** Tells it from every other, and from itself once anything of it has changed. */
+  String mark() {
+    String all = String.join("\n", key(), Integer.toString(to()), message);
+    return UUID.nameUUIDFromBytes(all.getBytes(StandardCharsets.UTF_8)).toString().substring(0, 13);
   }
 
   public String piece() {

@@ -3,7 +3,9 @@ package giostra.server.page;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import giostra.core.layout.PictureSizes;
+import giostra.core.page.Document;
 import giostra.core.page.Linking;
+import giostra.core.snag.Leaves;
 import giostra.core.snag.Severity;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Sweep;
@@ -50,8 +52,8 @@ public class Findings {
   }
 
   /**
-   * How many there are on a page that a visitor could meet; of one that has not changed since it is
-   * known.
+   * How many there are on a page that a visitor could meet and nobody leaves on purpose; of one
+   * that has not changed since it is known.
    */
   public int count(PageService.Head head) {
     if (head.document().nodes().anyMatch(Linking::linked)) {
@@ -66,6 +68,11 @@ public class Findings {
   }
 
   private int met(PageService.Head head) {
-    return (int) of(head).stream().filter(snag -> snag.rule().severity() != Severity.NOTE).count();
+    Document document = pages.shown(head);
+    return (int)
+        of(head).stream()
+            .filter(snag -> snag.rule().severity() != Severity.NOTE)
+            .filter(snag -> !Leaves.left(document, snag))
+            .count();
   }
 }

@@ -2,14 +2,20 @@ package giostra.server.page;
 
 import giostra.core.format.EditJson;
 import giostra.core.page.Document;
+import giostra.core.snag.Leaves;
 import giostra.core.snag.Proved;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import giostra.core.snag.WayOut;
 import giostra.server.media.MediaService;
+import giostra.server.web.Gone;
+import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -34,10 +40,15 @@ class ProofController {
    * What is found on the page.
    *
    * @param snags notes among them: values without effect
+   * @param left why some of them are left as they are, by their keys
    * @param swept ids of the pieces and columns that were gone through, as they are read
    * @param proved how far it reaches
    */
-  record Sweep(List<Sheets.Finding> snags, List<String> swept, ProvedReply proved) {}
+  record Sweep(
+      List<Sheets.Finding> snags,
+      Map<String, String> left,
+      List<String> swept,
+      ProvedReply proved) {}
 
   /**
    * How far a sweep reaches.
@@ -57,8 +68,13 @@ class ProofController {
     PageService.Head head = pages.head(id);
     Document document = pages.shown(head);
     Proved proved = Proved.of(document);
+    List<Snag> found = findings.of(head);
+    var left = new LinkedHashMap<String, String>();
+    found.forEach(
+        each -> Leaves.reason(document, each).ifPresent(why -> left.put(each.key(), why)));
     return new Sweep(
-        findings.of(head).stream().map(Sheets::finding).toList(),
+        found.stream().map(Sheets::finding).toList(),
+        left,
         Snags.swept(document).map(node -> node.id()).toList(),
         new ProvedReply(
             proved.widths(),
@@ -101,5 +117,24 @@ class ProofController {
                         way.brings().stream().map(Snag::message).toList()))
                 .toList())
         .orElse(List.of());
+  }
+
+  /** The edits that leave a finding as it is on purpose; with no reason, no longer. */
+  @GetMapping("/api/pages/{id}/leave")
+  @ApiResponse(
+      responseCode = "200",
+      content = @Content(schema = @Schema(implementation = Bodies.EditBody[].class)))
+  JsonNode leave(
+      @PathVariable String id,
+      @RequestParam String snag,
+      @RequestParam(defaultValue = "") String because) {
+    PageService.Head head = pages.head(id);
+    List<Snag> found = findings.of(head);
+    Snag left =
+        found.stream()
+            .filter(each -> each.key().equals(snag))
+            .findFirst()
+            .orElseThrow(() -> new Gone("finding", snag));
+    return EditJson.write(List.of(Leaves.leave(pages.shown(head), found, left, because)));
   }
 }

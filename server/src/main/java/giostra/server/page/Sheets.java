@@ -19,6 +19,7 @@ import giostra.core.page.Linking;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
 import giostra.core.snag.Extent;
+import giostra.core.snag.Leaves;
 import giostra.core.snag.Place;
 import giostra.core.snag.Rule;
 import giostra.core.snag.Severity;
@@ -244,6 +245,7 @@ final class Sheets {
     return Snags.of(document, node, pictures, scrollbar).stream()
         .filter(snag -> snag.rule().severity() != Severity.NOTE)
         .filter(snag -> snag.rule().inTime() == drives)
+        .filter(snag -> !Leaves.left(document, snag))
         .map(Sheets::finding)
         .toList();
   }
