@@ -1,9 +1,9 @@
-import { useEffect, useRef } from 'react';
+import { type MouseEvent, useEffect, useRef } from 'react';
 import type { Finding } from '../api/client';
 import { columnsOf, useBench } from '../bench/context';
 import { find, nameOf } from '../bench/document';
 import { tape } from '../bench/scale';
-import type { Axis, Laid } from './axes';
+import type { Axis, Bar, Laid } from './axes';
 
 interface Props {
   readonly axis: Axis;
@@ -15,6 +15,26 @@ interface Props {
   readonly picked: Finding | undefined;
   readonly length: number;
   onPick(snag: Finding): void;
+}
+
+interface Lying {
+  readonly snag: Finding;
+  readonly bar: Bar;
+}
+
+/** Where several bars lie over each other, each press leads to the next; by keyboard each is met. */
+function under(
+  event: MouseEvent<HTMLElement>,
+  snag: Finding,
+  bars: readonly Lying[],
+  picked: Finding | undefined,
+): Finding {
+  if (event.detail === 0) return snag;
+  const left = event.currentTarget.closest('.strip')?.getBoundingClientRect().left ?? 0;
+  const x = event.clientX - left;
+  const here = bars.filter(({ bar }) => x >= bar.from && x <= Math.max(bar.to, bar.from + 7));
+  const at = here.findIndex((each) => each.snag.key === picked?.key);
+  return (at >= 0 ? here[(at + 1) % here.length]?.snag : undefined) ?? snag;
 }
 
 /** A strip for each thing that was gone through, with a bar for each stretch that is not right. */
@@ -69,7 +89,7 @@ export function Strips({ axis, on, swept, snags, left, picked, length, onPick }:
                   aria-label={`${left[snag.key] === undefined ? snag.severity : 'left on purpose'}: ${snag.message}`}
                   title={snag.message}
                   style={{ left: bar.from, width: Math.max(7, bar.to - bar.from) }}
-                  onClick={() => onPick(snag)}
+                  onClick={(event) => onPick(under(event, snag, bars, picked))}
                 />
               ))}
             </li>

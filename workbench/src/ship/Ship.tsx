@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api, ask, type Release } from '../api/client';
 import { useBench } from '../bench/context';
 import { size } from '../media/format';
+import { useSweep } from '../prove/useSweep';
 
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
@@ -37,6 +38,7 @@ export function Ship() {
           Publish makes a release of the page exactly as the stage shows it: plain files that never
           change.
         </p>
+        <Proof />
         <Bundle id={page.id} />
       </section>
     );
@@ -53,6 +55,7 @@ export function Ship() {
             ? 'It is the page as it stands here.'
             : `${edits === 1 ? 'One change' : `${edits} changes`} since; publish to let visitors see ${edits === 1 ? 'it' : 'them'}.`}
         </p>
+        <Proof />
         <p className="ship-actions">
           <a className="btn btn-sm" href={live.address} target="_blank" rel="noreferrer">
             <ExternalLink size={15} aria-hidden /> Open the live page
@@ -155,5 +158,27 @@ function Files({ release }: { readonly release: Release }) {
         </tbody>
       </table>
     </div>
+  );
+}
+
+/** What a visitor would meet that is not right; it may be published all the same. */
+function Proof() {
+  const { choose, chosen } = useBench();
+  const sweep = useSweep();
+  const { snags = [], left = {} } = sweep.data ?? {};
+  const counts = (['breaks', 'hurts'] as const).flatMap((severity) => {
+    const n = snags.filter(
+      (each) => each.severity === severity && left[each.key] === undefined,
+    ).length;
+    return n === 0 ? [] : [`${n} ${n === 1 ? severity : severity.slice(0, -1)}`];
+  });
+  if (counts.length === 0) return null;
+  return (
+    <p className="ship-proof">
+      Of what is found on the page, {counts.join(' and ')}.{' '}
+      <button type="button" className="link" onClick={() => choose(chosen.node.id, 'prove')}>
+        Look in Prove
+      </button>
+    </p>
   );
 }

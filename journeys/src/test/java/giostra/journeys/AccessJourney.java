@@ -67,7 +67,7 @@ class AccessJourney {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"fill", "arrange", "ship"})
+  @ValueSource(strings = {"fill", "arrange", "prove", "ship"})
   void axeFindsNothingOnTheBench(String step, Api api, Page page) {
     Bench.open(page, api, Api.DEMO, step, "words").stage();
     page.waitForTimeout(500);
@@ -116,6 +116,11 @@ class AccessJourney {
     page.keyboard().press("Escape");
     page.getByLabel("Add a section at the top").click();
     assertThat(dialog(page)).as("the chooser").isEmpty();
+    page.keyboard().press("Escape");
+    bench.step("Prove");
+    bench.button("Line-up…").click();
+    page.waitForSelector(".line-up-page iframe");
+    assertThat(dialog(page)).as("the line-up").isEmpty();
   }
 
   @Test

@@ -96,6 +96,7 @@ class SweepTest {
           set("openings", "wordsBeat", "desktop", "2s"),
           set("words", "inView", "desktop", 5.0),
           set("idea-columns", "order", "desktop", "2 1"),
+          set("houses-section", "padding", "tablet", "120px"),
           set("page", "tone", "desktop", "dusk"));
 
   private static Edit set(String node, String setting, String band, Object value) {
