@@ -93,6 +93,7 @@ function Opened({ first, catalogue }: OpenedProps) {
     document.title = `${title || 'Untitled'} · Giostra`;
   }, [title]);
 
+  const [stress, setStress] = useState('');
   const toStage = useRef<(message: unknown) => void>(() => {});
   const bench: Bench = {
     session,
@@ -110,6 +111,8 @@ function Opened({ first, catalogue }: OpenedProps) {
     setScrollbar,
     on,
     setOn,
+    stress: step === 'prove' ? stress : '',
+    setStress,
     toStage,
   };
   const [driven, setDriven] = useKept('share-drive', 0.38);

@@ -31,8 +31,19 @@ interface StageProps {
  * what it is on the live page.
  */
 export function Stage({ whole, onWhole }: StageProps) {
-  const { session, page, catalogue, chosen, choose, step, width, setScrollbar, toStage, on } =
-    useBench();
+  const {
+    session,
+    page,
+    catalogue,
+    chosen,
+    choose,
+    step,
+    width,
+    setScrollbar,
+    toStage,
+    on,
+    stress,
+  } = useBench();
   const [high, setHigh] = useKept('screen', catalogue.screenHeight);
   const scroller = useRef<HTMLDivElement>(null);
   const [seen, setSeen] = useState({ top: 0, height: 0 });
@@ -48,6 +59,7 @@ export function Stage({ whole, onWhole }: StageProps) {
   const asked = [
     ...(assumed.length > 0 ? [`assume=${assumed.join(',')}`] : []),
     ...(on === undefined ? [] : [`on=${on}`]),
+    ...(stress ? [`stress=${stress}`] : []),
   ].join('&');
   const src = `${origin}/api/pages/${page.id}/preview/${asked && `?${asked}`}`;
   useEffect(() => {
@@ -84,7 +96,7 @@ export function Stage({ whole, onWhole }: StageProps) {
     addEventListener('message', hear);
     const off = session.onSwap((swap) => {
       // What is assumed is compiled in, so patches of the page as it is do not fit.
-      if (swap === 'reload' || assumed.length > 0) {
+      if (swap === 'reload' || assumed.length > 0 || stress) {
         if (frame.current) frame.current.src = src;
       } else say({ type: 'swap', ...swap });
     });
@@ -92,7 +104,7 @@ export function Stage({ whole, onWhole }: StageProps) {
       removeEventListener('message', hear);
       off();
     };
-  }, [session, origin, src, setScrollbar, assumed, toStage, catalogue]);
+  }, [session, origin, src, setScrollbar, assumed, stress, toStage, catalogue]);
   useEffect(() => {
     if (shown.current === '' || shown.current === wanted) return;
     shown.current = wanted;

@@ -40,6 +40,9 @@ export interface Bench {
   /** The moment that the stage takes for now, ms since 1970; the true one without. */
   readonly on: number | undefined;
   setOn(on: number | undefined): void;
+  /** What the page is put to for a look at it; empty for the page as it is. */
+  readonly stress: string;
+  setStress(stress: string): void;
   /** Says something to the script of the stage, when there is one. */
   readonly toStage: RefObject<(message: unknown) => void>;
 }

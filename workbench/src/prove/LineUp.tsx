@@ -28,7 +28,7 @@ export function LineUp({ snags, onClose }: Props) {
 }
 
 function Frames({ snags }: { readonly snags: readonly Finding[] }) {
-  const { page, catalogue } = useBench();
+  const { page, catalogue, stress } = useBench();
   const close = useClose();
   const [widths, setWidths] = useState<readonly number[]>(USUAL);
   const [share, setShare] = useState(0);
@@ -37,7 +37,7 @@ function Frames({ snags }: { readonly snags: readonly Finding[] }) {
   const frames = useRef<HTMLDivElement>(null);
   const sum = widths.reduce((all, each) => all + each, 0);
   const scale = (room.width - GAP * (widths.length - 1)) / Math.max(1, sum);
-  const src = `${catalogue.stage}/api/pages/${page.id}/preview/?at=${versionOf(page)}`;
+  const src = `${catalogue.stage}/api/pages/${page.id}/preview/?at=${versionOf(page)}&stress=${stress}`;
   const tell = useRef(() => {});
   tell.current = () => {
     for (const frame of frames.current?.querySelectorAll('iframe') ?? [])

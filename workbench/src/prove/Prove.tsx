@@ -1,5 +1,6 @@
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import type { Finding, Proved } from '../api/client';
+import { api, ask, type Finding, type Proved } from '../api/client';
 import { useBench } from '../bench/context';
 import { useKept } from '../bench/useKept';
 import { AXES, type Axis, laid, without } from './axes';
@@ -34,8 +35,14 @@ function reach({ widths, states, roundMs, until }: Proved): string {
 
 /** Everything that is not right, over every width, moment, state and date, with ways out. */
 export function Prove({ length }: { readonly length: number }) {
-  const { choose, setWidth, setOn, width, toStage, catalogue } = useBench();
-  const sweep = useSweep();
+  const { choose, setWidth, setOn, width, toStage, catalogue, stress, setStress } = useBench();
+  const sweep = useSweep(stress);
+  const stresses = useQuery({
+    queryKey: ['stresses'],
+    queryFn: () => ask(api.GET('/api/stresses')),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const under = stresses.data?.find((each) => each.id === stress);
   const [kept, keep] = useKept('prove-axis', 0);
   const axis: Axis = AXES[kept] ?? 'widths';
   const [key, setKey] = useState('');
@@ -86,7 +93,10 @@ export function Prove({ length }: { readonly length: number }) {
   return (
     <section aria-label="Prove" className="prove">
       <header className="prove-head">
-        <h2>{snags.length === 1 ? '1 snag' : `${snags.length} snags`}</h2>
+        <h2>
+          {snags.length === 1 ? '1 snag' : `${snags.length} snags`}
+          {under && <span className="prove-under">: {under.label}</span>}
+        </h2>
         {SEVERITIES.map((severity) => {
           const n = snags.filter((each) => each.severity === severity).length;
           return n > 0 ? (
@@ -147,6 +157,27 @@ export function Prove({ length }: { readonly length: number }) {
           </p>
         )}
       </div>
+      <footer className="prove-stress" role="group" aria-label="The page as life changes it">
+        <button
+          type="button"
+          className="tape-chip"
+          aria-pressed={stress === ''}
+          onClick={() => setStress('')}
+        >
+          as it is
+        </button>
+        {stresses.data?.map((each) => (
+          <button
+            key={each.id}
+            type="button"
+            className="tape-chip"
+            aria-pressed={stress === each.id}
+            onClick={() => setStress(each.id)}
+          >
+            {each.label}
+          </button>
+        ))}
+      </footer>
       {lined && <LineUp snags={snags} onClose={() => setLined(false)} />}
     </section>
   );

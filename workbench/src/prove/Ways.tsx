@@ -26,16 +26,16 @@ function figure(value: number, unit: string): string {
 
 /** One finding: its figures, and its ways out as they would look; each was tried on the page. */
 export function Ways({ snag, left, asked, onLook }: Props) {
-  const { page, session, catalogue } = useBench();
+  const { page, session, catalogue, stress } = useBench();
   const trial = useTrial();
   const [tried, setTried] = useState<number>();
   const version = versionOf(page);
   const found = useQuery({
-    queryKey: ['ways-out', page.id, version, snag.key],
+    queryKey: ['ways-out', page.id, version, snag.key, stress],
     queryFn: () =>
       ask(
         api.GET('/api/pages/{id}/ways-out', {
-          params: { path: { id: page.id }, query: { snag: snag.key } },
+          params: { path: { id: page.id }, query: { snag: snag.key, stress } },
         }),
       ),
     enabled: snag.fixes.length > 0,
@@ -44,7 +44,8 @@ export function Ways({ snag, left, asked, onLook }: Props) {
   const tryOn = (at: number | undefined) => {
     const way = at === undefined ? undefined : ways[at];
     setTried(way ? at : undefined);
-    if (way) trial.tryOn(way.edits);
+    // What is tried is made of the page as it is: under stress it is drawn here alone.
+    if (way && stress === '') trial.tryOn(way.edits);
     else trial.leave();
   };
   const take = (way: WayOut) => {
@@ -121,10 +122,11 @@ export function Ways({ snag, left, asked, onLook }: Props) {
                 to <kbd>{ways.length}</kbd>
               </>
             )}{' '}
-            try on the stage, <kbd>Enter</kbd> takes what is tried
+            {stress === '' ? 'try on the stage' : 'choose'}, <kbd>Enter</kbd> takes what is
+            {stress === '' ? ' tried' : ' chosen'}
           </p>
         )}
-        <Leave snag={snag} left={left} />
+        {stress === '' && <Leave snag={snag} left={left} />}
       </div>
       <ul className="ways-list" aria-label="Ways out">
         {drawn && (
@@ -150,7 +152,7 @@ export function Ways({ snag, left, asked, onLook }: Props) {
               {drawn && (
                 <Framed
                   snag={snag}
-                  query={{ only: snag.piece, snag: snag.key, way: String(at) }}
+                  query={{ only: snag.piece, snag: snag.key, way: String(way.at) }}
                   title={way.label}
                 />
               )}
@@ -245,11 +247,11 @@ interface FramedProps {
 
 /** The piece as it is compiled, at a width at which it is found. */
 function Framed({ snag, query, title }: FramedProps) {
-  const { page, catalogue, width } = useBench();
+  const { page, catalogue, width, stress } = useBench();
   const [box, size] = useSize<HTMLSpanElement>();
   const wide = width >= snag.from && width <= snag.to ? width : snag.from;
   const scale = size.width > 0 ? size.width / wide : 0;
-  const asked = new URLSearchParams({ ...query, at: versionOf(page) });
+  const asked = new URLSearchParams({ ...query, stress, at: versionOf(page) });
   return (
     <span ref={box} className="way-frame">
       {scale > 0 && (

@@ -4,10 +4,8 @@ import giostra.core.band.Band;
 import giostra.core.layout.Heights;
 import giostra.core.layout.ItemWidths;
 import giostra.core.page.Edit;
-import giostra.core.page.Edits;
 import giostra.core.page.Piece;
 import giostra.core.page.TrackSettings;
-import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import java.util.List;
 import java.util.Locale;
@@ -64,20 +62,11 @@ final class BrokenWords {
                     : null,
                 in.sides() > 0 ? fix(Said.of("no-peek"), TrackSettings.PEEK, band, 0) : null))
         .filter(Objects::nonNull)
-        .filter(this::possible)
+        .filter(fix -> WayOut.possible(at.document(), fix))
         .toList();
   }
 
   private Snag.Fix fix(String label, Setting<?> setting, String band, double value) {
     return Snag.Fix.of(label, new Edit.SetValue(piece.id(), setting.id(), band, value));
-  }
-
-  private boolean possible(Snag.Fix fix) {
-    try {
-      Edits.apply(at.document(), fix.edits());
-      return true;
-    } catch (Refused impossible) {
-      return false;
-    }
   }
 }

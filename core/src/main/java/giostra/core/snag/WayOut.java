@@ -54,6 +54,16 @@ public record WayOut(Snag.Fix fix, List<String> changes, boolean mends, List<Sna
     return all;
   }
 
+  /** Whether a page can be changed so. */
+  public static boolean possible(Document document, Snag.Fix fix) {
+    try {
+      Edits.apply(document, fix.edits());
+      return true;
+    } catch (Refused impossible) {
+      return false;
+    }
+  }
+
   private static String said(Document document, Edit edit) {
     return switch (edit) {
       case Edit.SetValue(String of, String id, String band, Object value) -> {

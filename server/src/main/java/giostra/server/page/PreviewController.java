@@ -6,10 +6,13 @@ import giostra.core.output.Assumption;
 import giostra.core.page.Document;
 import giostra.core.page.Edits;
 import giostra.core.page.Fitting;
+import giostra.core.snag.Snag;
+import giostra.core.snag.Snags;
 import giostra.server.host.PageFiles;
 import giostra.server.media.MediaService;
 import giostra.server.web.Gone;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.Resource;
@@ -66,34 +69,38 @@ class PreviewController {
       @RequestParam(defaultValue = "") String only,
       @RequestParam(required = false) @Nullable String wear,
       @RequestParam(defaultValue = "") String dress,
+      @RequestParam(defaultValue = "") String stress,
       @RequestParam(defaultValue = "") String snag,
       @RequestParam(defaultValue = "0") int way,
       @RequestParam(required = false) @Nullable Long on,
       @RequestParam(required = false) @Nullable Integer revision) {
-    if (!only.isEmpty() || !dress.isEmpty()) {
+    if (!only.isEmpty() || !dress.isEmpty() || !stress.isEmpty()) {
       PageService.Head head = pages.head(id);
-      Document shown = tried(mended(head, snag, way), only, wear, dress);
-      return previews.page(head.siteId(), shown, Assumption.of(assume));
+      Document shown = tried(mended(head, stress, snag, way), only, wear, dress);
+      return previews.page(head.siteId(), shown, Assumption.of(assume), on);
     }
     if (revision != null) {
       Document was = revisions.was(id, revision).document();
-      return previews.page(pages.place(id).siteId(), was, Assumption.of(assume));
+      return previews.page(pages.place(id).siteId(), was, Assumption.of(assume), null);
     }
     PageService.Head head = pages.head(id);
     return previews.page(head, Assumption.of(assume), on);
   }
 
-  /** A page after a way out of something that is found on it; as it is where there is none. */
-  private Document mended(PageService.Head head, String snag, int way) {
-    Document shown = pages.shown(head);
-    return snag.isEmpty()
-        ? shown
-        : findings.of(head).stream()
-            .filter(each -> each.key().equals(snag))
-            .flatMap(each -> each.fixes().stream().skip(way).limit(1))
-            .findFirst()
-            .map(fix -> Edits.apply(shown, fix.edits()).document())
-            .orElse(shown);
+  /** A page under stress, after a way out of something that is found on it where there is one. */
+  private Document mended(PageService.Head head, String stress, String snag, int way) {
+    Document shown = ProofController.stressed(pages.shown(head), stress);
+    if (snag.isEmpty()) {
+      return shown;
+    }
+    List<Snag> found =
+        stress.isEmpty() ? findings.of(head) : Snags.of(shown, media.sizes(head.siteId()), 0);
+    return found.stream()
+        .filter(each -> each.key().equals(snag))
+        .flatMap(each -> each.fixes().stream().skip(way).limit(1))
+        .findFirst()
+        .map(fix -> Edits.apply(shown, fix.edits()).document())
+        .orElse(shown);
   }
 
   /** A page in a whole dress, or but one block of it, that wears a look. */

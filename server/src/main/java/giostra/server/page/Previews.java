@@ -40,9 +40,14 @@ public class Previews {
     return page(compiled, assumed, on);
   }
 
-  /** A document of a site, under assumptions. */
-  public ResponseEntity<byte[]> page(String siteId, Document document, Set<Assumption> assumed) {
-    return page(stage.compile(siteId, Assumption.document(document, assumed)), assumed, null);
+  /**
+   * A document of a site, under assumptions.
+   *
+   * @param on the moment that it takes for now, in ms since 1970; the true one without
+   */
+  public ResponseEntity<byte[]> page(
+      String siteId, Document document, Set<Assumption> assumed, @Nullable Long on) {
+    return page(stage.compile(siteId, Assumption.document(document, assumed)), assumed, on);
   }
 
   private ResponseEntity<byte[]> page(

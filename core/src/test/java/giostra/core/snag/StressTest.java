@@ -1,0 +1,102 @@
+package giostra.core.snag;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import giostra.core.format.DocumentJson;
+import giostra.core.layout.PictureSizes;
+import giostra.core.look.Values;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Edits;
+import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
+import giostra.core.testing.Demo;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Pages as life changes them. */
+class StressTest {
+  private final Document demo = Demo.document();
+
+  @ParameterizedTest
+  @EnumSource
+  void whatComesOfItIsAPageThatCanBeKeptAndSwept(Stress stress) {
+    Document page = stress.of(demo);
+    assertThat(page).isNotEqualTo(demo);
+    assertThat(DocumentJson.read(DocumentJson.write(page).toString())).isEqualTo(page);
+    assertThat(Snags.of(page, PictureSizes.NONE, 0)).isNotNull();
+    // What stood in an item that is gone is gone with it.
+    assertThat(page.pieces()).hasSizeBetween(demo.pieces().size() - 1, demo.pieces().size());
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "Plants, Plantspla",
+    "The lamp walk, Theth lampla walkwa",
+    "No. 1210, Non. 1210",
+    "Gärten, Gärtengär",
+    "a, aa",
+    "12 %, 12 %"
+  })
+  void everyWordIsTwoFifthsLonger(String text, String longer) {
+    assertThat(Stress.longer(text)).isEqualTo(longer);
+  }
+
+  /** Markup stays what it is; words within it are longer. */
+  @Test
+  void wordsInMarkupAreLonger() {
+    Document page =
+        Edits.apply(
+                demo,
+                List.of(
+                    new Edit.SetValue(
+                        "house-1",
+                        "text",
+                        Values.ALL,
+                        "<p>Lit <strong>from</strong> &amp; <a href=\"https://a.example\">here</a></p>")))
+            .document();
+    assertThat(item(Stress.TRANSLATED.of(page), "house-1").values().get(ItemSettings.TEXT))
+        .contains("<strong>fromfr</strong>")
+        .contains("&amp;")
+        .containsPattern("href=\"https://a.example\"[^>]*>herehe</a>");
+  }
+
+  @Test
+  void itemsAreAsManyAsIsSaid() {
+    assertThat(Stress.TWENTY.of(demo).piece("houses").items()).hasSize(20);
+    assertThat(Stress.ONE.of(demo).piece("houses").items()).hasSize(1);
+    // Tabs hold pieces of their own, which a page has once.
+    assertThat(Stress.TWENTY.of(demo).piece("four-houses").items()).hasSize(4);
+    assertThat(Stress.ONE.of(demo).piece("four-houses").items()).hasSize(1);
+  }
+
+  @Test
+  void textsAreAsLongAsTheLongest() {
+    List<Item> words = Stress.LONGEST.of(demo).piece("words").items();
+    assertThat(words)
+        .extracting(item -> item.values().get(ItemSettings.TEXT))
+        .allMatch(text -> text.equals(words.getFirst().values().get(ItemSettings.TEXT)));
+  }
+
+  /** The headings of tabs of the demo break in no band; two fifths longer one does. */
+  @Test
+  void longerWordsBreakWhereTheseDoNot() {
+    long before = broken(demo);
+    assertThat(broken(Stress.TRANSLATED.of(demo))).isGreaterThan(before);
+    assertThat(broken(Stress.ONE.of(demo))).isLessThanOrEqualTo(before);
+  }
+
+  private static long broken(Document document) {
+    return Snags.of(document, PictureSizes.NONE, 0).stream()
+        .filter(each -> each.rule() == Rule.BROKEN_WORD)
+        .mapToLong(each -> each.to() - each.from() + 1)
+        .sum();
+  }
+
+  private static Item item(Document document, String id) {
+    return (Item) document.node(id);
+  }
+}
