@@ -47,6 +47,8 @@ export function Prove({ length }: { readonly length: number }) {
   const axis: Axis = AXES[kept] ?? 'widths';
   const [key, setKey] = useState('');
   const [lined, setLined] = useState(false);
+  // Who takes a way out goes on with what is found next.
+  const [follows, setFollows] = useState(false);
   const left = sweep.data?.left ?? {};
   const all = (sweep.data?.snags ?? []).filter((each) => each.severity !== 'note');
   const snags = all.filter((each) => left[each.key] === undefined);
@@ -147,8 +149,9 @@ export function Prove({ length }: { readonly length: number }) {
             key={picked.key}
             snag={picked}
             left={left[picked.key]}
-            asked={picked.key === key}
+            asked={picked.key === key || follows}
             onLook={() => go(picked)}
+            onTaken={setFollows}
           />
         ) : (
           <p className="prove-none prove-all">

@@ -14,6 +14,8 @@ interface Props {
   readonly asked: boolean;
   /** Takes the stage there. */
   onLook(): void;
+  /** A way out is taken, or what comes of it is there. */
+  onTaken(taken: boolean): void;
 }
 
 const UNITS: Readonly<Record<string, string>> = { px: 'px', ms: 's', times: '×' };
@@ -25,7 +27,7 @@ function figure(value: number, unit: string): string {
 }
 
 /** One finding: its figures, and its ways out as they would look; each was tried on the page. */
-export function Ways({ snag, left, asked, onLook }: Props) {
+export function Ways({ snag, left, asked, onLook, onTaken }: Props) {
   const { page, session, catalogue, stress } = useBench();
   const trial = useTrial();
   const [tried, setTried] = useState<number>();
@@ -50,6 +52,7 @@ export function Ways({ snag, left, asked, onLook }: Props) {
   };
   const take = (way: WayOut) => {
     trial.keep();
+    onTaken(true);
     session.edit(way.edits);
   };
   const latest = useRef({ tryOn, take, ways, tried });
@@ -83,9 +86,12 @@ export function Ways({ snag, left, asked, onLook }: Props) {
   const item = snag.item ? find(page.document, snag.item)?.node : undefined;
   const drawn = catalogue.types.some((each) => each.type === piece?.type);
   const box = useRef<HTMLDivElement>(null);
+  const told = useRef(onTaken);
+  told.current = onTaken;
   useEffect(() => {
     // Whoever pressed a bar goes on with its ways out.
-    if (asked) box.current?.focus({ preventScroll: false });
+    if (asked) box.current?.focus();
+    told.current(false);
   }, [asked]);
   return (
     <div ref={box} className="ways" role="group" aria-label="The snag" tabIndex={-1}>

@@ -8,6 +8,7 @@ import giostra.core.page.Edits;
 import giostra.core.page.Fitting;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
+import giostra.core.value.Require;
 import giostra.server.host.PageFiles;
 import giostra.server.media.MediaService;
 import giostra.server.web.Gone;
@@ -30,6 +31,9 @@ import org.springframework.web.bind.annotation.RestController;
  */
 @RestController
 class PreviewController {
+  /** Ways out of one finding. */
+  private static final int MOST_WAYS = 99;
+
   private final PageService pages;
   private final Revisions revisions;
   private final Stage stage;
@@ -89,6 +93,7 @@ class PreviewController {
 
   /** A page under stress, after a way out of something that is found on it where there is one. */
   private Document mended(PageService.Head head, String stress, String snag, int way) {
+    Require.within(0, MOST_WAYS, "way", way);
     Document shown = ProofController.stressed(pages.shown(head), stress);
     if (snag.isEmpty()) {
       return shown;
