@@ -251,8 +251,8 @@ class LooksJourney {
     assertThat(asked).hasSizeGreaterThan(600);
     String made = api.newPage(api.copyOfDemo(), document());
     // Some at a time: each answer says all that changes on a stage.
-    for (int from = 0; from < edits.size(); from += 100) {
-      List<Edit> some = edits.subList(from, Math.min(edits.size(), from + 100));
+    for (int from = 0; from < edits.size(); from += 320) {
+      List<Edit> some = edits.subList(from, Math.min(edits.size(), from + 320));
       assertThat(api.edit(made, 0, some.toArray(Edit[]::new)).status()).isEqualTo(200);
     }
     page.setViewportSize(1280, 900);
