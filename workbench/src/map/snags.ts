@@ -11,9 +11,9 @@ export function useSnags(): ReadonlyMap<string, string[]> {
   return useMemo(() => {
     if (!snags) return NONE;
     const byNode = new Map<string, string[]>();
-    for (const { key, piece, item, message, severity } of snags) {
-      // Notes stand beside the values that they are about; what is left on purpose is no snag.
-      if (severity === 'note' || left?.[key]) continue;
+    for (const { key, piece, item, message } of snags) {
+      // What is left on purpose is no snag.
+      if (left?.[key] !== undefined) continue;
       for (const node of item ? [piece, item] : [piece]) {
         byNode.set(node, [...(byNode.get(node) ?? []), message]);
       }

@@ -25,7 +25,7 @@ function reach({ widths, states, roundMs, until }: Proved): string {
   const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
   return [
     `proved at ${widths.toLocaleString('en-GB').replace(',', ' ')} widths`,
-    `in ${states} states`,
+    `in ${states.length} states`,
     roundMs > 0 ? `over one round of ${(roundMs / 1000).toFixed(1)} s` : '',
     until ? `to ${day.format(new Date(until))}` : '',
   ]
@@ -50,7 +50,7 @@ export function Prove({ length }: { readonly length: number }) {
   // Who takes a way out goes on with what is found next.
   const [follows, setFollows] = useState(false);
   const left = sweep.data?.left ?? {};
-  const all = (sweep.data?.snags ?? []).filter((each) => each.severity !== 'note');
+  const all = sweep.data?.snags ?? [];
   const snags = all.filter((each) => left[each.key] === undefined);
   const picked = all.find((each) => each.key === key) ?? nearest(snags, key);
 

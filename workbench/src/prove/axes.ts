@@ -6,8 +6,6 @@ import { tape } from '../bench/scale';
 export const AXES = ['widths', 'times', 'states', 'dates'] as const;
 export type Axis = (typeof AXES)[number];
 
-const STATES = ['rest', 'hover', 'focus', 'pressed', 'current'];
-
 /** A stretch of a strip, in px from its start. */
 export interface Bar {
   readonly from: number;
@@ -29,7 +27,7 @@ export interface Laid {
 
 const EDGE = 14;
 
-/** Ms a year has, for an axis with one date alone. */
+/** Ms that an axis reaches beyond a date that is alone. */
 const MONTH = 30 * 86_400_000;
 
 /** Lays an axis out. What has nothing to show on it has no marks. */
@@ -40,11 +38,12 @@ export function laid(axis: Axis, length: number, proved: Proved): Laid {
     return { ticks: [], bar: ({ from, to }) => ({ from: x(from), to: x(to) }) };
   }
   if (axis === 'states') {
-    const wide = (length - 2 * EDGE) / STATES.length;
+    const { states } = proved;
+    const wide = (length - 2 * EDGE) / states.length;
     return {
-      ticks: STATES.map((state, i) => ({ at: EDGE + i * wide, says: stateName(state) })),
+      ticks: states.map((state, i) => ({ at: EDGE + i * wide, says: stateName(state) })),
       bar({ part, state }) {
-        const at = STATES.indexOf(state);
+        const at = states.indexOf(state);
         return part && at >= 0
           ? { from: EDGE + at * wide, to: EDGE + (at + 1) * wide - 8 }
           : undefined;

@@ -15,6 +15,9 @@ export function Shelf() {
     queryKey: ['shelf'],
     queryFn: () => ask(api.GET('/api/shelf')),
     staleTime: 0,
+    // Pages are gone through while the shelf is there already: their counts come one by one.
+    refetchInterval: ({ state }) =>
+      state.data?.sites.some((site) => site.pages.some(waits)) ? COUNTING : false,
   });
   useEffect(() => {
     document.title = 'Giostra';
@@ -112,12 +115,14 @@ function PageCard({ page, stage }: { readonly page: Page; readonly stage: string
         </h3>
         <p className="mt-1 flex flex-wrap gap-x-4 gap-y-0.5 text-sm">
           <span className="faint">{page.pieces === 1 ? '1 piece' : `${page.pieces} pieces`}</span>
-          {page.snags > 0 ? (
+          {waits(page) ? (
+            <span className="faint">going through it…</span>
+          ) : page.snags ? (
             <span className="text-error">
               {page.snags === 1 ? '1 snag' : `${page.snags} snags`}
             </span>
           ) : (
-            <span className="text-success">nothing too narrow</span>
+            <span className="text-success">no snags</span>
           )}
           <span className={page.liveNumber ? 'text-success' : 'faint'}>
             {page.liveNumber ? `release ${page.liveNumber} is live` : 'not published'}
@@ -129,6 +134,12 @@ function PageCard({ page, stage }: { readonly page: Page; readonly stage: string
     </Link>
   );
 }
+
+/** Ms after which pages that are gone through are asked for again. */
+const COUNTING = 1_500;
+
+/** Whether nobody knows yet what is found on a page. */
+const waits = (page: Page) => !page.broken && page.snags == null;
 
 /** After so long in view a page is drawn, in ms: a shelf that is scrolled past draws none. */
 const LOOKED_AT = 200;

@@ -136,7 +136,7 @@ class ProveJourney {
     Page page = chromium.page(1280, 900);
     Bench bench = Bench.open(page, api, id, "prove", "openings");
     bench.button("times").click();
-    assertThat(page.locator(".strips-ticks")).containsText("s");
+    assertThat(page.locator(".strips-ticks")).containsText(Pattern.compile("\\d s"));
     Locator hasty = bar(page, "rests 2 s");
     assertThat(hasty.first()).isVisible();
     // Several bands have it at the same time: each is met by keyboard, a press leads to the next.
@@ -149,6 +149,32 @@ class ProveJourney {
     assertThat(page.locator(".topbar input[type=date]")).hasValue("2027-01-06");
     bench.button("states").click();
     assertThat(page.locator(".strips-ticks")).containsText("Hover");
+  }
+
+  /** What life does to a page is looked at on the stage, and is no part of the page. */
+  @Test
+  void aPageIsPutToWhatLifeDoesToIt(Api api, Chromium.Open chromium) {
+    String id = page(api);
+    Document before = api.document(id);
+    Page page = chromium.page(1280, 900);
+    Bench bench = Bench.open(page, api, id, "prove", "houses");
+    assertThat(page.locator(".prove-head h2")).hasText("4 snags");
+    bench.button("+40 % for translation").click();
+    assertThat(page.locator(".prove-head h2"))
+        .hasText(Pattern.compile("([5-9]|\\d\\d) snags: \\+40 % for translation"));
+    page.frameLocator("iframe >> nth=0")
+        .locator("[data-item=house-2] :text('Moonflowermoon hourho')")
+        .first()
+        .waitFor();
+    bench.button("twenty items").click();
+    assertThat(page.frameLocator("iframe >> nth=0").locator("[data-piece=houses] [data-item]"))
+        .hasCount(20);
+    // It is the page as it is in every other step.
+    bench.step("Arrange");
+    assertThat(page.frameLocator("iframe >> nth=0").locator("[data-piece=houses] [data-item]"))
+        .hasCount(6);
+    assertThat(api.document(id)).isEqualTo(before);
+    assertThat(api.get("/api/pages/" + id + "/snags?stress=hail").status()).isEqualTo(422);
   }
 
   @Test

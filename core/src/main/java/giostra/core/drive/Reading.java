@@ -25,17 +25,6 @@ public final class Reading {
   /** Words a minute. */
   public static final double WORDS_A_MINUTE = 238;
 
-  private static final List<Setting<String>> READ =
-      List.of(
-          ItemSettings.KICKER,
-          ItemSettings.HEADING,
-          ItemSettings.SUBHEADING,
-          ItemSettings.TEXT,
-          ItemSettings.NAME,
-          ItemSettings.ROLE,
-          ItemSettings.BUTTON,
-          ItemSettings.BUTTON_2);
-
   private Reading() {}
 
   /** Ms that so many words take. */
@@ -77,7 +66,7 @@ public final class Reading {
             .toList();
     int most = piece.values().get(PieceSettings.SHORTEN);
     var all = new ArrayList<String>();
-    for (Setting<String> each : READ) {
+    for (Setting<String> each : ItemSettings.READ) {
       // The name of a slide stands at its mark alone.
       boolean marks = piece instanceof Piece.Slider && each == ItemSettings.NAME;
       if (used.contains(each.id()) && !Fields.off(piece, each.id()) && !marks) {

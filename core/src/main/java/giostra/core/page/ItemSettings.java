@@ -117,6 +117,10 @@ public final class ItemSettings {
   public static final Setting<String> ACTION_ON =
       Setting.once("actionOn", "Message, item or address", new Kind.Words(400, false), "");
 
+  /** Words that are seen of an item, as they are read; of a box those on its front. */
+  public static final List<Setting<String>> READ =
+      List.of(KICKER, HEADING, SUBHEADING, TEXT, NAME, ROLE, BUTTON, BUTTON_2);
+
   /** What every kind asks of every item, beside what it shows. */
   public static final List<Setting<?>> ALWAYS =
       joined(

@@ -62,7 +62,7 @@ final class BrokenWords {
                     : null,
                 in.sides() > 0 ? fix(Said.of("no-peek"), TrackSettings.PEEK, band, 0) : null))
         .filter(Objects::nonNull)
-        .filter(fix -> WayOut.possible(at.document(), fix))
+        .filter(fix -> fix.possible(at.document()))
         .toList();
   }
 

@@ -33,6 +33,11 @@ public final class Leaves {
     return reason(document, snag).isPresent();
   }
 
+  /** What of what was found a visitor could meet, and nobody leaves on purpose: what is counted. */
+  public static List<Snag> counted(Document document, List<Snag> found) {
+    return found.stream().filter(Snag::met).filter(snag -> !left(document, snag)).toList();
+  }
+
   /**
    * The edit that leaves a finding as it is. What is said of findings that are no more goes with
    * it.

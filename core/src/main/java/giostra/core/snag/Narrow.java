@@ -6,9 +6,7 @@ import giostra.core.fit.Piecewise;
 import giostra.core.layout.ItemWidths;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
-import giostra.core.page.Edits;
 import giostra.core.page.TrackSettings;
-import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
@@ -58,33 +56,20 @@ final class Narrow {
     boolean roomAfter = range[1] + 1 < Math.min(band.below(), Bands.WIDEST);
     if (atStart && roomAfter && band.from() > 0) {
       Edit move = new Edit.MoveBreakpoint(band.id(), range[1] + 1);
-      addIfPossible(document, fixes, Snag.Fix.of(Said.of("move-post", "to", range[1] + 1), move));
+      fixes.add(Snag.Fix.of(Said.of("move-post", "to", range[1] + 1), move));
     }
     int fewer = widths.suggested(in, 12);
     if (in.counted() && fewer < in.count()) {
-      addIfPossible(
-          document,
-          fixes,
-          Snag.Fix.of(Said.of("show", "n", fewer), set(widths, in, in.setting(), fewer)));
+      fixes.add(Snag.Fix.of(Said.of("show", "n", fewer), set(widths, in, in.setting(), fewer)));
     }
     if (in.sides() > 0) {
-      addIfPossible(
-          document, fixes, Snag.Fix.of(Said.of("no-peek"), set(widths, in, TrackSettings.PEEK, 0)));
+      fixes.add(Snag.Fix.of(Said.of("no-peek"), set(widths, in, TrackSettings.PEEK, 0)));
     }
-    return fixes;
+    return fixes.stream().filter(fix -> fix.possible(document)).toList();
   }
 
   private static Edit set(
       ItemWidths widths, ItemWidths.InBand in, Setting<?> setting, double value) {
     return new Edit.SetValue(widths.piece().id(), setting.id(), in.band().id(), value);
-  }
-
-  private static void addIfPossible(Document document, List<Snag.Fix> fixes, Snag.Fix fix) {
-    try {
-      Edits.apply(document, fix.edits());
-      fixes.add(fix);
-    } catch (Refused impossible) {
-      // A neighbouring breakpoint stands in the way: this way out is none.
-    }
   }
 }

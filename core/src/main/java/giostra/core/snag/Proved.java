@@ -14,6 +14,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -21,14 +22,14 @@ import java.util.stream.Stream;
  * How far a sweep reaches.
  *
  * @param widths how many widths of the viewport
- * @param states how many states of each part
+ * @param states of each part
  * @param roundMs how long the longest round is that something goes by itself, in ms; 0 where
  *     nothing does
  * @param from the first date on which something changes
  * @param until the last
  */
 public record Proved(
-    int widths, int states, long roundMs, Optional<Instant> from, Optional<Instant> until) {
+    int widths, List<State> states, long roundMs, Optional<Instant> from, Optional<Instant> until) {
 
   /** That of the sweep of a page. */
   public static Proved of(Document document) {
@@ -37,7 +38,7 @@ public record Proved(
     return new Proved(
         Bands.WIDEST - Bands.NARROWEST + 1,
         // What is disabled need not be read.
-        (int) Arrays.stream(State.values()).filter(state -> state != State.DISABLED).count(),
+        Arrays.stream(State.values()).filter(state -> state != State.DISABLED).toList(),
         document.pieces().stream().mapToLong(piece -> round(document, piece)).max().orElse(0),
         changes(document, zone).min(order),
         changes(document, zone).max(order));

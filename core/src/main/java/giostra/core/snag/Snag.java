@@ -1,8 +1,11 @@
 package giostra.core.snag;
 
 import giostra.core.look.Part;
+import giostra.core.page.Document;
 import giostra.core.page.Edit;
+import giostra.core.page.Edits;
 import giostra.core.value.Kind;
+import giostra.core.value.Refused;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
@@ -33,6 +36,17 @@ public record Snag(
   public record Fix(String label, List<Edit> edits) {
     public Fix {
       edits = List.copyOf(edits);
+    }
+
+    /** Whether a page can be changed so. */
+    public boolean possible(Document document) {
+      try {
+        Edits.apply(document, edits);
+        return true;
+      } catch (Refused impossible) {
+        // A neighbouring breakpoint stands in the way, say: this way out is none.
+        return false;
+      }
     }
 
     static Fix of(String label, Edit edit) {
@@ -76,6 +90,11 @@ public record Snag(
 
   Snag withFixes(List<Fix> fixes) {
     return new Snag(rule, place, extent, measure, message, fixes);
+  }
+
+  /** Whether a visitor could meet it, or else only who sets the value. */
+  public boolean met() {
+    return rule.severity() != Severity.NOTE;
   }
 
   /** Whether it is the same thing at some of the same widths. */

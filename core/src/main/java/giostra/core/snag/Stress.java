@@ -9,14 +9,18 @@ import giostra.core.page.Node;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.value.Kind;
+import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.TextNode;
 
@@ -40,17 +44,10 @@ public enum Stress {
   private static final double MORE = 0.4;
 
   private static final List<Setting<String>> OF_ITEMS =
-      List.of(
-          ItemSettings.KICKER,
-          ItemSettings.HEADING,
-          ItemSettings.SUBHEADING,
-          ItemSettings.TEXT,
-          ItemSettings.NAME,
-          ItemSettings.ROLE,
-          ItemSettings.BUTTON,
-          ItemSettings.BUTTON_2,
-          ItemSettings.BACK_HEADING,
-          ItemSettings.BACK_TEXT);
+      Stream.concat(
+              ItemSettings.READ.stream(),
+              Stream.of(ItemSettings.BACK_HEADING, ItemSettings.BACK_TEXT))
+          .toList();
 
   private static final List<Setting<String>> OF_OTHERS =
       List.of(
@@ -71,6 +68,28 @@ public enum Stress {
   Stress(String label, UnaryOperator<Node> change) {
     this.label = label;
     this.change = change;
+  }
+
+  /**
+   * The one with that word.
+   *
+   * @throws Refused when there is none
+   */
+  public static Stress named(String word) {
+    return Arrays.stream(values())
+        .filter(each -> each.word().equals(word))
+        .findFirst()
+        .orElseThrow(() ->
+            new Refused(
+                "stress",
+                word,
+                "one of "
+                    + Arrays.stream(values()).map(Stress::word).collect(Collectors.joining(", "))));
+  }
+
+  /** Its name for machines. */
+  public String word() {
+    return Kind.Pick.word(this);
   }
 
   /** What it is called. */

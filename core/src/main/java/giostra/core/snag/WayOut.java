@@ -7,7 +7,6 @@ import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.Node;
 import giostra.core.page.NodeType;
-import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,7 +34,7 @@ public record WayOut(Snag.Fix fix, List<String> changes, boolean mends, List<Sna
       Document document, Snag snag, List<Snag> before, PictureSizes pictures, double scrollbar) {
     var all = new ArrayList<WayOut>();
     for (Snag.Fix fix : snag.fixes()) {
-      try {
+      if (fix.possible(document)) {
         Document after = Edits.apply(document, fix.edits()).document();
         List<Snag> found = Snags.of(after, pictures, scrollbar);
         all.add(
@@ -44,24 +43,12 @@ public record WayOut(Snag.Fix fix, List<String> changes, boolean mends, List<Sna
                 fix.edits().stream().map(edit -> said(document, edit)).toList(),
                 found.stream().noneMatch(snag::meets),
                 found.stream()
-                    .filter(each -> each.rule().severity() != Severity.NOTE)
+                    .filter(Snag::met)
                     .filter(each -> before.stream().noneMatch(each::meets))
                     .toList()));
-      } catch (Refused impossible) {
-        // What stood open when it was found does so no more.
       }
     }
     return all;
-  }
-
-  /** Whether a page can be changed so. */
-  public static boolean possible(Document document, Snag.Fix fix) {
-    try {
-      Edits.apply(document, fix.edits());
-      return true;
-    } catch (Refused impossible) {
-      return false;
-    }
   }
 
   private static String said(Document document, Edit edit) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import giostra.core.drive.Pacing;
 import giostra.core.layout.PictureSizes;
+import giostra.core.look.State;
 import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
@@ -135,6 +136,7 @@ class ProofTest {
     // The day on which a season ends is a day of it.
     assertThat(proved.until()).contains(Instant.parse("2027-04-02T00:00:00Z"));
     assertThat(proved.widths()).isEqualTo(2560 - 280 + 1);
+    assertThat(proved.states()).hasSize(5).doesNotContain(State.DISABLED);
     assertThat(Proved.of(demo).until()).isEmpty();
   }
 

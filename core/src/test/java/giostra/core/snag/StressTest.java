@@ -1,6 +1,7 @@
 package giostra.core.snag;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import giostra.core.format.DocumentJson;
 import giostra.core.format.NodeTexts;
@@ -12,6 +13,7 @@ import giostra.core.page.Edits;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.testing.Demo;
+import giostra.core.value.Refused;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -29,7 +31,11 @@ class StressTest {
     assertThat(page).isNotEqualTo(demo);
     String text = new NodeTexts((section, write) -> write.apply(section)).text(page);
     assertThat(DocumentJson.read(text)).isEqualTo(page);
-    assertThat(Snags.of(page, PictureSizes.NONE, 0)).isNotNull();
+    // What is found stands where something is.
+    assertThat(Snags.of(page, PictureSizes.NONE, 0))
+        .isNotEmpty()
+        .allMatch(snag -> page.find(snag.piece()).isPresent())
+        .allMatch(snag -> snag.item().isEmpty() || page.find(snag.item()).isPresent());
     // What stood in an item that is gone is gone with it.
     assertThat(page.pieces()).hasSizeBetween(demo.pieces().size() - 1, demo.pieces().size());
   }
@@ -45,6 +51,14 @@ class StressTest {
   })
   void everyWordIsTwoFifthsLonger(String text, String longer) {
     assertThat(Stress.longer(text)).isEqualTo(longer);
+  }
+
+  @Test
+  void whatNobodyKnowsIsRefused() {
+    assertThat(Stress.named("translated")).isEqualTo(Stress.TRANSLATED);
+    assertThatThrownBy(() -> Stress.named("hail"))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("longest, translated, one, twenty");
   }
 
   /** Markup stays what it is; words within it are longer. */

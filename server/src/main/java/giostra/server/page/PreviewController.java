@@ -6,14 +6,12 @@ import giostra.core.output.Assumption;
 import giostra.core.page.Document;
 import giostra.core.page.Edits;
 import giostra.core.page.Fitting;
-import giostra.core.snag.Snag;
-import giostra.core.snag.Snags;
+import giostra.core.snag.Stress;
 import giostra.core.value.Require;
 import giostra.server.host.PageFiles;
 import giostra.server.media.MediaService;
 import giostra.server.web.Gone;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.Resource;
@@ -94,18 +92,16 @@ class PreviewController {
   /** A page under stress, after a way out of something that is found on it where there is one. */
   private Document mended(PageService.Head head, String stress, String snag, int way) {
     Require.within(0, MOST_WAYS, "way", way);
-    Document shown = ProofController.stressed(pages.shown(head), stress);
     if (snag.isEmpty()) {
-      return shown;
+      Document shown = pages.shown(head);
+      return stress.isEmpty() ? shown : Stress.named(stress).of(shown);
     }
-    List<Snag> found =
-        stress.isEmpty() ? findings.of(head) : Snags.of(shown, media.sizes(head.siteId()), 0);
-    return found.stream()
-        .filter(each -> each.key().equals(snag))
-        .flatMap(each -> each.fixes().stream().skip(way).limit(1))
-        .findFirst()
-        .map(fix -> Edits.apply(shown, fix.edits()).document())
-        .orElse(shown);
+    Findings.Swept swept = findings.swept(head, stress);
+    return swept
+        .named(snag)
+        .flatMap(each -> each.fixes().stream().skip(way).findFirst())
+        .map(fix -> Edits.apply(swept.document(), fix.edits()).document())
+        .orElse(swept.document());
   }
 
   /** A page in a whole dress, or but one block of it, that wears a look. */

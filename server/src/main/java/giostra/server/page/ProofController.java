@@ -1,14 +1,13 @@
 package giostra.server.page;
 
 import giostra.core.format.EditJson;
-import giostra.core.page.Document;
 import giostra.core.snag.Leaves;
 import giostra.core.snag.Proved;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import giostra.core.snag.Stress;
 import giostra.core.snag.WayOut;
-import giostra.core.value.Refused;
+import giostra.core.value.Kind;
 import giostra.server.media.MediaService;
 import giostra.server.web.Gone;
 import io.swagger.v3.oas.annotations.media.Content;
@@ -42,7 +41,7 @@ class ProofController {
   /**
    * What is found on the page.
    *
-   * @param snags notes among them: values without effect
+   * @param snags what a visitor could meet; what is without effect stands beside its value
    * @param left why some of them are left as they are, by their keys
    * @param swept ids of the pieces and columns that were gone through, as they are read
    * @param proved how far it reaches
@@ -57,31 +56,34 @@ class ProofController {
    * How far a sweep reaches.
    *
    * @param widths how many of the viewport
-   * @param states how many of each part
+   * @param states of each part
    * @param roundMs the longest round that something goes by itself, in ms; 0 where nothing does
    * @param from the first moment at which somebody comes or goes
    * @param until the last
    */
   record ProvedReply(
-      int widths, int states, long roundMs, @Nullable Instant from, @Nullable Instant until) {}
+      int widths,
+      List<String> states,
+      long roundMs,
+      @Nullable Instant from,
+      @Nullable Instant until) {}
 
   /** The whole sweep. */
   @GetMapping("/api/pages/{id}/snags")
   Sweep snags(@PathVariable String id, @RequestParam(defaultValue = "") String stress) {
-    PageService.Head head = pages.head(id);
-    Document document = stressed(pages.shown(head), stress);
-    Proved proved = Proved.of(document);
-    List<Snag> found = found(head, document, stress);
+    Findings.Swept swept = findings.swept(pages.head(id), stress);
+    List<Snag> met = swept.found().stream().filter(Snag::met).toList();
     var left = new LinkedHashMap<String, String>();
-    found.forEach(
-        each -> Leaves.reason(document, each).ifPresent(why -> left.put(each.key(), why)));
+    met.forEach(
+        each -> Leaves.reason(swept.document(), each).ifPresent(why -> left.put(each.key(), why)));
+    Proved proved = Proved.of(swept.document());
     return new Sweep(
-        found.stream().map(Sheets::finding).toList(),
+        met.stream().map(Sheets::finding).toList(),
         left,
-        Snags.swept(document).map(node -> node.id()).toList(),
+        Snags.swept(swept.document()).map(node -> node.id()).toList(),
         new ProvedReply(
             proved.widths(),
-            proved.states(),
+            proved.states().stream().map(Kind.Pick::word).toList(),
             proved.roundMs(),
             proved.from().orElse(null),
             proved.until().orElse(null)));
@@ -110,16 +112,13 @@ class ProofController {
       @RequestParam String snag,
       @RequestParam(defaultValue = "") String stress) {
     PageService.Head head = pages.head(id);
-    Document own = pages.shown(head);
-    Document document = stressed(own, stress);
-    List<Snag> found = found(head, document, stress);
-    return found.stream()
-        .filter(each -> each.key().equals(snag))
-        .findFirst()
+    Findings.Swept swept = findings.swept(head, stress);
+    return swept
+        .named(snag)
         .map(each ->
-            WayOut.of(document, each, found, media.sizes(head.siteId()), 0).stream()
+            WayOut.of(swept.document(), each, swept.found(), media.sizes(head.siteId()), 0).stream()
                 // What is there under stress alone cannot be changed.
-                .filter(way -> WayOut.possible(own, way.fix()))
+                .filter(way -> way.fix().possible(swept.own()))
                 .map(way ->
                     new WayOutReply(
                         each.fixes().indexOf(way.fix()),
@@ -132,39 +131,13 @@ class ProofController {
         .orElse(List.of());
   }
 
-  /**
-   * A page as life changes it.
-   *
-   * @param stress the word of what it is put to; empty for the page as it is
-   */
-  static Document stressed(Document document, String stress) {
-    return stress.isEmpty() ? document : stress(stress).of(document);
-  }
-
-  private static Stress stress(String word) {
-    return Arrays.stream(Stress.values())
-        .filter(each -> Sheets.word(each).equals(word))
-        .findFirst()
-        .orElseThrow(() ->
-            new Refused(
-                "stress",
-                word,
-                "one of "
-                    + String.join(
-                        ", ", Arrays.stream(Stress.values()).map(Sheets::word).toList())));
-  }
-
-  private List<Snag> found(PageService.Head head, Document document, String stress) {
-    return stress.isEmpty() ? findings.of(head) : Snags.of(document, media.sizes(head.siteId()), 0);
-  }
-
   /** What a page can be put to. */
   record StressReply(String id, String label) {}
 
   @GetMapping("/api/stresses")
   List<StressReply> stresses() {
     return Arrays.stream(Stress.values())
-        .map(each -> new StressReply(Sheets.word(each), each.label()))
+        .map(each -> new StressReply(each.word(), each.label()))
         .toList();
   }
 
@@ -177,13 +150,8 @@ class ProofController {
       @PathVariable String id,
       @RequestParam String snag,
       @RequestParam(defaultValue = "") String because) {
-    PageService.Head head = pages.head(id);
-    List<Snag> found = findings.of(head);
-    Snag left =
-        found.stream()
-            .filter(each -> each.key().equals(snag))
-            .findFirst()
-            .orElseThrow(() -> new Gone("finding", snag));
-    return EditJson.write(List.of(Leaves.leave(pages.shown(head), found, left, because)));
+    Findings.Swept swept = findings.swept(pages.head(id), "");
+    Snag left = swept.named(snag).orElseThrow(() -> new Gone("finding", snag));
+    return EditJson.write(List.of(Leaves.leave(swept.document(), swept.found(), left, because)));
   }
 }

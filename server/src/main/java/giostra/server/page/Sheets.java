@@ -22,7 +22,6 @@ import giostra.core.snag.Extent;
 import giostra.core.snag.Leaves;
 import giostra.core.snag.Place;
 import giostra.core.snag.Rule;
-import giostra.core.snag.Severity;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import giostra.core.value.Kind;
@@ -242,10 +241,8 @@ final class Sheets {
   private static List<Finding> snags(
       Document document, Node node, PictureSizes pictures, double scrollbar, boolean drives) {
     // Notes stand beside the values that they are about.
-    return Snags.of(document, node, pictures, scrollbar).stream()
-        .filter(snag -> snag.rule().severity() != Severity.NOTE)
+    return Leaves.counted(document, Snags.of(document, node, pictures, scrollbar)).stream()
         .filter(snag -> snag.rule().inTime() == drives)
-        .filter(snag -> !Leaves.left(document, snag))
         .map(Sheets::finding)
         .toList();
   }

@@ -1,6 +1,7 @@
 package giostra.server.release;
 
 import giostra.server.web.Gone;
+import java.nio.charset.StandardCharsets;
 import org.springframework.core.io.Resource;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -10,6 +11,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.util.UriUtils;
 
 /** The live pages: files as they were released, nothing computed. */
 @RestController
@@ -23,7 +25,7 @@ class LiveController {
   @GetMapping("/live/{site}/{page}")
   ResponseEntity<Void> folder(@PathVariable String site, @PathVariable String page) {
     return ResponseEntity.status(HttpStatus.MOVED_PERMANENTLY)
-        .header(HttpHeaders.LOCATION, "/live/" + site + "/" + page + "/")
+        .header(HttpHeaders.LOCATION, location("/live/" + site + "/" + page + "/"))
         .build();
   }
 
@@ -41,7 +43,7 @@ class LiveController {
       // A page that has another address now is found by the one that people know.
       String now = releases.movedTo(site, page).orElseThrow(() -> e);
       return ResponseEntity.status(HttpStatus.MOVED_PERMANENTLY)
-          .header(HttpHeaders.LOCATION, now + (name.equals("index.html") ? "" : name))
+          .header(HttpHeaders.LOCATION, location(now + (name.equals("index.html") ? "" : name)))
           .build();
     }
     String tag = "\"" + file.hash().substring(0, 24) + "\"";
@@ -58,5 +60,10 @@ class LiveController {
         .header("Referrer-Policy", "strict-origin-when-cross-origin")
         .header("X-Content-Type-Options", "nosniff");
     return known.contains(tag) ? answer.build() : answer.body(file.bytes());
+  }
+
+  /** As a header takes it: a header that holds other than Latin characters is dropped. RFC 3986. */
+  private static String location(String path) {
+    return UriUtils.encodePath(path, StandardCharsets.UTF_8);
   }
 }

@@ -52,11 +52,8 @@ class Overview {
     }
     ReleaseService.Line live = releases.live(head.id()).orElse(null);
     String said = shown.said();
-    int snags = 0;
-    try {
-      snags = findings.count(head);
-    } catch (RuntimeException e) {
-      LOG.warn("page {} cannot be looked through", head.id(), e);
+    Findings.Count count = findings.count(head).orElse(null);
+    if (count != null && count.failed()) {
       said = "This page cannot be looked through for snags.";
     }
     return new ShelfReply.ShelfPage(
@@ -65,7 +62,7 @@ class Overview {
         head.slug(),
         head.revision(),
         head.document().pieces().size(),
-        snags,
+        count == null ? null : count.snags(),
         live == null ? null : live.number(),
         live != null
             && (live.revision() < head.revision() || live.siteRevision() < head.siteRevision()),

@@ -11,6 +11,7 @@ record ShelfReply(String stage, List<ShelfSite> sites) {
   /**
    * A page on the shelf.
    *
+   * @param snags how many are found on it; nothing while it is gone through
    * @param said what is wrong with it; empty when nothing is
    * @param broken whether it cannot be opened
    */
@@ -21,7 +22,7 @@ record ShelfReply(String stage, List<ShelfSite> sites) {
       String slug,
       int revision,
       int pieces,
-      int snags,
+      @Nullable Integer snags,
       @Nullable Integer liveNumber,
       boolean newerThanLive,
       String said,

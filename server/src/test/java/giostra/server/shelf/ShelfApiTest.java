@@ -8,6 +8,8 @@ import giostra.core.page.PageSettings;
 import giostra.core.testing.RandomDocuments;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.util.List;
@@ -86,6 +88,40 @@ class ShelfApiTest {
     assertThat(page(api, site, "First name")).isNotEqualTo(page);
     assertThat(api.get(old).status()).isEqualTo(404);
     assertThat(second).isNotEmpty();
+  }
+
+  /** A shelf is there at once; what is found on each page comes when it is known. */
+  @Test
+  void whatIsFoundIsCountedWhileTheShelfIsThere(Api api) throws InterruptedException {
+    String page = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
+    assertThat(onShelf(api, page).orElseThrow().path("snags").isNull()).isTrue();
+    JsonNode found = onShelf(api, page).orElseThrow().path("snags");
+    for (int i = 0; i < 600 && found.isNull(); i++) {
+      Thread.sleep(50);
+      found = onShelf(api, page).orElseThrow().path("snags");
+    }
+    assertThat(found.asInt()).isEqualTo(4);
+    // Left on purpose, it counts no more.
+    JsonNode first = api.get("/api/pages/" + page + "/snags").json().path("snags").get(0);
+    JsonNode edits =
+        api.get(
+                "/api/pages/"
+                    + page
+                    + "/leave?because=so&snag="
+                    + URLEncoder.encode(first.path("key").asString(), StandardCharsets.UTF_8))
+            .json();
+    assertThat(
+            api.post("/api/pages/" + page + "/edits", Map.of("revision", 0, "edits", edits))
+                .status())
+        .isEqualTo(200);
+    for (int i = 0; i < 600; i++) {
+      found = onShelf(api, page).orElseThrow().path("snags");
+      if (!found.isNull()) {
+        break;
+      }
+      Thread.sleep(50);
+    }
+    assertThat(found.asInt()).isEqualTo(3);
   }
 
   @Test
