@@ -56,30 +56,31 @@ export function accordion(root: HTMLElement, clock: Clock): Handle {
     });
     if (!on) before = undefined;
   }
+  const inners = items
+    .map((item) => item.querySelector<HTMLElement>(':scope > .g-panel > .g-inner'))
+    .filter((inner) => inner !== null);
   function tallest() {
-    root.style.removeProperty('--g-tallest');
-    if (!holds(plan.tallest)) return;
-    const heights = items.map((item) => {
-      const inner = item.querySelector<HTMLElement>(':scope > .g-panel > .g-inner');
-      const panel = inner?.parentElement;
-      if (!inner || !panel) return 0;
-      const { paddingTop, paddingBottom } = getComputedStyle(panel);
-      return inner.offsetHeight + Number.parseFloat(paddingTop) + Number.parseFloat(paddingBottom);
+    if (!holds(plan.tallest)) {
+      root.style.removeProperty('--g-tallest');
+      return;
+    }
+    const heights = inners.map((inner) => {
+      const { paddingTop, paddingBottom } = getComputedStyle(inner.parentElement as HTMLElement);
+      // Neither rounded nor as it is moved in.
+      return [getComputedStyle(inner).height, paddingTop, paddingBottom]
+        .map(Number.parseFloat)
+        .reduce((sum, px) => sum + px);
     });
     root.style.setProperty('--g-tallest', `${Math.max(...heights)}px`);
   }
   for (const query of plan.always) matchMedia(query).addEventListener('change', always, { signal });
   if (plan.always.length > 0) always();
   if (plan.tallest.length > 0) {
-    // Hidden at first, in a tab say, it has no width yet. Of its height it is itself the cause.
-    let wide = -1;
-    const seen = new ResizeObserver(() => {
-      if (root.offsetWidth !== wide) {
-        wide = root.offsetWidth;
-        tallest();
-      }
-    });
+    // Hidden at first, in a tab say, it has no width yet; what an answer holds may grow at any time.
+    // Of how high panels are it is itself the cause, of what stands in them it is not.
+    const seen = new ResizeObserver(tallest);
     seen.observe(root);
+    for (const inner of inners) seen.observe(inner);
     signal.addEventListener('abort', () => seen.disconnect());
   }
 

@@ -1,3 +1,4 @@
+import { unbar } from './bars';
 import { heedHeld, hold, rules } from './held';
 
 /** A part to be drawn in each of its states; lengths in px. */
@@ -37,12 +38,14 @@ function asOn(width: number, height: number) {
   const units: Readonly<Record<string, number>> = {
     vmin: Math.min(width, height) / 100,
     svh: height / 100,
+    dvh: height / 100,
     vw: width / 100,
   };
+  unbar(width, height);
   for (const rule of rules()) {
-    if (!/vmin|svh|vw/.test(rule.cssText)) continue;
+    if (!/vmin|svh|dvh|vw/.test(rule.cssText)) continue;
     rule.style.cssText = rule.style.cssText.replace(
-      /(-?[\d.]+)(vmin|svh|vw)\b/g,
+      /(-?[\d.]+)(vmin|svh|dvh|vw)\b/g,
       (_, amount: string, unit: string) => `${Number(amount) * (units[unit] ?? 0)}px`,
     );
   }

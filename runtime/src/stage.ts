@@ -1,3 +1,4 @@
+import { unbar } from './bars';
 import { type Drawn, draw } from './drawn';
 import { heedHeld, hold, letGo } from './held';
 import type { Shown } from './kinds';
@@ -50,6 +51,11 @@ interface Hold {
 }
 
 const bench = window.parent;
+if (bench !== window) {
+  const unbarred = () => unbar(window.innerWidth, window.innerHeight);
+  addEventListener('resize', unbarred);
+  unbarred();
+}
 const benchOrigin = (document.currentScript as HTMLScriptElement).dataset.bench ?? '';
 const say = (message: unknown) => bench !== window && bench.postMessage(message, benchOrigin);
 

@@ -3,6 +3,7 @@ import type { components, paths } from './schema';
 
 type Schemas = components['schemas'];
 export type PageReply = Schemas['PageReply'];
+export type CellsReply = Schemas['CellsReply'];
 export type NodeBody = Schemas['NodeBody'];
 export type DocumentBody = Schemas['DocumentBody'];
 export type EditBody = Schemas['EditBody'];

@@ -122,6 +122,19 @@ export class Session {
     this.edit([setting(node, key, band, value)]);
   }
 
+  /** Waits until the server has all that was done; throws where it cannot be told now. */
+  async settled() {
+    while (this.#save.kind === 'saving') {
+      await new Promise<void>((next) => {
+        const done = this.subscribe(() => {
+          done();
+          next();
+        });
+      });
+    }
+    if (this.#queue.length > 0) throw new Problem(0, 'What was done before is not saved yet.');
+  }
+
   /** Forgets a refused value, and shows again what stood there. */
   forget(path: string) {
     delete this.#refused[path];

@@ -14,6 +14,7 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
+import { useMutation } from '@tanstack/react-query';
 import { Copy, Eye, EyeOff, GripVertical, Plus, SquarePlus, Trash2 } from 'lucide-react';
 import {
   type CSSProperties,
@@ -24,7 +25,14 @@ import {
   useRef,
   useState,
 } from 'react';
-import type { Catalogue, NodeBody, SettingReply } from '../api/client';
+import {
+  api,
+  ask,
+  type Catalogue,
+  type CellsReply,
+  type NodeBody,
+  type SettingReply,
+} from '../api/client';
 import { columnsOf, settingsOf, useBench } from '../bench/context';
 import { fresh, nameOf, newId, plain, text, wordOf } from '../bench/document';
 import { pathOf } from '../bench/session';
@@ -37,7 +45,6 @@ import { Dialog, useClose } from '../ui/Dialog';
 import { Tool } from '../ui/Tool';
 import { IconPicker, IconThumb } from './IconPicker';
 import { Thumb, usePicker } from './PicturePicker';
-import { type Field, pasted } from './paste';
 import { RichField } from './RichField';
 
 const shares: Readonly<Record<string, string>> = {
@@ -50,6 +57,30 @@ const shares: Readonly<Record<string, string>> = {
 
 /** Rows at once: more would make every key wait. */
 const PAGE_ROWS = 200;
+
+interface Field {
+  readonly setting: SettingReply;
+  readonly label: string;
+}
+
+/** Cells copied from a spreadsheet, and the place that they begin at. */
+interface Cells {
+  readonly text: string;
+  readonly row: number;
+  readonly column: number;
+}
+
+/** What came of them, in words. */
+function told({ rows, added, left }: CellsReply): string {
+  const parts = [
+    ...(rows > 0 ? [`${rows} ${rows === 1 ? 'row' : 'rows'} filled`] : []),
+    ...(added > 0 ? [`${added} ${added === 1 ? 'item' : 'items'} added`] : []),
+    ...(left.length > 0
+      ? [`left out: ${left.slice(0, 5).join('; ')}${left.length > 5 ? '; …' : ''}`]
+      : []),
+  ];
+  return `Pasted: ${parts.join('; ')}.`;
+}
 
 /** A field of items as a kind of piece has it. */
 export interface ItemField extends Field {
@@ -81,7 +112,7 @@ export function fieldsOf(catalogue: Catalogue, piece: NodeBody): readonly ItemFi
 
 /** The items of a piece, edited in place like a spreadsheet. */
 export function ItemTable({ piece }: { readonly piece: NodeBody }) {
-  const { session, now, page, catalogue, media, chosen, choose } = useBench();
+  const { session, now, page, catalogue, chosen, choose } = useBench();
   const { pick } = usePicker();
   const items = piece.children ?? [];
   const fields = fieldsOf(catalogue, piece).filter((field) => field.main);
@@ -118,6 +149,30 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
     setAt((now) => ({ ...now, row: index }));
     choose(piece.id);
   };
+  // Which cell goes where is the core's to say: what is on its way to the server comes first.
+  const paste = useMutation({
+    mutationFn: async ({ text, row, column }: Cells) => {
+      await session.settled();
+      return ask(
+        api.POST('/api/pages/{id}/cells', {
+          params: { path: { id: page.id } },
+          body: {
+            piece: piece.id,
+            text,
+            columns: fields.map((field) => field.setting.id),
+            row,
+            column,
+          },
+        }),
+      );
+    },
+    onMutate: () => setSays('Reading what was pasted…'),
+    onSuccess: (found) => {
+      session.edit(found.edits);
+      setSays(told(found));
+    },
+    onError: (problem) => setSays(`${problem.message} What was pasted is kept here.`),
+  });
   const duplicate = (index: number) => {
     const item = items[index];
     if (item) add(index + 1, fresh(item, bands));
@@ -250,12 +305,9 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
               at={{ row: at.row - first, column: at.column }}
               onAt={(place) => here({ row: first + place.row, column: place.column })}
               onRowKey={(event, row) => rowKey(event, first + row)}
-              onPaste={(text, place) => {
-                const from = { row: first + place.row, column: place.column };
-                const result = pasted(text, piece, fields, media, from);
-                session.edit(result.edits);
-                setSays(result.says);
-              }}
+              onPaste={(text, place) =>
+                paste.mutate({ text, row: first + place.row, column: place.column })
+              }
               shell={(row, _, style, content) => (
                 <SortableRow
                   row={row}
@@ -311,6 +363,15 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
         <p className="min-w-0 flex-1 truncate" aria-live="polite">
           {current?.invalid ? <span className="text-error">{current.invalid}</span> : says}
         </p>
+        {paste.isError && (
+          <button
+            type="button"
+            className="btn btn-ghost btn-xs"
+            onClick={() => paste.variables && paste.mutate(paste.variables)}
+          >
+            Put it in now
+          </button>
+        )}
         <span className="faint">
           {items.length === 1 ? '1 item' : `${items.length} items`} · type to set · Enter edits ·
           Alt+↑↓ moves · Ctrl+V pastes rows

@@ -19,7 +19,7 @@ import giostra.core.tempo.Visit;
 import giostra.core.testing.Runs;
 import giostra.core.value.Change;
 import giostra.core.value.Change.Manner;
-import giostra.core.value.Kind;
+import giostra.core.value.PickKind;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.io.ByteArrayInputStream;
@@ -163,7 +163,7 @@ class ChangesJourney {
                     share,
                     "way",
                     List.of(
-                        Kind.Pick.word(manner),
+                        PickKind.word(manner),
                         "end",
                         (double) change.time().toMillis(),
                         change.easing().css())));

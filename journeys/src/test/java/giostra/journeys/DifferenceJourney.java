@@ -11,8 +11,13 @@ import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.NodeType;
 import giostra.core.testing.Runs;
-import giostra.core.value.Kind;
+import giostra.core.value.IconKind;
+import giostra.core.value.MediaKind;
+import giostra.core.value.PickKind;
+import giostra.core.value.RichKind;
 import giostra.core.value.Setting;
+import giostra.core.value.SeveralKind;
+import giostra.core.value.ToggleKind;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
@@ -127,7 +132,7 @@ class DifferenceJourney {
       boolean ofSort = seen.add(place + setting.kind().getClass());
       boolean ofKind = seen.add(place + each.kind());
       // Pictures are picked by their name, which no edit knows.
-      boolean ofMedia = setting.kind() instanceof Kind.OfMedia;
+      boolean ofMedia = setting.kind() instanceof MediaKind;
       if (each.benchOnly() || ofMedia || ofSort || ofKind) {
         typed.add(each);
       }
@@ -317,26 +322,26 @@ class DifferenceJourney {
       page.locator(".form-more > summary").click();
     }
     switch (setting.kind()) {
-      case Kind.Toggle _ -> field.locator("input").click();
-      case Kind.Pick<?> _ -> field.locator("select").selectOption(each.value());
-      case Kind.Several _ ->
+      case ToggleKind _ -> field.locator("input").click();
+      case PickKind<?> _ -> field.locator("select").selectOption(each.value());
+      case SeveralKind _ ->
           field.getByLabel(each.value(), new Locator.GetByLabelOptions().setExact(true)).check();
-      case Kind.OfMedia _ -> {
+      case MediaKind _ -> {
         field.locator("button").click();
         bench.pick(each.value());
       }
-      case Kind.Icon _ -> {
+      case IconKind _ -> {
         field.locator("button").click();
         page.getByLabel("Search icons").fill(each.value());
         page.locator(".icon-one[title='" + each.value() + "']").click();
       }
-      case Kind.Rich _ -> field.locator(".rich-text").fill(each.value());
+      case RichKind _ -> field.locator(".rich-text").fill(each.value());
       default -> {
         Locator input = field.locator("input, textarea").last();
         input.fill(each.value());
         input.blur();
       }
     }
-    page.waitForTimeout(setting.kind() instanceof Kind.Rich ? 450 : 0);
+    page.waitForTimeout(setting.kind() instanceof RichKind ? 450 : 0);
   }
 }

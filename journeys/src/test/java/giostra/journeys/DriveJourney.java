@@ -519,13 +519,13 @@ class DriveJourney {
   @Test
   void aPointerHasToStay(Api api, Page page) {
     page.navigate(
-        live(api, once("four-houses", "trigger", "hover"), once("four-houses", "intent", "0.4s")));
+        live(api, once("four-houses", "trigger", "hover"), once("four-houses", "intent", "1s")));
     scrollTo(page, "[data-piece=four-houses]");
     heed(page);
     page.locator("[data-of=house-desert]").hover();
     page.waitForTimeout(120);
     page.mouse().move(3, 3);
-    page.waitForTimeout(600);
+    page.waitForTimeout(1200);
     assertThat(told(page)).isZero();
     page.locator("[data-of=house-fern]").hover();
     page.waitForFunction("() => window.told.includes('four-houses house-fern hover')");

@@ -52,8 +52,9 @@ final class Frames {
           const found = [];
           for (const width of widths) {
             frameElement.style.width = `${width}px`;
-            // The script takes up another band with the next frame.
+            // The script takes up another band with the next frame, and what it changes with the one after.
             await new Promise(requestAnimationFrame);
+            if (found.length === 0) await new Promise(requestAnimationFrame);
             found.push(await measure(width));
           }
           return found;

@@ -17,8 +17,8 @@ import giostra.core.look.StyleKey;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Site;
-import giostra.core.value.Kind;
 import giostra.core.value.Require;
+import giostra.core.value.SizeKind;
 import giostra.core.value.ToneColour;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -218,7 +218,7 @@ class LooksJourney {
 
   /** The least that it may be. */
   private static double size(Part part) {
-    return part.setting(Property.SIZE).kind() instanceof Kind.Size kind ? kind.least() : 8;
+    return part.setting(Property.SIZE).kind() instanceof SizeKind kind ? kind.least() : 8;
   }
 
   private static String rgb(String hex) {

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import giostra.core.fit.Screen;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
@@ -52,7 +53,7 @@ class StageJourney {
             api.document(Api.DEMO),
             List.of(
                 new Edit.SetValue("openings", "height", "desktop", "70svh"),
-                new Edit.SetValue("openings", "height", "tablet", "55%"),
+                new Edit.SetValue("openings", "height", "tablet", "55dvh"),
                 new Edit.SetValue("openings", "height", "phone", "90svh")))
         .document();
   }
@@ -91,6 +92,30 @@ class StageJourney {
       }
     }
     assertThat(compared).isGreaterThan(WIDTHS * HEIGHTS.size() * 40);
+  }
+
+  /** No headless browser has bars: what a phone has without them is a window so much higher. */
+  @Test
+  void theStageHasAPhonesScreenWithoutItsBars(Api api, Chromium.Open chromium) {
+    Document tall =
+        Edits.apply(
+                api.document(Api.DEMO),
+                List.of(new Edit.SetValue("openings", "height", "phone", "80lvh")))
+            .document();
+    String id = api.newPage(api.copyOfDemo(), tall);
+    Page window = chromium.page(390, 700 + Screen.BARS);
+    window.navigate(api.publish(id));
+    Page bench = chromium.page(1280, 900);
+    bench.navigate(api.at("/"));
+    bench.evaluate(
+        "() => { localStorage.setItem('giostra.width', 390); localStorage.setItem('giostra.screen', 700) }");
+    Frame stage = Bench.open(bench, api, id, "arrange", "openings").stage();
+    String high =
+        "() => Math.round(document.querySelector('[data-piece=openings] .g-slide').getBoundingClientRect().height)";
+    stage.waitForFunction("() => document.querySelector('[data-piece=openings] .g-slide')");
+    int shown = Js.ask(stage, high, null).asInt();
+    assertThat(shown).isEqualTo(Js.ask(window.mainFrame(), high, null).asInt());
+    assertThat(shown).isEqualTo(Math.round(.8f * (700 + Screen.BARS)));
   }
 
   @Test

@@ -16,6 +16,7 @@ import giostra.core.page.Document;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
+import giostra.core.testing.Runs;
 import giostra.core.value.Family;
 import giostra.core.value.Typeface;
 import giostra.server.testing.Api;
@@ -91,6 +92,118 @@ class TextFitJourney {
     assertThat(poor).as("texts below 98 %").isEmpty();
     assertThat(100.0 * right / all).isGreaterThanOrEqualTo(99.5);
   }
+
+  /**
+   * Texts that go wrong first: words longer than their line, addresses, French punctuation after a
+   * plain space, characters that few fonts have, in any room.
+   */
+  @Test
+  void hardTextsAreBrokenAsChromiumDoes(Api api, Chromium.Open chromium) {
+    Page page = chromium.page(1280, 800);
+    page.navigate(api.publish(api.newPage(everyFamily())));
+    Js.ask(page, FACES, null);
+    long right = 0;
+    var poor = new ArrayList<String>();
+    List<String> languages = Runs.deep() ? List.of("en", "fr") : List.of("fr");
+    for (String language : languages) {
+      for (String text : HARD) {
+        for (Sample sample :
+            List.of(
+                new Sample(text, "Source Sans 3 Variable", 400, 16, 0),
+                new Sample(text, "Fraunces Variable", 500, 22, -.22))) {
+          right += broken(page, sample, language, poor);
+        }
+      }
+    }
+    long all = 2L * languages.size() * HARD.size() * (HARD_TO - HARD_FROM + 1);
+    System.out.printf("hard texts: %.3f %% of %d widths; %s%n", 100.0 * right / all, all, poor);
+    assertThat(100.0 * right / all).as("share of widths; %s", poor).isGreaterThanOrEqualTo(99.9);
+  }
+
+  /** At how many widths a text has as many lines as it is seen to have. */
+  private static int broken(Page page, Sample sample, String language, List<String> poor) {
+    JsonNode shown =
+        Js.ask(
+            page,
+            BROKEN,
+            Map.of(
+                "samples",
+                given(List.of(sample)),
+                "language",
+                language,
+                "from",
+                HARD_FROM,
+                "to",
+                HARD_TO));
+    TextFit fit =
+        TextFit.of(
+            sample.text(),
+            Face.of(sample.family(), sample.weight()),
+            sample.size(),
+            sample.spacing(),
+            Locale.forLanguageTag(language));
+    int right = 0;
+    for (int width = HARD_FROM; width <= HARD_TO; width++) {
+      String lines = shown.path(width - HARD_FROM).asString();
+      int real = (int) lines.chars().filter(c -> c == '|').count() + 1;
+      if (fit.lines(width) == real) {
+        right++;
+      } else {
+        poor.add("%s at %d: %d, not %s".formatted(language, width, fit.lines(width), lines));
+      }
+    }
+    return right;
+  }
+
+  private static final int HARD_FROM = 16;
+  private static final int HARD_TO = 420;
+
+  private static final List<String> HARD =
+      List.of(
+          "Of the Glasshouselanternkeepersassociationmeetings hour and slowly",
+          "Visitors Nachtgewächshausbeleuchtungsgenossenschaften at the gate",
+          "Write to visitors@moonflower-glasshouse.example before the evening",
+          "See https://moonflower.example/evenings/lanterns?seats=2 for seats",
+          "Lamps of « Venez ce soir ! Les serres ouvrent ; qui vient ? » evening",
+          "At the — 1 234 567,89 € slowly",
+          "Paths and/or houses, up-to-date 24-hour self-service, 50% off (half-price)",
+          "Visitors and of slowly dew the dew lantern the lantern water and moonflower",
+          "In hour dew lamps at ferns of lamps I the I and lantern dew of moonflower evening visitors and evening water glasshouse slowly palms hour ferns a hour slowly",
+          "I a at of in the moonflower I a at of in");
+
+  /** The text of each line at each width, lines parted by a bar. */
+  private static final String BROKEN =
+      """
+      async ({ samples, language, from, to }) => {
+        const root = document.createElement('div');
+        document.documentElement.lang = language;
+        document.body.replaceChildren(root);
+        const { text, family, weight, size, spacing } = samples[0];
+        Object.assign(root.style, { font: `${weight} ${size}px/20px "Fit ${family}"`, letterSpacing: `${spacing}px`,
+          overflowWrap: 'break-word', hyphens: 'manual', whiteSpace: 'normal', margin: '0' });
+        // As headings are.
+        if (size > 20) root.style.textWrap = 'balance';
+        root.append(text);
+        const range = document.createRange();
+        const lines = [];
+        for (let width = from; width <= to; width++) {
+          root.style.width = `${width}px`;
+          let line = '';
+          let top = null;
+          for (let i = 0; i < text.length; i++) {
+            range.setStart(root.firstChild, i);
+            range.setEnd(root.firstChild, i + 1);
+            const box = range.getClientRects()[0];
+            if (!box) continue;
+            if (top !== null && box.top - top > 8) line += '|';
+            top = box.top;
+            line += text[i];
+          }
+          lines.push(line);
+        }
+        return lines;
+      }
+      """;
 
   /** Any weight, size and spacing: reference is Chromium, which lays out in 64ths of a px. */
   @Test

@@ -23,10 +23,14 @@ import giostra.core.page.ProofSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
-import giostra.core.value.Kind;
 import giostra.core.value.Length;
+import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
+import giostra.core.value.SeveralKind;
+import giostra.core.value.SizeKind;
+import giostra.core.value.ToggleKind;
+import giostra.core.value.WholeKind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -99,7 +103,7 @@ final class Varied {
 
   private int ids;
 
-  private Varied(long seed) {
+  Varied(long seed) {
     this.random = new Random(seed);
     this.looks = new Random(~seed);
   }
@@ -139,11 +143,13 @@ final class Varied {
             "page", Values.NONE.with(PageSettings.TITLE, Values.ALL, "Varied"), sections));
   }
 
-  private String id(String word) {
+  /** An id that no other node has. */
+  String id(String word) {
     return word + "-" + ids++;
   }
 
-  private Piece piece(NodeType kind) {
+  /** A piece of a kind with four items, almost any setting set. */
+  Piece piece(NodeType kind) {
     Values values = Values.NONE;
     for (Setting<?> setting : kind.settings()) {
       if (LEFT.contains(setting.id())) {
@@ -226,25 +232,25 @@ final class Varied {
   }
 
   /** A value drawn of what a setting may be, one time in so many; texts and times are left. */
-  private Values vary(Values values, Setting<?> setting, String band, int oneIn) {
+  Values vary(Values values, Setting<?> setting, String band, int oneIn) {
     if (SILENT.contains(setting.id()) || random.nextInt(oneIn) != 0) {
       return values;
     }
     Object raw =
         switch (setting.kind()) {
-          case Kind.Pick<?> pick -> {
+          case PickKind<?> pick -> {
             Enum<?>[] all = pick.type().getEnumConstants();
             yield all[random.nextInt(all.length)].name().toLowerCase(Locale.ROOT).replace('_', '-');
           }
-          case Kind.Toggle _ -> random.nextBoolean();
-          case Kind.Whole(var least, var most) ->
+          case ToggleKind _ -> random.nextBoolean();
+          case WholeKind(var least, var most) ->
               (double) (least + random.nextInt(Math.min(4, most - least + 1)));
-          case Kind.Size _ ->
+          case SizeKind _ ->
               RANGES
                   .getOrDefault(setting.id(), new Range(0, 40, false))
                   .at(random.nextDouble())
                   .css();
-          case Kind.Several(var words) when setting.id().equals(PieceSettings.FIELDS_OFF.id()) ->
+          case SeveralKind(var words) when setting.id().equals(PieceSettings.FIELDS_OFF.id()) ->
               String.join(" ", words.stream().filter(_ -> random.nextInt(6) == 0).toList());
           default -> "";
         };
@@ -317,7 +323,8 @@ final class Varied {
           "I",
           "hour");
 
-  private String words(int least, int most) {
+  /** So many words. */
+  String words(int least, int most) {
     int count = least + random.nextInt(most - least + 1);
     var all = new StringBuilder();
     for (int i = 0; i < count; i++) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -81,6 +82,8 @@ class WalkJourney {
     assertThat(cell).containsText("Typed in place");
 
     // Six rows from a spreadsheet, with a line that names the columns, over four items.
+    // The server is away at first: what was pasted waits.
+    page.route("**/cells", Route::abort);
     cell.focus();
     page.evaluate(
         """
@@ -92,6 +95,11 @@ class WalkJourney {
         }
         """,
         ROWS);
+    assertThat(page.locator(".foot")).containsText("What was pasted is kept here.");
+    assertThat(page.locator(".item-row")).hasCount(4);
+    page.unroute("**/cells");
+    bench.button("Put it in now").click();
+    assertThat(page.locator(".foot")).containsText("Pasted:");
     bench.saved();
     assertThat(page.locator(".item-row")).hasCount(6);
     assertThat(page.locator(".foot")).containsText("4 rows filled; 2 items added");

@@ -19,11 +19,13 @@ import static giostra.core.anatomy.Said.words;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.look.State;
+import giostra.core.value.DecimalKind;
 import giostra.core.value.Family;
 import giostra.core.value.Ink;
-import giostra.core.value.Kind;
 import giostra.core.value.Length;
+import giostra.core.value.PickKind;
 import giostra.core.value.ToneColour;
+import giostra.core.value.WholeKind;
 import java.util.List;
 
 /** Parts of what stands in grids: flip boxes and counters; and the dividers of all grids. */
@@ -121,9 +123,9 @@ public final class GridParts {
   public static final Part NUMBER =
       ink(
           Part.of("counters.number", "Number")
-              .with(Property.FAMILY, new Kind.Pick<>(Family.class), Family.DISPLAY)
-              .with(Property.WEIGHT, new Kind.Whole(100, 900), 500)
-              .with(Property.LEADING, new Kind.Decimal(0.8, 3), 1.1),
+              .with(Property.FAMILY, new PickKind<>(Family.class), Family.DISPLAY)
+              .with(Property.WEIGHT, new WholeKind(100, 900), 500)
+              .with(Property.LEADING, new DecimalKind(0.8, 3), 1.1),
           ToneColour.INK);
 
   public static final Part TITLE =

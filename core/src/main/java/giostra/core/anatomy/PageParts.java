@@ -20,13 +20,17 @@ import static giostra.core.anatomy.Said.words;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.look.State;
+import giostra.core.value.DecimalKind;
 import giostra.core.value.Family;
 import giostra.core.value.Ground;
 import giostra.core.value.Ink;
-import giostra.core.value.Kind;
 import giostra.core.value.LetterCase;
+import giostra.core.value.LettersKind;
+import giostra.core.value.PaintKind;
+import giostra.core.value.PickKind;
 import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
+import giostra.core.value.WholeKind;
 import java.util.List;
 
 /** Parts of pages and blocks, and those that items of all kinds have. */
@@ -107,8 +111,8 @@ public final class PageParts {
 
   public static final Part KICKER =
       words(Part.of("page.kicker", "Kicker"), Family.TEXT, 650, rem(0.8125), 1.6, ToneColour.ACCENT)
-          .with(Property.SPACING, new Kind.Decimal(-0.1, 0.5), 0.08)
-          .with(Property.CASE, new Kind.Pick<>(LetterCase.class), LetterCase.CAPITALS);
+          .with(Property.SPACING, new DecimalKind(-0.1, 0.5), 0.08)
+          .with(Property.CASE, new PickKind<>(LetterCase.class), LetterCase.CAPITALS);
 
   public static final Part SUBHEADING =
       words(
@@ -149,7 +153,7 @@ public final class PageParts {
 
   /** Emphasised words. */
   public static final Part EMPHASIS =
-      Part.of("copy.emphasis", "Emphasis").with(Property.WEIGHT, new Kind.Whole(100, 900), 700);
+      Part.of("copy.emphasis", "Emphasis").with(Property.WEIGHT, new WholeKind(100, 900), 700);
 
   public static final Part QUOTATION =
       border(
@@ -161,10 +165,9 @@ public final class PageParts {
           corners(
               ground(
                   Part.of("copy.code", "Code")
-                      .with(Property.FAMILY, new Kind.Pick<>(Family.class), Family.CODE)
-                      .with(
-                          Property.TEXT_SIZE, new Kind.Letters(6, 240, true), TypeSize.of(em(0.9)))
-                      .with(Property.LEADING, new Kind.Decimal(0.8, 3), 1.5),
+                      .with(Property.FAMILY, new PickKind<>(Family.class), Family.CODE)
+                      .with(Property.TEXT_SIZE, new LettersKind(6, 240, true), TypeSize.of(em(0.9)))
+                      .with(Property.LEADING, new DecimalKind(0.8, 3), 1.5),
                   plain(ToneColour.LINE)),
               px(4)),
           em(0.1),
@@ -201,7 +204,7 @@ public final class PageParts {
               corners(
                   padded(Part.of("page.message", "Message"), rem(0.8), rem(1.1), rem(0.8)), px(12)),
               plain(own("#11201d")))
-          .with(Property.INK, new Kind.Paint(), own("#f2ead8"));
+          .with(Property.INK, new PaintKind(), own("#f2ead8"));
 
   /** What shows where the keyboard is. */
   public static final Part FOCUS =

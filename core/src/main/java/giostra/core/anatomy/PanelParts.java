@@ -24,7 +24,8 @@ import giostra.core.look.Property;
 import giostra.core.look.State;
 import giostra.core.value.Family;
 import giostra.core.value.Ink;
-import giostra.core.value.Kind;
+import giostra.core.value.PaintKind;
+import giostra.core.value.SizeKind;
 import giostra.core.value.ToneColour;
 import java.util.List;
 
@@ -105,8 +106,8 @@ public final class PanelParts {
               rem(0.9),
               rem(1.1),
               rem(0.9))
-          .with(Property.BORDER, "Line above", new Kind.Size(0, 20, false), px(1))
-          .with(Property.BORDER_INK, "Line’s colour", new Kind.Paint(), Ink.of(ToneColour.LINE));
+          .with(Property.BORDER, "Line above", new SizeKind(0, 20, false), px(1))
+          .with(Property.BORDER_INK, "Line’s colour", new PaintKind(), Ink.of(ToneColour.LINE));
 
   // --- both ------------------------------------------------------------------------------------
 

@@ -3,23 +3,33 @@ package giostra.core.anatomy;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.value.Colour;
+import giostra.core.value.DecimalKind;
 import giostra.core.value.Family;
 import giostra.core.value.Ground;
 import giostra.core.value.Ink;
 import giostra.core.value.Kind;
 import giostra.core.value.Length;
 import giostra.core.value.LetterCase;
+import giostra.core.value.LettersKind;
+import giostra.core.value.MovedKind;
 import giostra.core.value.Nudge;
+import giostra.core.value.PaintKind;
+import giostra.core.value.PickKind;
+import giostra.core.value.ShadeKind;
 import giostra.core.value.Shadows;
+import giostra.core.value.SizeKind;
+import giostra.core.value.TimeKind;
 import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
+import giostra.core.value.UnderKind;
+import giostra.core.value.WholeKind;
 import java.time.Duration;
 
 /** What may be said of parts, with the ranges that all of them share, in few words. */
 final class Said {
-  private static final Kind<Length> ROOM = new Kind.Size(0, 200, false);
-  private static final Kind<Length> ROUND = new Kind.Size(0, 999);
-  private static final Kind<Length> LINE = new Kind.Size(0, 20, false);
+  private static final Kind<Length> ROOM = new SizeKind(0, 200, false);
+  private static final Kind<Length> ROUND = new SizeKind(0, 999);
+  private static final Kind<Length> LINE = new SizeKind(0, 20, false);
 
   private Said() {}
 
@@ -62,21 +72,21 @@ final class Said {
   static Part words(
       Part part, Family family, int weight, TypeSize size, double leading, ToneColour ink) {
     boolean display = family == Family.DISPLAY;
-    return part.with(Property.FAMILY, new Kind.Pick<>(Family.class), family)
-        .with(Property.WEIGHT, new Kind.Whole(100, 900), weight)
-        .with(Property.TEXT_SIZE, new Kind.Letters(6, 240), size)
-        .with(Property.LEADING, new Kind.Decimal(0.8, 3), leading)
-        .with(Property.SPACING, new Kind.Decimal(-0.1, 0.5), display ? -0.01 : 0.0)
-        .with(Property.CASE, new Kind.Pick<>(LetterCase.class), LetterCase.AS_TYPED)
-        .with(Property.INK, new Kind.Paint(), Ink.of(ink));
+    return part.with(Property.FAMILY, new PickKind<>(Family.class), family)
+        .with(Property.WEIGHT, new WholeKind(100, 900), weight)
+        .with(Property.TEXT_SIZE, new LettersKind(6, 240), size)
+        .with(Property.LEADING, new DecimalKind(0.8, 3), leading)
+        .with(Property.SPACING, new DecimalKind(-0.1, 0.5), display ? -0.01 : 0.0)
+        .with(Property.CASE, new PickKind<>(LetterCase.class), LetterCase.AS_TYPED)
+        .with(Property.INK, new PaintKind(), Ink.of(ink));
   }
 
   static Part ink(Part part, ToneColour ink) {
-    return part.with(Property.INK, new Kind.Paint(), Ink.of(ink));
+    return part.with(Property.INK, new PaintKind(), Ink.of(ink));
   }
 
   static Part ground(Part part, Ground ground) {
-    return part.with(Property.GROUND, new Kind.Under(), ground);
+    return part.with(Property.GROUND, new UnderKind(), ground);
   }
 
   static Part corners(Part part, Length corners) {
@@ -84,12 +94,11 @@ final class Said {
   }
 
   static Part border(Part part, double px, Ink ink) {
-    return part.with(Property.BORDER, LINE, px(px))
-        .with(Property.BORDER_INK, new Kind.Paint(), ink);
+    return part.with(Property.BORDER, LINE, px(px)).with(Property.BORDER_INK, new PaintKind(), ink);
   }
 
   static Part edge(Part part, double px, Ink ink) {
-    return part.with(Property.EDGE, LINE, px(px)).with(Property.EDGE_INK, new Kind.Paint(), ink);
+    return part.with(Property.EDGE, LINE, px(px)).with(Property.EDGE_INK, new PaintKind(), ink);
   }
 
   static Part padded(Part part, Length above, Length sides, Length below) {
@@ -111,20 +120,20 @@ final class Said {
   }
 
   static Part size(Part part, Length size, double least, double most) {
-    return part.with(Property.SIZE, new Kind.Size(least, most, false), size);
+    return part.with(Property.SIZE, new SizeKind(least, most, false), size);
   }
 
   /** It may throw a shadow, move and grow; initially it does nothing of that. */
   static Part lively(Part part) {
     return shaded(part)
-        .with(Property.MOVES, new Kind.Moved(), Nudge.NONE)
-        .with(Property.GROWS, new Kind.Decimal(0.5, 1.6), 1.0)
-        .with(Property.TAKES, Kind.Time.ms(0, 2000), Duration.ofMillis(200));
+        .with(Property.MOVES, new MovedKind(), Nudge.NONE)
+        .with(Property.GROWS, new DecimalKind(0.5, 1.6), 1.0)
+        .with(Property.TAKES, TimeKind.ms(0, 2000), Duration.ofMillis(200));
   }
 
   /** It may throw a shadow; initially it throws none. */
   static Part shaded(Part part) {
-    return part.with(Property.SHADOW, new Kind.Shade(), Shadows.NONE);
+    return part.with(Property.SHADOW, new ShadeKind(), Shadows.NONE);
   }
 
   /** A sign that may stand on a ground of its own; initially it has none. */
@@ -133,6 +142,6 @@ final class Said {
   }
 
   static Part opacity(Part part, double opacity) {
-    return part.with(Property.OPACITY, new Kind.Decimal(0, 1), opacity);
+    return part.with(Property.OPACITY, new DecimalKind(0, 1), opacity);
   }
 }

@@ -7,8 +7,8 @@ import giostra.core.look.Property;
 import giostra.core.look.Scope;
 import giostra.core.look.State;
 import giostra.core.value.Colour;
+import giostra.core.value.HueKind;
 import giostra.core.value.Ink;
-import giostra.core.value.Kind;
 import giostra.core.value.Require;
 import giostra.core.value.ToneColour;
 import java.util.Collections;
@@ -102,7 +102,7 @@ public record Tone(String id, String label, Map<ToneColour, Colour> colours) {
   private static Part part(Tone tone) {
     Part part = Part.of("tone." + tone.id(), tone.label());
     for (ToneColour name : ToneColour.values()) {
-      part = part.with(Property.of(name), name.label(), new Kind.Hue(), tone.colour(name));
+      part = part.with(Property.of(name), name.label(), new HueKind(), tone.colour(name));
     }
     return part;
   }

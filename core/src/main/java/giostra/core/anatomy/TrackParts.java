@@ -25,8 +25,9 @@ import giostra.core.look.State;
 import giostra.core.value.Family;
 import giostra.core.value.Ground;
 import giostra.core.value.Ink;
-import giostra.core.value.Kind;
 import giostra.core.value.Length;
+import giostra.core.value.PaintKind;
+import giostra.core.value.SizeKind;
 import giostra.core.value.ToneColour;
 import java.util.List;
 
@@ -109,8 +110,8 @@ public final class TrackParts {
               rem(0.3),
               rem(0.6),
               rem(0.3))
-          .with(Property.BORDER, "Line below", new Kind.Size(0, 20, false), px(2))
-          .with(Property.BORDER_INK, "Line’s colour", new Kind.Paint(), own("#00000000"))
+          .with(Property.BORDER, "Line below", new SizeKind(0, 20, false), px(2))
+          .with(Property.BORDER_INK, "Line’s colour", new PaintKind(), own("#00000000"))
           .in(State.CURRENT, Property.INK, Ink.of(ToneColour.INK))
           .in(State.CURRENT, Property.BORDER_INK, Ink.of(ToneColour.ACCENT));
 
@@ -154,7 +155,7 @@ public final class TrackParts {
                               44,
                               24,
                               96)
-                          .with(Property.INK, new Kind.Paint(), own("#fffdf6")),
+                          .with(Property.INK, new PaintKind(), own("#fffdf6")),
                       Length.percent(50)),
                   plain(own("#11201db8"))),
               1,

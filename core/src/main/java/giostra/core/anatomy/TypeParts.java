@@ -7,7 +7,7 @@ import giostra.core.look.Property;
 import giostra.core.look.Scope;
 import giostra.core.look.State;
 import giostra.core.value.Family;
-import giostra.core.value.Kind;
+import giostra.core.value.PickKind;
 import giostra.core.value.Typeface;
 import java.util.Optional;
 
@@ -15,8 +15,8 @@ import java.util.Optional;
 public final class TypeParts {
   public static final Part FAMILIES =
       Part.of("type.families", "Families")
-          .with(Property.TEXT_FACE, new Kind.Pick<>(Typeface.class), Typeface.SOURCE_SANS)
-          .with(Property.DISPLAY_FACE, new Kind.Pick<>(Typeface.class), Typeface.FRAUNCES);
+          .with(Property.TEXT_FACE, new PickKind<>(Typeface.class), Typeface.SOURCE_SANS)
+          .with(Property.DISPLAY_FACE, new PickKind<>(Typeface.class), Typeface.FRAUNCES);
 
   private TypeParts() {}
 

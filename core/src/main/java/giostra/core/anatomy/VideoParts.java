@@ -11,9 +11,15 @@ import giostra.core.value.Ground;
 import giostra.core.value.Ink;
 import giostra.core.value.Kind;
 import giostra.core.value.Length;
+import giostra.core.value.LettersKind;
+import giostra.core.value.MovedKind;
 import giostra.core.value.Nudge;
+import giostra.core.value.PaintKind;
+import giostra.core.value.PictureKind;
+import giostra.core.value.SizeKind;
 import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
+import giostra.core.value.UnderKind;
 import java.util.List;
 
 /** Parts of a player and of what stands by it: light signs on dark glass. */
@@ -29,7 +35,7 @@ public final class VideoParts {
                       State.FOCUS,
                       State.HOVER,
                       State.PRESSED),
-                  new Kind.Size(24, 200, false),
+                  new SizeKind(24, 200, false),
                   px(76),
                   px(20),
                   Length.percent(50),
@@ -46,7 +52,7 @@ public final class VideoParts {
   public static final Part BAR =
       part(
           Part.of("video.bar", "Bar", State.HOVER),
-          new Kind.Size(24, 200, false),
+          new SizeKind(24, 200, false),
           px(62),
           px(6),
           px(0),
@@ -65,7 +71,7 @@ public final class VideoParts {
                       State.FOCUS,
                       State.HOVER,
                       State.PRESSED),
-                  new Kind.Size(24, 96, false),
+                  new SizeKind(24, 96, false),
                   px(36),
                   px(8),
                   px(6),
@@ -80,7 +86,7 @@ public final class VideoParts {
   public static final Part TRACK =
       part(
           Part.of("video.track", "Track", State.FOCUS, State.HOVER),
-          new Kind.Size(1, 24, false),
+          new SizeKind(1, 24, false),
           px(4),
           px(6),
           px(2),
@@ -92,7 +98,7 @@ public final class VideoParts {
   public static final Part TIME =
       part(
           Part.of("video.time", "Time"),
-          new Kind.Size(10, 40, false),
+          new SizeKind(10, 40, false),
           px(14),
           px(6),
           px(0),
@@ -129,11 +135,11 @@ public final class VideoParts {
   /** Speed and captions in the bar. */
   public static final Part CHOICE =
       Part.of("video.choice", "Choice in the bar")
-          .with(Property.TEXT_SIZE, new Kind.Letters(8, 40), TypeSize.of(Said.rem(0.875)));
+          .with(Property.TEXT_SIZE, new LettersKind(8, 40), TypeSize.of(Said.rem(0.875)));
 
   public static final Part OPTION =
       Said.ground(Part.of("video.option", "Option of a choice"), Said.plain(own(LIGHT)))
-          .with(Property.INK, new Kind.Paint(), own("#1c2b27"));
+          .with(Property.INK, new PaintKind(), own("#1c2b27"));
 
   /** The time under the pointer. */
   public static final Part HINT =
@@ -142,8 +148,8 @@ public final class VideoParts {
                   Said.padded(Part.of("video.hint", "Time under the pointer"), px(2), px(8), px(2)),
                   px(4)),
               Said.plain(own("#11201d")))
-          .with(Property.INK, new Kind.Paint(), own(LIGHT))
-          .with(Property.TEXT_SIZE, new Kind.Letters(8, 40), TypeSize.of(Said.rem(0.8125)));
+          .with(Property.INK, new PaintKind(), own(LIGHT))
+          .with(Property.TEXT_SIZE, new LettersKind(8, 40), TypeSize.of(Said.rem(0.8125)));
 
   public static final Part FIGURE =
       Said.gap(Part.of("video.figure", "Clip and words"), Said.rem(0.75));
@@ -194,16 +200,16 @@ public final class VideoParts {
       Length border,
       Ink borderInk) {
     return part.with(Property.SIZE, sizes, size)
-        .with(Property.PADDING, new Kind.Size(0, 60, false), padding)
-        .with(Property.CORNERS, new Kind.Size(0, 200), corners)
-        .with(Property.INK, "Colour", new Kind.Paint(), ink)
-        .with(Property.GROUND, new Kind.Under(), Ground.parse(ground))
-        .with(Property.PICTURE, new Kind.Picture(), "")
-        .with(Property.BORDER, new Kind.Size(0, 20, false), border)
-        .with(Property.BORDER_INK, new Kind.Paint(), borderInk);
+        .with(Property.PADDING, new SizeKind(0, 60, false), padding)
+        .with(Property.CORNERS, new SizeKind(0, 200), corners)
+        .with(Property.INK, "Colour", new PaintKind(), ink)
+        .with(Property.GROUND, new UnderKind(), Ground.parse(ground))
+        .with(Property.PICTURE, new PictureKind(), "")
+        .with(Property.BORDER, new SizeKind(0, 20, false), border)
+        .with(Property.BORDER_INK, new PaintKind(), borderInk);
   }
 
   private static Part signed(Part part, Nudge nudge) {
-    return part.with(Property.NUDGE, new Kind.Moved(), nudge);
+    return part.with(Property.NUDGE, new MovedKind(), nudge);
   }
 }

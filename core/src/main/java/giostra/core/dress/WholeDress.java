@@ -11,7 +11,7 @@ import giostra.core.page.Edit;
 import giostra.core.page.Look;
 import giostra.core.page.LookSettings;
 import giostra.core.page.Site;
-import giostra.core.value.Kind;
+import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
 import giostra.core.value.ToneColour;
 import giostra.core.value.Typeface;
@@ -146,7 +146,7 @@ public record WholeDress(
   private static Map<String, String> words(Function<ToneColour, String> colour) {
     var all = new LinkedHashMap<String, String>();
     for (ToneColour name : ToneColour.values()) {
-      all.put(Kind.Pick.word(name), colour.apply(name));
+      all.put(PickKind.word(name), colour.apply(name));
     }
     return all;
   }
@@ -160,11 +160,11 @@ public record WholeDress(
         say(site, key, colours.get(i), edits);
       }
     });
-    say(site, TypeParts.FAMILIES.key(Property.TEXT_FACE, State.REST), Kind.Pick.word(text), edits);
+    say(site, TypeParts.FAMILIES.key(Property.TEXT_FACE, State.REST), PickKind.word(text), edits);
     say(
         site,
         TypeParts.FAMILIES.key(Property.DISPLAY_FACE, State.REST),
-        Kind.Pick.word(display),
+        PickKind.word(display),
         edits);
     looks(site, edits);
     return edits;

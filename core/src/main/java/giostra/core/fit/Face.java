@@ -81,8 +81,21 @@ public record Face(String family, int weight) {
     if (whole.isEmpty()) {
       return 0;
     }
-    return SHAPER.width(whole, family, weight, spacingPx != 0) * drawn(sizePx) / Shaper.EM
+    return SHAPER.width(
+                whole,
+                family,
+                weight,
+                spacingPx == 0 ? Shaper.Manner.RUNNING : Shaper.Manner.SPACED)
+            * drawn(sizePx)
+            / Shaper.EM
         + (spacingPx == 0 ? 0 : whole.codePoints().filter(c -> !cursive(c)).count() * spacingPx);
+  }
+
+  /** The width of a number in px whose figures are all as wide. */
+  public double figures(String text, double sizePx) {
+    return text.isEmpty()
+        ? 0
+        : SHAPER.width(text, family, weight, Shaper.Manner.FIGURES) * drawn(sizePx) / Shaper.EM;
   }
 
   /**

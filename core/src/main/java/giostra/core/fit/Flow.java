@@ -129,7 +129,12 @@ public interface Flow {
 
   /** Within a width of its own, and with so much above and below it. */
   default Flow within(Line inner, double more) {
-    return (width, screen) -> height(Math.max(0, inner.at(width)), screen) + more;
+    return (width, screen) -> {
+      double left = inner.at(width);
+      // What is taken around it cannot give way.
+      screen.fits(width - left, width);
+      return height(Math.max(0, left), screen) + more;
+    };
   }
 
   /** With the same padding on all sides. */

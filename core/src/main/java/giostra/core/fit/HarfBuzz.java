@@ -69,7 +69,7 @@ final class HarfBuzz implements Shaper {
     }
   }
 
-  private record Word(String text, String family, int weight, boolean spaced) {}
+  private record Word(String text, String family, int weight, Manner manner) {}
 
   private static final class Only {
     static final HarfBuzz SHAPER = new HarfBuzz();
@@ -109,8 +109,8 @@ final class HarfBuzz implements Shaper {
   }
 
   @Override
-  public double width(String text, String family, int weight, boolean spaced) {
-    return Objects.requireNonNull(known.get(new Word(text, family, weight, spaced)));
+  public double width(String text, String family, int weight, Manner manner) {
+    return Objects.requireNonNull(known.get(new Word(text, family, weight, manner)));
   }
 
   /** The slice that a character is drawn from. */
@@ -161,7 +161,7 @@ final class HarfBuzz implements Shaper {
     try (MemoryStack stack = MemoryStack.stackPush()) {
       hb_buffer_add_utf16(buffer, text, 0, run.length());
       hb_buffer_guess_segment_properties(buffer);
-      hb_shape(font(slice, word.weight()), buffer, word.spaced() ? apart(stack) : null);
+      hb_shape(font(slice, word.weight()), buffer, features(word.manner(), stack));
       hb_glyph_position_t.Buffer places = hb_buffer_get_glyph_positions(buffer);
       long units = 0;
       for (int i = 0; places != null && i < places.limit(); i++) {
@@ -180,10 +180,21 @@ final class HarfBuzz implements Shaper {
   /** What is off where letters are spaced. The last was found by measuring in Chromium. */
   private static final List<String> APART = List.of("liga", "clig", "calt");
 
-  private static hb_feature_t.Buffer apart(MemoryStack stack) {
-    hb_feature_t.Buffer features = hb_feature_t.calloc(APART.size(), stack);
-    for (int i = 0; i < APART.size(); i++) {
-      features.get(i).tag(tag(APART.get(i))).value(0).start(0).end(-1);
+  /** What is on for figures. */
+  private static final List<String> FIGURES = List.of("tnum", "lnum");
+
+  private static hb_feature_t.@Nullable Buffer features(Manner manner, MemoryStack stack) {
+    return switch (manner) {
+      case RUNNING -> null;
+      case SPACED -> features(APART, 0, stack);
+      case FIGURES -> features(FIGURES, 1, stack);
+    };
+  }
+
+  private static hb_feature_t.Buffer features(List<String> names, int value, MemoryStack stack) {
+    hb_feature_t.Buffer features = hb_feature_t.calloc(names.size(), stack);
+    for (int i = 0; i < names.size(); i++) {
+      features.get(i).tag(tag(names.get(i))).value(value).start(0).end(-1);
     }
     return features;
   }

@@ -13,13 +13,20 @@ public interface Shaper {
   /** Whether a family has a character. */
   boolean has(String family, int codePoint);
 
+  /** How letters are set. */
+  enum Manner {
+    RUNNING,
+    /** With space between letters, which takes ligatures apart. Source: CSS Text 3. */
+    SPACED,
+    /** Figures of one width, as high as capitals. Source: CSS Fonts 4, "font-variant-numeric". */
+    FIGURES
+  }
+
   /**
    * How wide a run of text is on one line, in thousandths of the font size, with kerning and
    * ligatures.
    *
    * @param weight 1 to 1000; the nearest that the family has
-   * @param spaced whether letters are spaced, which takes ligatures apart. Source: CSS Text 3,
-   *     "letter-spacing"
    */
-  double width(String text, String family, int weight, boolean spaced);
+  double width(String text, String family, int weight, Manner manner);
 }

@@ -80,14 +80,28 @@ public final class TextFit {
     String text = all.toString();
     BreakIterator breaks = BreakIterator.getLineInstance(ULocale.forLocale(locale));
     breaks.setText(text);
-    int from = breaks.first();
+    int from = 0;
     for (int to = breaks.next(); to != BreakIterator.DONE; to = breaks.next()) {
+      for (int at = from + 1; at < to; at++) {
+        if (afterSpace(text, at)) {
+          fit.add(between(shown, from, at));
+          from = at;
+        }
+      }
       if (breaksAt(text, to)) {
         fit.add(between(shown, from, to));
         from = to;
       }
     }
     return fit;
+  }
+
+  /**
+   * Chromium, seen, breaks after any space, also where UAX #14 keeps punctuation with the word
+   * before it, as in French.
+   */
+  private static boolean afterSpace(String text, int at) {
+    return at < text.length() && text.charAt(at - 1) == ' ' && text.charAt(at) != ' ';
   }
 
   /** White space collapses across runs, but for line feeds that were meant. */

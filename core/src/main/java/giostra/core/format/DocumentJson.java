@@ -9,10 +9,12 @@ import giostra.core.page.Node;
 import giostra.core.page.NodeType;
 import giostra.core.page.Page;
 import giostra.core.page.Site;
-import giostra.core.value.Kind;
+import giostra.core.value.MarkupKind;
 import giostra.core.value.Refused;
+import giostra.core.value.RichKind;
 import giostra.core.value.RichText;
 import giostra.core.value.Setting;
+import giostra.core.value.WordsKind;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -412,9 +414,9 @@ public final class DocumentJson {
   private static Values mended(Values values, Setting<?> setting, String band, JsonNode json) {
     int most =
         switch (setting.kind()) {
-          case Kind.Words words -> words.most();
-          case Kind.Rich(int characters) -> characters;
-          case Kind.Markup(int characters) -> characters;
+          case WordsKind words -> words.most();
+          case RichKind(int characters) -> characters;
+          case MarkupKind(int characters) -> characters;
           default -> 0;
         };
     if (!json.isString() || most == 0) {

@@ -7,10 +7,37 @@ import giostra.core.look.Property;
 import giostra.core.look.State;
 import giostra.core.look.StyleKey;
 import giostra.core.page.NodeType;
+import giostra.core.value.AddressKind;
+import giostra.core.value.AdvanceKind;
 import giostra.core.value.Changes;
+import giostra.core.value.DecimalKind;
+import giostra.core.value.HueKind;
+import giostra.core.value.IconKind;
 import giostra.core.value.Kind;
+import giostra.core.value.LanguageKind;
+import giostra.core.value.LettersKind;
+import giostra.core.value.MarkupKind;
+import giostra.core.value.MediaKind;
+import giostra.core.value.MovedKind;
+import giostra.core.value.PaintKind;
+import giostra.core.value.PickKind;
+import giostra.core.value.PointKind;
+import giostra.core.value.RatioKind;
+import giostra.core.value.RichKind;
 import giostra.core.value.Setting;
+import giostra.core.value.SeveralKind;
+import giostra.core.value.ShadeKind;
+import giostra.core.value.SizeKind;
+import giostra.core.value.TallKind;
+import giostra.core.value.TimeKind;
+import giostra.core.value.ToggleKind;
+import giostra.core.value.TokenKind;
 import giostra.core.value.ToneColour;
+import giostra.core.value.UnderKind;
+import giostra.core.value.WaysKind;
+import giostra.core.value.WholeKind;
+import giostra.core.value.WordsKind;
+import giostra.core.value.ZoneKind;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -29,7 +56,7 @@ public final class PageSchema {
   private static final String BAND_ID = "^[a-z][a-z0-9-]{0,30}$";
   private static final String COLOUR =
       "(#([0-9a-f]{6}|[0-9a-f]{8})|"
-          + Arrays.stream(ToneColour.values()).map(Kind.Pick::word).collect(Collectors.joining("|"))
+          + Arrays.stream(ToneColour.values()).map(PickKind::word).collect(Collectors.joining("|"))
           + ")";
   private static final String LOOK_ID = "^look\\.[a-z0-9-]{1,55}$";
   private static final String NODE_ID = "^[a-z][a-z0-9-]{0,60}$";
@@ -139,29 +166,29 @@ public final class PageSchema {
   private static ObjectNode kind(Kind<?> kind) {
     ObjectNode made =
         switch (kind) {
-          case Kind.Whole(int least, int most) -> whole(least, most);
-          case Kind.Size _ -> text("^\\d+(\\.\\d+)?(px|%|rem|em)$");
-          case Kind.Pick<?> pick -> {
+          case WholeKind(int least, int most) -> whole(least, most);
+          case SizeKind _ -> text("^\\d+(\\.\\d+)?(px|%|rem|em)$");
+          case PickKind<?> pick -> {
             ObjectNode words = MAKE.objectNode();
             ArrayNode all = words.putArray("enum");
             pick.words().forEach(all::add);
             yield words;
           }
-          case Kind.Toggle _ -> MAKE.objectNode().put("type", "boolean");
-          case Kind.Words words ->
+          case ToggleKind _ -> MAKE.objectNode().put("type", "boolean");
+          case WordsKind words ->
               MAKE.objectNode().put("type", "string").put("maxLength", words.most());
-          case Kind.Decimal(double least, double most) ->
+          case DecimalKind(double least, double most) ->
               MAKE.objectNode().put("type", "number").put("minimum", least).put("maximum", most);
-          case Kind.Time _ -> text("^\\d+(\\.\\d+)?s$");
-          case Kind.Zone _ -> text("^[A-Za-z0-9_+/-]{1,60}$");
-          case Kind.Ways _ ->
+          case TimeKind _ -> text("^\\d+(\\.\\d+)?s$");
+          case ZoneKind _ -> text("^[A-Za-z0-9_+/-]{1,60}$");
+          case WaysKind _ ->
               MAKE.objectNode().put("type", "string").put("maxLength", Changes.MOST_WRITTEN);
-          case Kind.Several several ->
+          case SeveralKind several ->
               text(String.format(Locale.ROOT, "^(%s)?$", any(several.words())));
-          case Kind.Point _ -> text("^\\d+(\\.\\d+)?% \\d+(\\.\\d+)?%$");
-          case Kind.Paint _ -> text("^" + COLOUR + "$");
-          case Kind.Hue _ -> text("^#([0-9a-f]{6}|[0-9a-f]{8})$");
-          case Kind.Letters letters -> {
+          case PointKind _ -> text("^\\d+(\\.\\d+)?% \\d+(\\.\\d+)?%$");
+          case PaintKind _ -> text("^" + COLOUR + "$");
+          case HueKind _ -> text("^#([0-9a-f]{6}|[0-9a-f]{8})$");
+          case LettersKind letters -> {
             String length = "\\d+(\\.\\d+)?(px|rem" + (letters.em() ? "|em" : "") + ")";
             yield text(
                 String.format(
@@ -169,28 +196,27 @@ public final class PageSchema {
                     "^(%1$s|clamp\\(%1$s,-?%1$s \\+ \\d+(\\.\\d+)?vmin,%1$s\\))$",
                     length));
           }
-          case Kind.Under _ ->
+          case UnderKind _ ->
               text(
                   String.format(
                       Locale.ROOT,
                       "^(%1$s|linear-gradient\\(%2$sdeg(,%1$s %2$s%%){2,6}\\))$",
                       COLOUR,
                       "\\d+(\\.\\d+)?"));
-          case Kind.Shade _ -> MAKE.objectNode().put("type", "string").put("maxLength", 400);
-          case Kind.Moved _ -> text("^-?\\d+(\\.\\d)?px -?\\d+(\\.\\d)?px$");
-          case Kind.Tall _ ->
-              text("^(auto|\\d+(\\.\\d+)?(px|rem|em|svh)|\\d+(\\.\\d+)?:\\d+(\\.\\d+)?)$");
-          case Kind.Icon _ -> MAKE.objectNode().put("type", "string");
-          case Kind.Rich(int most) ->
+          case ShadeKind _ -> MAKE.objectNode().put("type", "string").put("maxLength", 400);
+          case MovedKind _ -> text("^-?\\d+(\\.\\d)?px -?\\d+(\\.\\d)?px$");
+          case TallKind _ ->
+              text("^(auto|\\d+(\\.\\d+)?(px|rem|em|svh|lvh|dvh)|\\d+(\\.\\d+)?:\\d+(\\.\\d+)?)$");
+          case IconKind _ -> MAKE.objectNode().put("type", "string");
+          case RichKind(int most) -> MAKE.objectNode().put("type", "string").put("maxLength", most);
+          case MarkupKind(int most) ->
               MAKE.objectNode().put("type", "string").put("maxLength", most);
-          case Kind.Markup(int most) ->
-              MAKE.objectNode().put("type", "string").put("maxLength", most);
-          case Kind.Token(String pattern, _) -> text("^(" + pattern + ")?$");
-          case Kind.Address _ -> MAKE.objectNode().put("type", "string").put("maxLength", 2000);
-          case Kind.OfMedia _ -> text("^[a-z0-9-]{0,80}$");
-          case Kind.Language _ -> text("^[A-Za-z]{2,3}(-[A-Za-z0-9]{2,8})*$");
-          case Kind.Ratio _ -> text("^(stack|\\d{1,2}(:\\d{1,2}){0,5})$");
-          case Kind.Advance _ -> {
+          case TokenKind(String pattern, _) -> text("^(" + pattern + ")?$");
+          case AddressKind _ -> MAKE.objectNode().put("type", "string").put("maxLength", 2000);
+          case MediaKind _ -> text("^[a-z0-9-]{0,80}$");
+          case LanguageKind _ -> text("^[A-Za-z]{2,3}(-[A-Za-z0-9]{2,8})*$");
+          case RatioKind _ -> text("^(stack|\\d{1,2}(:\\d{1,2}){0,5})$");
+          case AdvanceKind _ -> {
             ObjectNode either = MAKE.objectNode();
             either.putArray("anyOf").add(whole(1, 12)).add(MAKE.objectNode().put("const", "view"));
             yield either;

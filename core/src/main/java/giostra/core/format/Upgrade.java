@@ -3,8 +3,9 @@ package giostra.core.format;
 import giostra.core.page.CounterSettings;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.NodeType;
-import giostra.core.value.Kind;
+import giostra.core.value.MarkupKind;
 import giostra.core.value.Refused;
+import giostra.core.value.RichKind;
 import giostra.core.value.Setting;
 import java.time.Duration;
 import java.util.List;
@@ -141,8 +142,7 @@ public final class Upgrade {
   private static void spacesAsThemselves(ObjectNode node, NodeType type) {
     if (node.path("values") instanceof ObjectNode values) {
       for (Setting<?> setting : type.settings()) {
-        boolean markup =
-            setting.kind() instanceof Kind.Rich || setting.kind() instanceof Kind.Markup;
+        boolean markup = setting.kind() instanceof RichKind || setting.kind() instanceof MarkupKind;
         if (markup && values.path(setting.id()) instanceof StringNode text) {
           values.put(setting.id(), text.asString().replace("&nbsp;", "\u00A0"));
         }
@@ -184,7 +184,8 @@ public final class Upgrade {
     PlayersOfBefore.asStyles(node, type);
     if (type == NodeType.TABS
         && node.path("values") instanceof ObjectNode values
-        && values.remove("opensOn") instanceof JsonNode before) {
+        && values.has("opensOn")) {
+      JsonNode before = values.remove("opensOn");
       List<ObjectNode> tabs =
           node.path("children")
               .valueStream()

@@ -65,6 +65,11 @@ final class BlockFlows {
     return band;
   }
 
+  /** Width of a classic scrollbar, px. */
+  double scrollbar() {
+    return scrollbar;
+  }
+
   /** What a thin scrollbar takes of what scrolls, px. Found by measuring in Chromium. */
   double thinScrollbar() {
     return Math.min(scrollbar, 10);
@@ -143,16 +148,31 @@ final class BlockFlows {
       case Block.Heading heading ->
           words(heading, PageParts.heading(heading.values().get(BlockSettings.LEVEL)))
               .of(heading.values().get(BlockSettings.HEADING_TEXT), locale);
-      case Block.Text text ->
-          copy(text, PageParts.TEXT)
-              .of(text.values().get(BlockSettings.PARAGRAPHS), 0)
-              .narrowed(Line.of(value(text, BlockSettings.LINE_MEASURE)));
+      case Block.Text text -> text(text);
       case Block.Picture picture -> picture(picture);
       case Block.Button button -> button(button);
       // What somebody wrote is not known to be high in any width.
       case Block.OwnHtml _ -> Flow.NONE;
       case Block.Columns columns -> columns(columns);
-      case Piece piece -> piece(piece);
+      // What is wrong within it is told where it is looked at itself.
+      case Piece piece -> {
+        Flow whole = piece(piece);
+        yield (width, screen) -> whole.height(width, screen.unheard());
+      }
+    };
+  }
+
+  /** A text, no wider than its measure; one in em is of its own letters. */
+  private Flow text(Block.Text text) {
+    Flow flow = copy(text, PageParts.TEXT).of(text.values().get(BlockSettings.PARAGRAPHS), 0);
+    Length measure = value(text, BlockSettings.LINE_MEASURE);
+    if (measure.unit() != Length.Unit.EM) {
+      return flow.narrowed(Line.of(measure));
+    }
+    TextStyle style = words(text, PageParts.TEXT);
+    return (width, screen) -> {
+      double most = measure.amount() * style.size().applyAsDouble(screen);
+      return flow.height(Math.min(width, most), screen);
     };
   }
 
@@ -232,7 +252,7 @@ final class BlockFlows {
             new Flow.Box(Math.min(width, heading.natural(screen)), heading.height(width, screen)));
       }
       if (pressed) {
-        row.add(button.in(Double.MAX_VALUE, screen));
+        row.add(button.in(width, screen));
       }
       return Flow.wrapping(row, over.px(Property.GAP_ACROSS), over.px(Property.GAP))
               .height(width, screen)

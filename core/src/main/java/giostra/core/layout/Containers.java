@@ -10,6 +10,7 @@ import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Node;
 import giostra.core.page.PanelSettings;
+import giostra.core.page.PanelSettings.PanelHeight;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.Section;
@@ -52,13 +53,15 @@ public final class Containers {
     Piecewise room = screen;
     for (int i = 0; i + 1 < path.size(); i++) {
       Node child = path.get(i + 1);
-      boolean whole = child.id().equals(blockId) && extent == Extent.EDGE;
       switch (path.get(i)) {
-        case Section section -> room = whole ? screen : content(document, section, band, screen);
+        case Section section -> {
+          Extent own = child.id().equals(blockId) ? extent : extent(document, child, band);
+          room = own == Extent.EDGE ? screen : content(document, section, band, screen);
+        }
         case Block.Columns columns -> room = column(document, columns, child, band, room);
         case Piece piece -> {
           Length width = Resolution.value(document, piece, PieceSettings.WIDTH, band);
-          room = panel(document, piece, band, narrowed(room, width));
+          room = panel(document, piece, band, narrowed(room, width), scrollbar);
         }
         case Node _ -> {}
       }
@@ -66,12 +69,17 @@ public final class Containers {
     return room;
   }
 
+  /** How far a block reaches that stands in a section by itself. */
+  private static Extent extent(Document document, Node block, Band band) {
+    return block instanceof Piece piece
+        ? Resolution.value(document, piece, PieceSettings.EXTENT, band)
+        : Extent.MEASURE;
+  }
+
   /** The width of a piece. */
   public static Piecewise outer(Document document, Piece piece, Band band, double scrollbar) {
     Extent extent =
-        inSection(document, piece.id())
-            ? Resolution.value(document, piece, PieceSettings.EXTENT, band)
-            : Extent.MEASURE;
+        inSection(document, piece.id()) ? extent(document, piece, band) : Extent.MEASURE;
     return narrowed(
         room(document, piece.id(), extent, band, scrollbar),
         Resolution.value(document, piece, PieceSettings.WIDTH, band));
@@ -86,25 +94,38 @@ public final class Containers {
    * The room in a panel of tabs or of an accordion; other pieces have no panels.
    *
    * @param outer width of the piece
+   * @param scrollbar width of a classic scrollbar in px, for which panels that scroll keep room
    */
-  static Piecewise panel(Document document, Piece piece, Band band, Piecewise outer) {
+  static Piecewise panel(
+      Document document, Piece piece, Band band, Piecewise outer, double scrollbar) {
     return switch (piece) {
       case Piece.Tabs tabs -> {
         Piecewise beside = TabsBand.beside(document, tabs, band, outer);
-        yield padded(document, piece, band, beside);
+        yield padded(document, piece, band, beside, scrollbar);
       }
       case Piece.Accordion accordion ->
           narrowed(
-              padded(document, piece, band, outer),
+              padded(document, piece, band, outer, scrollbar),
               Resolution.value(document, accordion, AccordionSettings.INNER, band));
       case Piece.Tracked _, Piece.FlipBoxes _, Piece.Counters _, Piece.Video _ -> outer;
     };
   }
 
-  private static Piecewise padded(Document document, Piece piece, Band band, Piecewise room) {
+  private static Piecewise padded(
+      Document document, Piece piece, Band band, Piecewise room, double scrollbar) {
     double padding =
         Resolution.value(document, piece, PanelSettings.PANEL_PADDING, band).constantPx();
-    return room.through(new Line(1, -2 * padding)).atLeast(0);
+    return room.through(new Line(1, -2 * padding - gutter(document, piece, band, scrollbar)))
+        .atLeast(0);
+  }
+
+  /**
+   * What a panel keeps free for its own scrollbar, px: one of a fixed height, whatever it holds.
+   */
+  static double gutter(Document document, Piece piece, Band band, double scrollbar) {
+    return Resolution.value(document, piece, PanelSettings.PANEL_HEIGHT, band) == PanelHeight.FIXED
+        ? scrollbar
+        : 0;
   }
 
   /** Whether a block stands in a section by itself, so that it may reach the edges. */

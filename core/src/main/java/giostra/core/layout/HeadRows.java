@@ -32,8 +32,8 @@ public record HeadRows(double from, double below, List<Integer> ends) {
     var screen = new Screen(Bands.WIDEST, Bands.WIDEST);
     List<Item> items = flows.shown(piece);
     var widths = new ArrayList<Double>();
-    for (int i = 0; i < items.size(); i++) {
-      widths.add(flows.panels().tab(piece, items.get(i), i).natural(screen));
+    for (Item item : items) {
+      widths.add(flows.panels().tab(piece, item).natural(screen));
     }
     Length gap = Resolution.value(document, piece, TabsSettings.HEADS_GAP, in.band());
     var all = new ArrayList<HeadRows>();
@@ -69,6 +69,7 @@ public record HeadRows(double from, double below, List<Integer> ends) {
   }
 
   private static List<Integer> ends(List<Double> widths, Length gap, double room) {
-    return Flow.rowEnds(widths, gap.in(room), room).stream().map(below -> below - 1).toList();
+    List<Double> each = widths.stream().map(width -> Math.min(width, room)).toList();
+    return Flow.rowEnds(each, gap.in(room), room).stream().map(below -> below - 1).toList();
   }
 }

@@ -15,12 +15,14 @@ import giostra.core.page.TabsSettings.HeadsRow;
 import giostra.core.page.TabsSettings.HeadsSide;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntPredicate;
 
@@ -59,14 +61,10 @@ public final class Heights {
   private record InBand(
       Band band, Piecewise outer, List<Measured> parts, PanelFlows.HeadRowCount rows) {}
 
-  private final Document document;
-  private final Piece piece;
   private final double screenHeight;
   private final List<InBand> bands;
 
-  private Heights(Document document, Piece piece, double screenHeight, List<InBand> bands) {
-    this.document = document;
-    this.piece = piece;
+  private Heights(double screenHeight, List<InBand> bands) {
     this.screenHeight = screenHeight;
     this.bands = bands;
   }
@@ -87,7 +85,7 @@ public final class Heights {
         document.bands().all().stream()
             .map(band -> in(document, piece, pictures, band, scrollbar))
             .toList();
-    return new Heights(document, piece, screenHeight, bands);
+    return new Heights(screenHeight, bands);
   }
 
   private static InBand in(
@@ -151,7 +149,7 @@ public final class Heights {
         Piecewise room = TabsBand.beside(document, tabs, band, outer);
         for (Item i : items) {
           if (!tabs.values().get(TabsSettings.HEADS_HIDDEN)) {
-            all.add(heading(blocks, tabs, in, i, items.indexOf(i), outer));
+            all.add(heading(blocks, tabs, in, i, outer));
           }
           all.add(new Measured(i, Part.PANEL, blocks.panels().panel((Piece) tabs, i), room));
         }
@@ -171,20 +169,18 @@ public final class Heights {
         == GridSettings.Heights.ALL;
   }
 
-  /** Headings of natural width are as wide as their words, whatever the room. */
+  /** Headings of natural width are as wide as their words, but no wider than their row. */
   private static Measured heading(
-      BlockFlows blocks, Piece.Tabs tabs, TabsBand in, Item item, int place, Piecewise outer) {
+      BlockFlows blocks, Piece.Tabs tabs, TabsBand in, Item item, Piecewise outer) {
     if (in.folds()) {
       return new Measured(item, Part.HEADING, blocks.panels().folded(tabs, item), outer);
     }
-    PanelFlows.Head head = blocks.panels().tab(tabs, item, place);
+    PanelFlows.Head head = blocks.panels().tab(tabs, item);
     boolean row = in.side() == HeadsSide.ABOVE || in.side() == HeadsSide.BELOW;
-    Flow own = head.flow();
-    Flow flow =
-        row && in.row() != HeadsRow.GRID
-            ? (_, screen) -> own.height(head.natural(screen), screen)
-            : own;
-    return new Measured(item, Part.HEADING, flow, in.head());
+    return row && in.row() != HeadsRow.GRID
+        ? new Measured(
+            item, Part.HEADING, (width, screen) -> head.in(width, screen).height(), outer)
+        : new Measured(item, Part.HEADING, head.flow(), in.head());
   }
 
   /** Each part of each item that shows at a viewport width in px. */
@@ -241,6 +237,50 @@ public final class Heights {
                   }
                 }));
     return found;
+  }
+
+  /**
+   * Something that is wider than its room and cannot give way.
+   *
+   * @param needs the least that it takes where there is least room, px
+   * @param room what there is there, px
+   * @param from first viewport width, px
+   * @param to last viewport width, px
+   */
+  public record Tight(
+      String item, Part part, double needs, double room, String band, int from, int to) {}
+
+  /** All such things, each with the whole viewport widths at which it is, from 280 to 2560 px. */
+  public List<Tight> tight() {
+    var found = new ArrayList<Tight>();
+    for (InBand in : bands) {
+      for (Measured each : in.parts()) {
+        for (int[] range : ranges(each.room(), width -> tight(each, width).isPresent())) {
+          Screen.Tight worst = tight(each, range[0]).or(() -> tight(each, range[1])).orElseThrow();
+          found.add(
+              new Tight(
+                  each.item().id(),
+                  each.part(),
+                  worst.needs(),
+                  worst.room(),
+                  in.band().id(),
+                  range[0],
+                  range[1]));
+        }
+      }
+    }
+    return found;
+  }
+
+  /** What lacks most there. */
+  private Optional<Screen.Tight> tight(Measured each, double viewportPx) {
+    var found = new ArrayList<Screen.Tight>();
+    double room = each.room().at(viewportPx);
+    if (room < 1) {
+      found.add(new Screen.Tight(1, room));
+    }
+    each.flow().height(room, new Screen(viewportPx, screenHeight, _ -> {}, found::add));
+    return found.stream().max(Comparator.comparingDouble(tight -> tight.needs() - tight.room()));
   }
 
   private static List<int[]> ranges(Piecewise room, IntPredicate wrong) {

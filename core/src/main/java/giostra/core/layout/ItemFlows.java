@@ -3,6 +3,7 @@ package giostra.core.layout;
 import giostra.core.anatomy.GridParts;
 import giostra.core.anatomy.PageParts;
 import giostra.core.anatomy.VideoParts;
+import giostra.core.fit.Face;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Line;
 import giostra.core.fit.Screen;
@@ -10,6 +11,7 @@ import giostra.core.layout.TextStyle.Text;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.page.CounterSettings;
+import giostra.core.page.Counting;
 import giostra.core.page.Fields;
 import giostra.core.page.FlipSettings;
 import giostra.core.page.Item;
@@ -100,6 +102,7 @@ final class ItemFlows {
     /** It in a row of a width; one that is wider breaks its words. */
     Flow.Box in(double width, Screen screen) {
       double across = box.across(screen);
+      screen.fits(across, width);
       return new Flow.Box(
           Math.min(width, text.natural(screen) + across),
           text.height(Math.max(1, width - across), screen) + box.down(screen));
@@ -206,6 +209,22 @@ final class ItemFlows {
             blocks.part(item, VideoParts.FIGURE).px(Property.GAP));
   }
 
+  /** The number, which never breaks; it may stand over the padding of its box. */
+  private Flow number(Piece.Counters piece, Item item, double leading, double padding) {
+    double size = blocks.value(piece, CounterSettings.NUMBER_SIZE).constantPx();
+    Face face = blocks.part(item, GridParts.NUMBER).face();
+    double[] needs = {-1};
+    return (width, screen) -> {
+      if (screen.hearsOfTight()) {
+        if (needs[0] < 0) {
+          needs[0] = face.figures(Counting.widest(piece, item, locale), size);
+        }
+        screen.fits(needs[0], width + 2 * padding);
+      }
+      return size * leading;
+    };
+  }
+
   Flow figure(Piece.Counters piece, Item item) {
     var parts = new ArrayList<Flow>();
     var sign = new ArrayList<Flow>();
@@ -219,10 +238,10 @@ final class ItemFlows {
       parts.add(Flow.stack(sign, 0));
     }
     double leading = blocks.part(item, GridParts.NUMBER).of(Property.LEADING);
-    parts.add(Flow.fixed(blocks.value(piece, CounterSettings.NUMBER_SIZE).constantPx() * leading));
+    PartBox box = blocks.part(item, GridParts.FIGURE);
+    parts.add(number(piece, item, leading, box.px(Property.PADDING_SIDES)));
     line(item, GridParts.TITLE, Fields.shown(piece, item, ItemSettings.HEADING))
         .ifPresent(parts::add);
-    PartBox box = blocks.part(item, GridParts.FIGURE);
     return within(Flow.stack(parts, box.px(Property.GAP)), box);
   }
 }

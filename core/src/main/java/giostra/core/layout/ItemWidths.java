@@ -111,7 +111,7 @@ public record ItemWidths(
         switch (height) {
           case Height.Ratio(var wide, var high) -> new Line(high / wide, 0);
           case Height.Auto _, Height.Fixed _, Height.Screen _ ->
-              new Line(0, height.px(0, Screen.USUAL_HEIGHT));
+              new Line(0, height.px(0, Screen.USUAL_HEIGHT, Screen.USUAL_HEIGHT));
         };
     return b.outer().through(line);
   }

@@ -23,9 +23,11 @@ import giostra.core.page.TabsSettings.HeadsRow;
 import giostra.core.page.TabsSettings.HeadsSide;
 import giostra.core.page.TabsSettings.Overflow;
 import giostra.core.value.Length;
+import giostra.core.words.Labels;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Stream;
 
 /** Tabs and accordions, their headings and panels, as they flow in one band. */
@@ -39,11 +41,13 @@ final class PanelFlows {
   private final BlockFlows blocks;
   private final ItemFlows items;
   private final Locale locale;
+  private final Labels labels;
 
   PanelFlows(BlockFlows blocks, ItemFlows items, Locale locale) {
     this.blocks = blocks;
     this.items = items;
     this.locale = locale;
+    this.labels = Labels.in(locale.toLanguageTag());
   }
 
   Flow tabs(Piece.Tabs piece) {
@@ -70,17 +74,14 @@ final class PanelFlows {
       return Flow.stack(List.of(heads, panel), distance);
     }
     Line beside = Line.of(blocks.value(piece, TabsSettings.HEADS_WIDTH));
-    Line rest = Line.SAME.minus(beside).plus(new Line(0, -distance));
-    return Flow.beside(List.of(heads, panel), List.of(beside, rest));
+    Line room = new Line(1, -distance);
+    return Flow.beside(List.of(heads.narrowed(beside), panel), List.of(room, room.minus(beside)));
   }
 
   /** The row or column of headings. */
   Flow heads(Piece.Tabs piece, TabsBand in) {
     List<Item> all = blocks.shown(piece);
-    List<Head> heads = new ArrayList<>();
-    for (int i = 0; i < all.size(); i++) {
-      heads.add(tab(piece, all.get(i), i));
-    }
+    List<Head> heads = all.stream().map(item -> tab(piece, item)).toList();
     Length gap = blocks.value(piece, TabsSettings.HEADS_GAP);
     List<Flow> flows = heads.stream().map(Head::flow).toList();
     if (in.side() == HeadsSide.START || in.side() == HeadsSide.END) {
@@ -91,13 +92,7 @@ final class PanelFlows {
     }
     boolean wraps = blocks.value(piece, TabsSettings.OVERFLOW) == Overflow.WRAP;
     return (width, screen) -> {
-      List<Flow.Box> boxes =
-          heads.stream()
-              .map(head -> {
-                double natural = head.natural(screen);
-                return new Flow.Box(natural, head.flow().height(natural, screen));
-              })
-              .toList();
+      List<Flow.Box> boxes = heads.stream().map(head -> head.in(width, screen)).toList();
       double px = gap.in(width);
       return wraps
           ? Flow.wrapping(boxes, px, px).height(width, screen)
@@ -124,36 +119,39 @@ final class PanelFlows {
       return (_, _) -> 1;
     }
     List<Item> all = blocks.shown(piece);
-    var heads = new ArrayList<Head>();
-    for (int i = 0; i < all.size(); i++) {
-      heads.add(tab(piece, all.get(i), i));
-    }
+    List<Head> heads = all.stream().map(item -> tab(piece, item)).toList();
     Length gap = blocks.value(piece, TabsSettings.HEADS_GAP);
     if (in.side() == HeadsSide.START || in.side() == HeadsSide.END) {
-      return lines(heads, Line.of(blocks.value(piece, TabsSettings.HEADS_WIDTH)));
+      Line beside = Line.of(blocks.value(piece, TabsSettings.HEADS_WIDTH));
+      double distance = blocks.value(piece, TabsSettings.HEADS_DISTANCE).constantPx();
+      return lines(heads, width -> Math.min(beside.at(width), width - distance));
     }
     if (in.row() == HeadsRow.GRID) {
-      return lines(heads, in.grid().column(Line.of(gap)));
+      return lines(heads, in.grid().column(Line.of(gap))::at);
     }
     if (blocks.value(piece, TabsSettings.OVERFLOW) != Overflow.WRAP) {
       return (_, _) -> 1;
     }
     return (width, screen) ->
         Flow.rowEnds(
-                heads.stream().map(head -> head.natural(screen)).toList(), gap.in(width), width)
+                heads.stream().map(head -> Math.min(width, head.natural(screen))).toList(),
+                gap.in(width),
+                width)
             .size();
   }
 
-  private static HeadRowCount lines(List<Head> heads, Line room) {
+  private static HeadRowCount lines(List<Head> heads, DoubleUnaryOperator room) {
     return (width, screen) ->
-        heads.stream().mapToInt(head -> head.lines(room.at(width), screen)).max().orElse(1);
+        heads.stream()
+            .mapToInt(head -> head.lines(room.applyAsDouble(width), screen))
+            .max()
+            .orElse(1);
   }
 
   /** The heading of a tab where tabs are an accordion: it has a line above it. */
   Flow folded(Piece.Tabs piece, Item item) {
-    String heading = item.values().get(ItemSettings.HEADING);
     PartBox box = blocks.part(item, PanelParts.FOLDED_TAB);
-    Text text = box.words().of(heading.isEmpty() ? "1" : heading, locale);
+    Text text = box.words().of(called(piece, item), locale);
     int signs = signed(piece, item);
     PartBox sign = blocks.part(item, PanelParts.SIGN);
     double marker = blocks.part(item, PanelParts.MARKER).px(Property.SIZE);
@@ -161,6 +159,7 @@ final class PanelFlows {
       double gap = box.px(Property.GAP, screen);
       double size = sign.em(Property.SIZE, box.of(Property.TEXT_SIZE).px(screen.lesser()));
       double taken = box.across(screen) + marker + gap + signs * (size + gap);
+      screen.fits(taken, width);
       return Math.max(
           PRESSED,
           Math.max(
@@ -209,11 +208,11 @@ final class PanelFlows {
     // The icon stands beside the words: its size is of the row's letters, not of theirs.
     double sign = signs * blocks.part(item, PanelParts.SIGN).em(Property.SIZE, Length.ROOT_FONT_PX);
     double taken = (marked ? marker + gap : 0) + (signs > 0 ? sign + gap : 0);
-    return (width, screen) ->
-        Math.max(
-                Math.max(marker, sign),
-                text.height(Math.max(1, width - 2 * padding - taken), screen))
-            + 2 * padding;
+    return (width, screen) -> {
+      screen.fits(2 * padding + taken, width);
+      double words = text.height(Math.max(1, width - 2 * padding - taken), screen);
+      return Math.max(Math.max(marker, sign), words) + 2 * padding;
+    };
   }
 
   /** The search box and the categories over questions; the word for all of them is short. */
@@ -226,7 +225,7 @@ final class PanelFlows {
     }
     PartBox chip = blocks.part(piece, PanelParts.CHIP);
     List<Text> words =
-        Stream.concat(Stream.of("All"), categories.stream())
+        Stream.concat(Stream.of(labels.all()), categories.stream())
             .map(name -> chip.words().of(name, locale))
             .toList();
     double between = blocks.part(piece, PanelParts.CHIPS).px(Property.GAP);
@@ -245,7 +244,7 @@ final class PanelFlows {
           chips.stream().mapToDouble(Flow.Box::width).sum() + categories.size() * between;
       var row = new ArrayList<Flow.Box>();
       if (search) {
-        row.add(new Flow.Box(SEARCH, blocks.part(piece, PanelParts.SEARCH).px(Property.SIZE)));
+        row.add(new Flow.Box(SEARCH, field(piece, screen)));
       }
       if (filter) {
         double rows = Flow.wrapping(chips, between, between).height(width, screen);
@@ -255,6 +254,17 @@ final class PanelFlows {
               .height(width, screen)
           + box.px(Property.BELOW);
     };
+  }
+
+  /** How high the search box is: its letters are those of the page. */
+  private double field(Piece.Accordion piece, Screen screen) {
+    PartBox box = blocks.part(piece, PanelParts.SEARCH);
+    TextStyle letters = blocks.words(piece, PageParts.BODY);
+    return Math.max(
+        box.px(Property.SIZE),
+        letters.line() * letters.size().applyAsDouble(screen)
+            + box.down(screen)
+            + 2 * box.px(Property.BORDER));
   }
 
   /** The panel of a tab or the answer to a question, with its padding, as high as it likes. */
@@ -284,25 +294,27 @@ final class PanelFlows {
     if (piece instanceof Piece.Accordion accordion) {
       if (accordion.values().get(AccordionSettings.SHARE)) {
         PartBox share = blocks.part(item, PanelParts.SHARE);
-        Text link = share.words().of("0", locale);
+        Text link = share.words().of(labels.copyLink(), locale);
         parts.add(
             new Spaced(
                 between,
-                (_, screen) ->
+                (width, screen) ->
                     Math.max(
                         share.px(Property.SIZE),
-                        link.height(Double.MAX_VALUE, screen) + share.down(screen))));
+                        link.height(Math.max(1, width - share.across(screen)), screen)
+                            + share.down(screen))));
       }
     }
     double padding = blocks.value(piece, PanelSettings.PANEL_PADDING).constantPx();
+    double gutter = Containers.gutter(blocks.document(), piece, blocks.band(), blocks.scrollbar());
     Flow inner = Flow.stack(parts);
     if (piece instanceof Piece.Accordion accordion) {
       // What stands under its question needs no padding above.
       return inner
           .narrowed(Line.of(blocks.value(accordion, AccordionSettings.INNER)))
-          .within(new Line(1, -2 * padding), padding);
+          .within(new Line(1, -2 * padding - gutter), padding);
     }
-    return inner.padded(padding);
+    return inner.within(new Line(1, -2 * padding - gutter), 2 * padding);
   }
 
   /** Panels of tabs as they are set: as high as their own content, as the highest, or fixed. */
@@ -330,16 +342,22 @@ final class PanelFlows {
   }
 
   /** The heading of a tab, where it stands in a row of tabs. */
-  Head tab(Piece.Tabs piece, Item item, int place) {
-    String heading = item.values().get(ItemSettings.HEADING);
+  Head tab(Piece.Tabs piece, Item item) {
     PartBox box = blocks.part(item, PanelParts.TAB);
-    Text text = box.words().of(heading.isEmpty() ? Integer.toString(place + 1) : heading, locale);
+    Text text = box.words().of(called(piece, item), locale);
     return new Head(
         box,
         blocks.part(item, PanelParts.SIGN),
         text,
         signed(piece, item),
         blocks.value(piece, TabsSettings.ICON_PLACE) == TabsSettings.IconPlace.ABOVE);
+  }
+
+  /** What stands on a tab: its heading, or its place among all. */
+  private String called(Piece.Tabs piece, Item item) {
+    String heading = item.values().get(ItemSettings.HEADING);
+    List<Item> all = piece.onShow();
+    return heading.isEmpty() ? labels.of(all.indexOf(item) + 1, all.size()) : heading;
   }
 
   /** Whether an icon or a thumbnail stands by a heading; how many of them. */
@@ -375,8 +393,16 @@ final class PanelFlows {
           + (above ? Math.max(words, signs > 0 ? size(screen) : 0) : words + beside(screen));
     }
 
+    /** It in a row of a width: as wide as its words, but no wider than the row. */
+    Flow.Box in(double width, Screen screen) {
+      double own = Math.min(width, natural(screen));
+      return new Flow.Box(own, flow().height(own, screen));
+    }
+
     private double room(double width, Screen screen) {
-      return Math.max(1, width - box.across(screen) - (above ? 0 : beside(screen)));
+      double taken = box.across(screen) + (above ? 0 : beside(screen));
+      screen.fits(taken, width);
+      return Math.max(1, width - taken);
     }
 
     int lines(double width, Screen screen) {

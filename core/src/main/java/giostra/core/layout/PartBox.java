@@ -1,6 +1,8 @@
 package giostra.core.layout;
 
+import giostra.core.anatomy.TypeParts;
 import giostra.core.band.Band;
+import giostra.core.fit.Face;
 import giostra.core.fit.Screen;
 import giostra.core.look.Cascade;
 import giostra.core.look.Part;
@@ -8,6 +10,7 @@ import giostra.core.look.Property;
 import giostra.core.look.Scope;
 import giostra.core.look.State;
 import giostra.core.value.Length;
+import giostra.core.value.Typeface;
 
 /**
  * What holds of a part at rest in a band: what the sheet says of it too.
@@ -54,6 +57,16 @@ record PartBox(Part part, Scope scope, Band band) {
   /** Its padding at both sides, px. */
   double across(Screen screen) {
     return 2 * px(Property.PADDING_SIDES, screen);
+  }
+
+  /** The face of its letters. */
+  Face face() {
+    return Face.of(
+        TypeParts.typeface(of(Property.FAMILY), scope, band)
+            // What does not ship is measured as texts are.
+            .orElse(Typeface.SOURCE_SANS)
+            .face(),
+        of(Property.WEIGHT));
   }
 
   /** Its words as they are set. */

@@ -178,7 +178,7 @@ public final class PictureWidths {
   private Piecewise panel(Piece piece) {
     return switch (piece) {
       case Piece.Tabs _, Piece.Accordion _ ->
-          Containers.panel(document, piece, band, Containers.outer(document, piece, band, 0));
+          Containers.panel(document, piece, band, Containers.outer(document, piece, band, 0), 0);
       case Piece.Tracked track -> TrackLayout.in(document, track, band, 0).itemWidth();
       case Piece.FlipBoxes _, Piece.Counters _, Piece.Video _ ->
           GridBand.in(document, piece, band, 0).item();

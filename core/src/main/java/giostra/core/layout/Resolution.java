@@ -16,7 +16,7 @@ import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
-import giostra.core.value.Kind;
+import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
@@ -94,7 +94,7 @@ public final class Resolution {
     String id =
         document.path(node.id()).stream()
             .filter(Section.class::isInstance)
-            .map(section -> Kind.Pick.word(section.values().get(SectionSettings.TONE)))
+            .map(section -> PickKind.word(section.values().get(SectionSettings.TONE)))
             .findFirst()
             .orElse(Tone.PAPER.id());
     return Tone.ALL.stream()

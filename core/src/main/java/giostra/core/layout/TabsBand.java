@@ -70,7 +70,9 @@ public record TabsBand(
             ? outer
             : beside
                 ? Containers.narrowed(
-                    outer, Resolution.value(document, piece, TabsSettings.HEADS_WIDTH, band))
+                        outer, Resolution.value(document, piece, TabsSettings.HEADS_WIDTH, band))
+                    .min(outer.through(new Line(1, -distance(document, piece, band))))
+                    .atLeast(0)
                 : outer.through(grid.column(Line.of(gap))).atLeast(0);
     return new TabsBand(band, on, folds, side, row, grid, outer, head);
   }
@@ -86,8 +88,13 @@ public record TabsBand(
       return outer;
     }
     Line heads = Line.of(Resolution.value(document, piece, TabsSettings.HEADS_WIDTH, band));
-    double distance =
-        Resolution.value(document, piece, TabsSettings.HEADS_DISTANCE, band).constantPx();
-    return outer.through(Line.SAME.minus(heads).plus(new Line(0, -distance))).atLeast(0);
+    return outer
+        .through(Line.SAME.minus(heads).plus(new Line(0, -distance(document, piece, band))))
+        .atLeast(0);
+  }
+
+  /** Between headings and panels, px. */
+  private static double distance(Document document, Piece.Tabs piece, Band band) {
+    return Resolution.value(document, piece, TabsSettings.HEADS_DISTANCE, band).constantPx();
   }
 }

@@ -1,6 +1,5 @@
 package giostra.core.layout;
 
-import giostra.core.anatomy.TypeParts;
 import giostra.core.fit.Face;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Screen;
@@ -8,7 +7,6 @@ import giostra.core.fit.TextFit;
 import giostra.core.look.Property;
 import giostra.core.value.LetterCase;
 import giostra.core.value.TypeSize;
-import giostra.core.value.Typeface;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.ToDoubleFunction;
@@ -30,12 +28,7 @@ record TextStyle(
   static TextStyle of(PartBox part) {
     TypeSize size = part.of(Property.TEXT_SIZE);
     return new TextStyle(
-        Face.of(
-            TypeParts.typeface(part.of(Property.FAMILY), part.scope(), part.band())
-                // What does not ship is measured as texts are.
-                .orElse(Typeface.SOURCE_SANS)
-                .face(),
-            part.of(Property.WEIGHT)),
+        part.face(),
         screen -> size.px(screen.lesser()),
         part.of(Property.LEADING),
         part.of(Property.SPACING),
@@ -66,10 +59,15 @@ record TextStyle(
   record Text(TextStyle style, TextFit fit) implements Flow {
     /** Lines in a width in px. */
     int lines(double width, Screen screen) {
-      double measured = width * MEASURED / style.drawn(screen);
+      double measured = kept(width) * MEASURED / style.drawn(screen);
       int lines = fit.lines(measured);
       screen.seen().accept(new Screen.Fitted(fit, measured, lines));
       return lines;
+    }
+
+    /** A width as engines keep it: in 64ths of a px, cut. */
+    private static double kept(double width) {
+      return Math.floor(width * 64 + 1e-6) / 64;
     }
 
     /** Its width on one line, px. */

@@ -106,10 +106,15 @@ public record TrackBand(
 
   /** The place marks that really show at a viewport width in px. */
   public Marks marksAt(double viewportPx) {
+    return marksIn(outer.at(viewportPx));
+  }
+
+  /** The place marks that really show where the piece is so wide, px. */
+  Marks marksIn(double outerPx) {
     if (!moves()) {
       return Marks.NONE;
     }
-    return marks == Marks.DOTS && outer.at(viewportPx) < dotsNeed() ? Marks.TALLY : marks;
+    return marks == Marks.DOTS && outerPx < dotsNeed() ? Marks.TALLY : marks;
   }
 
   private Piecewise trackWidth() {
@@ -135,7 +140,8 @@ public record TrackBand(
           Math.max(1, items()),
           view,
           gap.in(size),
-          peek.in(size),
+          // Where nothing moves no neighbour shows.
+          sides == 0 ? 0 : peek.in(size),
           Math.max(1, sides),
           stride,
           loops);

@@ -66,11 +66,17 @@ final class TrackFlows {
     Flow frame = view.within(room, 0).atLeast(Flow.fixed(arrow));
     // What stands under the track is as wide as the track, not as the arrows beside it too.
     return (width, screen) ->
-        frame.height(width, screen) + below(in, piece, Math.max(1, room.at(width)), screen);
+        frame.height(width, screen) + below(in, piece, width, Math.max(1, room.at(width)), screen);
   }
 
-  /** Marks and arrows that stand under a track share a row. */
-  private double below(TrackBand in, Piece.Tracked piece, double width, Screen screen) {
+  /**
+   * Marks and arrows that stand under a track share a row.
+   *
+   * @param outer width of the whole piece, px
+   * @param width what there is for the marks, px
+   */
+  private double below(
+      TrackBand in, Piece.Tracked piece, double outer, double width, Screen screen) {
     if (!in.moves()) {
       return 0;
     }
@@ -78,17 +84,20 @@ final class TrackFlows {
         in.arrows() == Arrows.BELOW
             ? in.arrowDistance().constantPx() + in.arrowSize().constantPx()
             : 0;
-    double marks =
-        in.marks() == Marks.NONE
+    Marks marks = in.marksIn(outer);
+    double high =
+        marks == Marks.NONE
             ? 0
-            : in.markDistance().constantPx() + Math.max(24, marks(in, piece).height(width, screen));
-    return Math.max(arrows, marks);
+            : in.markDistance().constantPx()
+                + Math.max(24, marks(marks, in, piece).height(width, screen));
+    return Math.max(arrows, high);
   }
 
-  private Flow marks(TrackBand in, Piece.Tracked piece) {
+  private Flow marks(Marks marks, TrackBand in, Piece.Tracked piece) {
     int stops = in.stops().count();
-    return switch (in.marks()) {
-      case NONE, DOTS, TALLY, BAR -> Flow.fixed(24);
+    return switch (marks) {
+      case NONE, DOTS, BAR -> Flow.fixed(24);
+      case TALLY -> blocks.words(piece, TrackParts.TALLY).of("0", locale);
       case THUMBNAILS ->
           Flow.wrapping(java.util.Collections.nCopies(stops, new Flow.Box(72, 48)), 10, 10);
       case NAMES -> names(in, piece);
@@ -274,7 +283,7 @@ final class TrackFlows {
     Length content = blocks.value(piece, SliderSettings.WORDS_MEASURE);
     Flow stand = Flow.stack(parts).narrowed(Line.of(content)).padded(padding);
     Height height = blocks.value(piece, SliderSettings.HEIGHT);
-    Flow least = (width, screen) -> height.px(width, screen.height());
+    Flow least = (width, screen) -> height.px(width, screen.height(), screen.large());
     boolean pictured = items.picture(piece, item.values().get(ItemSettings.PICTURE)).isPresent();
     boolean beside =
         pictured && blocks.value(piece, SliderSettings.PICTURE_USE) == PictureUse.BESIDE;

@@ -4,10 +4,10 @@ import giostra.core.value.Colour;
 import giostra.core.value.Family;
 import giostra.core.value.Ground;
 import giostra.core.value.Ink;
-import giostra.core.value.Kind;
 import giostra.core.value.Length;
 import giostra.core.value.LetterCase;
 import giostra.core.value.Nudge;
+import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
 import giostra.core.value.Shadows;
 import giostra.core.value.ToneColour;
@@ -154,8 +154,7 @@ public record Property<T>(String id, String label, Group group) {
           .collect(
               Collectors.toUnmodifiableMap(
                   name -> name,
-                  name ->
-                      new Property<>("tone-" + Kind.Pick.word(name), name.label(), Group.TONE)));
+                  name -> new Property<>("tone-" + PickKind.word(name), name.label(), Group.TONE)));
 
   private static final List<Property<?>> ALL =
       Stream.concat(

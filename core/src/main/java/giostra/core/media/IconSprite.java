@@ -13,8 +13,8 @@ import org.jsoup.nodes.Element;
 import org.jsoup.parser.Parser;
 
 /**
- * Icons of one's own in one file: SVG with a {@code symbol} for each, found by its id. Where a name
- * is that of an icon that ships, the own one takes its place. Source: SVG 2, "The symbol element".
+ * Icons of one's own in one file: SVG with one symbol for each, found by its id. Where a name is
+ * that of an icon that ships, the own one takes its place. Source: SVG 2, "The symbol element".
  *
  * @param symbols clean, by name, in the order of the file
  * @param odd what is strange about some, by name; those that cannot be drawn are not among the

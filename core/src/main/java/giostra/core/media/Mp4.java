@@ -67,7 +67,7 @@ final class Mp4 {
         size = in.getLong();
       } else if (size == 0) {
         // The last box reaches to the end.
-        size = in.limit() - start;
+        size = (long) in.limit() - start;
       }
       int head = in.position() - start;
       if (size < head || size > in.limit() - start) {
@@ -265,7 +265,7 @@ final class Mp4 {
           return found;
         }
         next = in.get();
-        length = length << 7 | next & 0x7F;
+        length = (length << 7) | (next & 0x7F);
       } while ((next & 0x80) != 0);
       if (tag == 3 && in.remaining() >= 3) {
         in.position(in.position() + 3);

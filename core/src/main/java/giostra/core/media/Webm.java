@@ -41,7 +41,7 @@ final class Webm {
     long number() {
       long value = 0;
       for (int i = 0; i < Math.min(8, content.limit()); i++) {
-        value = value << 8 | content.get(i) & 0xFF;
+        value = (value << 8) | (content.get(i) & 0xFF);
       }
       return value;
     }

@@ -242,6 +242,9 @@ final class AccordionOutput {
                 : height(band) == PanelHeight.TALLEST ? "var(--g-tallest,auto)" : "auto");
     writing.css.put(
         panel, "overflow", band -> height(band) == PanelHeight.FIXED ? "auto" : "visible");
+    // What is in it has the same width whether it scrolls or not.
+    writing.css.put(
+        panel, "scrollbar-gutter", band -> height(band) == PanelHeight.FIXED ? "stable" : "auto");
     always(rows);
     items.forEach(item -> writing.hideByBand(piece, item, "block"));
   }

@@ -4,6 +4,7 @@ import giostra.core.page.CounterSettings;
 import giostra.core.page.CounterSettings.Order;
 import giostra.core.page.CounterSettings.Pace;
 import giostra.core.page.CounterSettings.Repeat;
+import giostra.core.page.Counting;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
@@ -42,34 +43,11 @@ final class CounterOutput {
     out.close("div").close("div");
   }
 
-  private NumberStyle style(Item item) {
-    return new NumberStyle(
-        Locale.forLanguageTag(writing.document.page().values().get(PageSettings.LANGUAGE)),
-        item.values().get(ItemSettings.DECIMALS),
-        piece.values().get(CounterSettings.GROUPING),
-        piece.values().get(CounterSettings.COMPACT));
-  }
-
-  /** How an item counts. */
-  static Count count(Piece piece, Item item) {
-    double from = item.values().get(ItemSettings.FROM);
-    double to = item.values().get(ItemSettings.TO);
-    return piece.values().get(CounterSettings.PACE) == Pace.TIME
-        ? Count.timed(
-            from,
-            to,
-            piece.values().get(CounterSettings.DURATION),
-            piece.values().get(CounterSettings.CURVE).easing())
-        : Count.stepped(
-            from,
-            to,
-            piece.values().get(CounterSettings.STEP),
-            piece.values().get(CounterSettings.BEAT));
-  }
-
   private void figure(Item item) {
-    NumberStyle style = style(item);
-    Count count = count(piece, item);
+    Locale locale =
+        Locale.forLanguageTag(writing.document.page().values().get(PageSettings.LANGUAGE));
+    NumberStyle style = Counting.style(piece, item, locale);
+    Count count = Counting.count(piece, item);
     String prefix = item.values().get(ItemSettings.PREFIX);
     String suffix = item.values().get(ItemSettings.SUFFIX);
     Link link = ItemSettings.LINK.in(item.values());
@@ -99,7 +77,7 @@ final class CounterOutput {
     out.element("span", prefix + style.format(count.end()) + suffix, "class", "g-final");
     out.raw("<span class=\"g-run\" aria-hidden=\"true\"></span>");
     out.element(
-        "span", prefix + style.widest(count) + suffix, "class", "g-widest", "aria-hidden", "true");
+        "span", Counting.widest(piece, item, locale), "class", "g-widest", "aria-hidden", "true");
     out.close("div");
     String title = Fields.shown(piece, item, ItemSettings.HEADING);
     if (!title.isEmpty()) {

@@ -46,7 +46,10 @@ final class Css {
     return switch (height) {
       case Height.Auto _, Height.Ratio _ -> "0px";
       case Height.Fixed(var length) -> length.css();
-      case Height.Screen(var percent) -> Require.number(percent) + "svh";
+      // A stage has no bars of its own: what the bench says of them stands in its place.
+      case Height.Screen(var percent, var of) when of == Height.Of.LARGE ->
+          "calc(" + Require.number(percent) + "*var(--g-lvh,1lvh))";
+      case Height.Screen(var percent, var of) -> Require.number(percent) + of.unit();
     };
   }
 

@@ -8,8 +8,8 @@ import giostra.core.look.Property;
 import giostra.core.look.State;
 import giostra.core.look.StyleKey;
 import giostra.core.value.Ink;
-import giostra.core.value.Kind;
 import giostra.core.value.Length;
+import giostra.core.value.PickKind;
 import giostra.core.value.ToneColour;
 import java.util.Arrays;
 import java.util.List;
@@ -69,7 +69,7 @@ final class Filled {
   private static String tone(String id, List<String> asked) {
     Tone tone = Tone.ALL.stream().filter(each -> each.id().equals(id)).findFirst().orElseThrow();
     return Arrays.stream(ToneColour.values())
-        .filter(name -> asked.isEmpty() || asked.contains(Kind.Pick.word(name)))
+        .filter(name -> asked.isEmpty() || asked.contains(PickKind.word(name)))
         .map(name -> name.variable() + ":" + tone.colour(name).css())
         .collect(Collectors.joining(";"));
   }

@@ -63,7 +63,7 @@ final class FlipOutput {
         Attributes.with(writing.item(item, "g-box", "data-turn", turn(item)), Writing.off(item)));
     out.open("div", "class", "g-turn");
     out.open("div", "class", "g-face g-front");
-    boolean pictured = writing.picture(piece, item, ItemSettings.PICTURE, "g-shot");
+    writing.picture(piece, item, ItemSettings.PICTURE, "g-shot");
     face(item, ItemSettings.ICON, ItemSettings.HEADING, ItemSettings.TEXT, false);
     String heading = item.values().get(ItemSettings.HEADING);
     out.open(

@@ -9,7 +9,8 @@ final class Json {
   /** A string, quoted. */
   static String text(String text) {
     var out = new StringBuilder("\"");
-    for (char c : text.toCharArray()) {
+    for (int i = 0; i < text.length(); i++) {
+      char c = text.charAt(i);
       switch (c) {
         case '"' -> out.append("\\\"");
         case '\\' -> out.append("\\\\");

@@ -407,6 +407,7 @@ final class TabsOutput {
       // All lie in one cell, so that the tallest gives the height; those that do not show are not
       // rendered but for their size.
       each(panels, "display", b -> stacked(b) ? "grid" : "block");
+      each(panels, "grid-template-columns", b -> stacked(b) ? "minmax(0,1fr)" : "none");
       String other = panels + ">.g-tab:not(.g-now)";
       each(panels + ">.g-tab", "grid-area", b -> stacked(b) ? "1/1" : "auto");
       each(other, "visibility", b -> stacked(b) ? "hidden" : "visible");
@@ -420,6 +421,8 @@ final class TabsOutput {
                 ? writing.value(piece, PanelSettings.PANEL_FIXED, b.band()).css()
                 : "auto");
     each(panel, "overflow", b -> height(b) == PanelHeight.FIXED ? "auto" : "visible");
+    // What is in it has the same width whether it scrolls or not.
+    each(panel, "scrollbar-gutter", b -> height(b) == PanelHeight.FIXED ? "stable" : "auto");
   }
 
   private boolean stacked(TabsBand b) {

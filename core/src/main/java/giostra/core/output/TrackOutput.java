@@ -12,6 +12,7 @@ import giostra.core.page.PieceSettings;
 import giostra.core.page.SliderSettings;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
+import giostra.core.words.Labels;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;

@@ -15,6 +15,7 @@ import giostra.core.page.PieceSettings;
 import giostra.core.page.VideoSettings;
 import giostra.core.value.Focus;
 import giostra.core.value.Require;
+import giostra.core.words.Labels;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

@@ -29,6 +29,7 @@ import giostra.core.value.Focus;
 import giostra.core.value.Nudge;
 import giostra.core.value.RichText;
 import giostra.core.value.Setting;
+import giostra.core.words.Labels;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;

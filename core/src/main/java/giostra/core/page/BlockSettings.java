@@ -2,10 +2,19 @@ package giostra.core.page;
 
 import giostra.core.value.Aspect;
 import giostra.core.value.Focus;
-import giostra.core.value.Kind;
 import giostra.core.value.Length;
+import giostra.core.value.MarkupKind;
+import giostra.core.value.PickKind;
+import giostra.core.value.PictureKind;
+import giostra.core.value.PointKind;
+import giostra.core.value.RatioKind;
+import giostra.core.value.RichKind;
 import giostra.core.value.Setting;
 import giostra.core.value.Shares;
+import giostra.core.value.SizeKind;
+import giostra.core.value.TokenKind;
+import giostra.core.value.WholeKind;
+import giostra.core.value.WordsKind;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -39,42 +48,42 @@ public final class BlockSettings {
   }
 
   public static final Setting<String> HEADING_TEXT =
-      Setting.once("text", "Heading", new Kind.Words(300, false), "");
+      Setting.once("text", "Heading", new WordsKind(300, false), "");
   public static final Setting<Integer> LEVEL =
-      Setting.once("level", "Level", new Kind.Whole(1, 6), 2);
+      Setting.once("level", "Level", new WholeKind(1, 6), 2);
   public static final Setting<Side> ALIGN =
-      Setting.byBand("align", "Alignment", new Kind.Pick<>(Side.class), Side.START);
+      Setting.byBand("align", "Alignment", new PickKind<>(Side.class), Side.START);
   public static final Setting<String> PARAGRAPHS =
-      Setting.once("text", "Text", new Kind.Rich(40_000), "");
+      Setting.once("text", "Text", new RichKind(40_000), "");
 
   /** Lines longer than about 75 characters are tiring; common practice, no source. */
   public static final Setting<Length> LINE_MEASURE =
-      Setting.byBand("measure", "Line measure", new Kind.Size(120, 2560), Length.px(640));
+      Setting.byBand("measure", "Line measure", new SizeKind(120, 2560), Length.px(640));
 
   public static final Setting<String> SOURCE =
-      Setting.once("picture", "Picture", new Kind.Picture(), "");
+      Setting.once("picture", "Picture", new PictureKind(), "");
   public static final Setting<String> ALT =
-      Setting.once("alt", "Text alternative", new Kind.Words(400, false), "");
+      Setting.once("alt", "Text alternative", new WordsKind(400, false), "");
   public static final Setting<Shape> SHAPE =
-      Setting.byBand("shape", "Shape", new Kind.Pick<>(Shape.class), Shape.AS_IS);
+      Setting.byBand("shape", "Shape", new PickKind<>(Shape.class), Shape.AS_IS);
   public static final Setting<String> LABEL =
-      Setting.once("label", "Label", new Kind.Words(120, false), "");
+      Setting.once("label", "Label", new WordsKind(120, false), "");
   public static final LinkSettings LINK = LinkSettings.of("link", "Link");
   public static final Setting<String> MARKUP =
-      Setting.once("markup", "HTML", new Kind.Markup(40_000), "");
+      Setting.once("markup", "HTML", new MarkupKind(40_000), "");
   public static final Setting<Focus> FOCUS =
-      Setting.once("focus", "Focal point", new Kind.Point(), Focus.CENTER);
+      Setting.once("focus", "Focal point", new PointKind(), Focus.CENTER);
   public static final Setting<Shares> RATIO =
-      Setting.byBand("ratio", "Columns", new Kind.Ratio(), new Shares(List.of(1, 1)));
+      Setting.byBand("ratio", "Columns", new RatioKind(), new Shares(List.of(1, 1)));
   public static final Setting<Length> GAP =
-      Setting.byBand("gap", "Gap", new Kind.Size(0, 400), Length.px(32));
+      Setting.byBand("gap", "Gap", new SizeKind(0, 400), Length.px(32));
 
   /** Places of the columns in a band, from 1: {@code 2 1} puts the second first. */
   public static final Setting<String> ORDER =
       Setting.byBand(
           "order",
           "Order",
-          new Kind.Token("[1-6]( [1-6]){0,5}", "places of the columns such as 2 1, or empty"),
+          new TokenKind("[1-6]( [1-6]){0,5}", "places of the columns such as 2 1, or empty"),
           "");
 
   /**
@@ -87,7 +96,7 @@ public final class BlockSettings {
     List<String> named = List.of(order.split(" "));
     return IntStream.range(0, count)
         .boxed()
-        .sorted(Comparator.comparing(i -> rank(named, i)))
+        .sorted(Comparator.comparingInt(i -> rank(named, i)))
         .toList();
   }
 

@@ -2,9 +2,10 @@ package giostra.core.page;
 
 import giostra.core.page.BlockSettings.Side;
 import giostra.core.value.Aspect;
-import giostra.core.value.Kind;
 import giostra.core.value.Length;
+import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
+import giostra.core.value.SizeKind;
 import java.util.List;
 import java.util.Optional;
 
@@ -68,29 +69,28 @@ public final class CarouselSettings {
   }
 
   public static final Setting<Card> CARD =
-      Setting.once("card", "Cards", new Kind.Pick<>(Card.class), Card.PICTURE);
+      Setting.once("card", "Cards", new PickKind<>(Card.class), Card.PICTURE);
   public static final Setting<Frame> FRAME =
-      Setting.once("frame", "Frame", new Kind.Pick<>(Frame.class), Frame.BOX);
+      Setting.once("frame", "Frame", new PickKind<>(Frame.class), Frame.BOX);
   public static final Setting<NameLine> NAME_LINE =
       Setting.once(
-          "nameLine", "Name stands with", new Kind.Pick<>(NameLine.class), NameLine.PORTRAIT);
+          "nameLine", "Name stands with", new PickKind<>(NameLine.class), NameLine.PORTRAIT);
   public static final Setting<Length> COMFORT_FROM =
       PieceSettings.comfort("comfortFrom", "Comfortable from", 300);
   public static final Setting<Length> COMFORT_TO =
       PieceSettings.comfort("comfortTo", "Comfortable to", 480);
   public static final Setting<Portrait> PORTRAIT =
-      Setting.byBand(
-          "portrait", "Portrait stands", new Kind.Pick<>(Portrait.class), Portrait.BELOW);
+      Setting.byBand("portrait", "Portrait stands", new PickKind<>(Portrait.class), Portrait.BELOW);
   public static final Setting<PictureShape> PICTURE_SHAPE =
       Setting.byBand(
           "pictureShape",
           "Picture shape",
-          new Kind.Pick<>(PictureShape.class),
+          new PickKind<>(PictureShape.class),
           PictureShape.LANDSCAPE);
   public static final Setting<Length> PICTURE_WIDTH =
-      Setting.byBand("pictureWidth", "Picture width", new Kind.Size(24, 1200), Length.percent(100));
+      Setting.byBand("pictureWidth", "Picture width", new SizeKind(24, 1200), Length.percent(100));
   public static final Setting<Side> PICTURE_PLACE =
-      Setting.byBand("picturePlace", "Picture stands", new Kind.Pick<>(Side.class), Side.START);
+      Setting.byBand("picturePlace", "Picture stands", new PickKind<>(Side.class), Side.START);
 
   /** Whether a portrait stands at a side of the quotation, not above or below. */
   public static boolean beside(Portrait side) {

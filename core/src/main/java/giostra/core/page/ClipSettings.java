@@ -1,6 +1,11 @@
 package giostra.core.page;
 
-import giostra.core.value.Kind;
+import giostra.core.value.AddressKind;
+import giostra.core.value.CaptionFileKind;
+import giostra.core.value.ClipKind;
+import giostra.core.value.DecimalKind;
+import giostra.core.value.LanguageKind;
+import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,20 +25,20 @@ public final class ClipSettings {
   }
 
   public static final Setting<From> FROM =
-      Setting.once("clipFrom", "Clip from", new Kind.Pick<>(From.class), From.OWN);
-  public static final Setting<String> CLIP = Setting.once("clip", "Clip", new Kind.Clip(), "");
+      Setting.once("clipFrom", "Clip from", new PickKind<>(From.class), From.OWN);
+  public static final Setting<String> CLIP = Setting.once("clip", "Clip", new ClipKind(), "");
   public static final Setting<String> CLIP_2 =
-      Setting.once("clip2", "Second format", new Kind.Clip(), "");
+      Setting.once("clip2", "Second format", new ClipKind(), "");
   public static final Setting<String> ADDRESS =
-      Setting.once("clipAddress", "Clip’s address", new Kind.Address(), "");
+      Setting.once("clipAddress", "Clip’s address", new AddressKind(), "");
 
   /** Where it starts, in seconds. */
   public static final Setting<Double> START =
-      Setting.once("clipStart", "Starts at, s", new Kind.Decimal(0, 86_400), 0.0);
+      Setting.once("clipStart", "Starts at, s", new DecimalKind(0, 86_400), 0.0);
 
   /** Where it ends, in seconds; 0 is its own end. */
   public static final Setting<Double> END =
-      Setting.once("clipEnd", "Ends at, s", new Kind.Decimal(0, 86_400), 0.0);
+      Setting.once("clipEnd", "Ends at, s", new DecimalKind(0, 86_400), 0.0);
 
   /** Captions in one language. */
   public record Captions(Setting<String> file, Setting<String> language) {}
@@ -43,11 +48,11 @@ public final class ClipSettings {
 
   private static Captions captions(String id, String label) {
     return new Captions(
-        Setting.once("captions" + id, "Captions" + label, new Kind.CaptionFile(), ""),
+        Setting.once("captions" + id, "Captions" + label, new CaptionFileKind(), ""),
         Setting.once(
             "captions" + id + "Language",
             "Language of captions" + label,
-            new Kind.Language(),
+            new LanguageKind(),
             "en"));
   }
 

@@ -2,9 +2,10 @@ package giostra.core.page;
 
 import giostra.core.look.Values;
 import giostra.core.season.Season;
-import giostra.core.value.Kind;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
+import giostra.core.value.ToggleKind;
+import giostra.core.value.TokenKind;
 import java.util.List;
 
 /**
@@ -18,24 +19,24 @@ public final class ConditionSettings {
       Setting.once(
               "seasonBegins",
               "Season begins",
-              new Kind.Token(WHEN, "a date such as 2026-12-01, or with a time, 2026-12-01T18:00"),
+              new TokenKind(WHEN, "a date such as 2026-12-01, or with a time, 2026-12-01T18:00"),
               "")
           .inDrive();
   public static final Setting<String> SEASON_ENDS =
       Setting.once(
               "seasonEnds",
               "Season ends",
-              new Kind.Token(WHEN, "a date such as 2026-12-24 (that day included), or with a time"),
+              new TokenKind(WHEN, "a date such as 2026-12-24 (that day included), or with a time"),
               "")
           .inDrive();
 
   public static final Setting<Boolean> SEASON_YEARLY =
-      Setting.once("seasonYearly", "Each year again", new Kind.Toggle(), false).inDrive();
+      Setting.once("seasonYearly", "Each year again", new ToggleKind(), false).inDrive();
   public static final Setting<String> SHOW_QUERY =
       Setting.once(
           "showQuery",
           "Shows for address with",
-          new Kind.Token(
+          new TokenKind(
               "[\\w.-]{1,60}(=[\\w.~%+-]{0,120})?",
               "a query parameter such as from=letter, or from"),
           "");

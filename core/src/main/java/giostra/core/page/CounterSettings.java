@@ -1,9 +1,15 @@
 package giostra.core.page;
 
+import giostra.core.value.DecimalKind;
 import giostra.core.value.Easing;
-import giostra.core.value.Kind;
+import giostra.core.value.Easings;
 import giostra.core.value.Length;
+import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
+import giostra.core.value.SizeKind;
+import giostra.core.value.TimeKind;
+import giostra.core.value.ToggleKind;
+import giostra.core.value.WholeKind;
 import java.time.Duration;
 import java.util.List;
 
@@ -30,12 +36,12 @@ public final class CounterSettings {
     /** The easing function. */
     public Easing easing() {
       return switch (this) {
-        case LINEAR -> Easing.LINEAR;
-        case EASE -> Easing.EASE;
-        case EASE_IN -> Easing.EASE_IN;
-        case EASE_OUT -> Easing.EASE_OUT;
-        case EASE_IN_OUT -> Easing.EASE_IN_OUT;
-        case OVERSHOOT -> Easing.OVERSHOOT;
+        case LINEAR -> Easings.LINEAR;
+        case EASE -> Easings.EASE;
+        case EASE_IN -> Easings.EASE_IN;
+        case EASE_OUT -> Easings.EASE_OUT;
+        case EASE_IN_OUT -> Easings.EASE_IN_OUT;
+        case OVERSHOOT -> Easings.OVERSHOOT;
       };
     }
   }
@@ -57,40 +63,40 @@ public final class CounterSettings {
   }
 
   public static final Setting<Pace> PACE =
-      Setting.once("pace", "Paced by", new Kind.Pick<>(Pace.class), Pace.TIME).inDrive();
+      Setting.once("pace", "Paced by", new PickKind<>(Pace.class), Pace.TIME).inDrive();
   public static final Setting<Duration> DURATION =
-      Setting.once("duration", "Duration", Kind.Time.ms(100, 30_000), Duration.ofMillis(1600))
+      Setting.once("duration", "Duration", TimeKind.ms(100, 30_000), Duration.ofMillis(1600))
           .inDrive();
   public static final Setting<Curve> CURVE =
-      Setting.once("curve", "Curve", new Kind.Pick<>(Curve.class), Curve.EASE_OUT).inDrive();
+      Setting.once("curve", "Curve", new PickKind<>(Curve.class), Curve.EASE_OUT).inDrive();
   public static final Setting<Double> STEP =
-      Setting.once("step", "Step", new Kind.Decimal(1e-6, 1e9), 1.0).inDrive();
+      Setting.once("step", "Step", new DecimalKind(1e-6, 1e9), 1.0).inDrive();
   public static final Setting<Duration> BEAT =
-      Setting.once("beat", "Beat", Kind.Time.ms(16, 5000), Duration.ofMillis(50)).inDrive();
+      Setting.once("beat", "Beat", TimeKind.ms(16, 5000), Duration.ofMillis(50)).inDrive();
   public static final Setting<Duration> DELAY =
-      Setting.once("delay", "Starts after", Kind.Time.ms(0, 10_000), Duration.ZERO).inDrive();
+      Setting.once("delay", "Starts after", TimeKind.ms(0, 10_000), Duration.ZERO).inDrive();
 
   /** From the start of one count to the start of the next; 0 starts all at once. */
   public static final Setting<Duration> SEQUENCE =
-      Setting.once("sequence", "One after another by", Kind.Time.ms(0, 10_000), Duration.ZERO)
+      Setting.once("sequence", "One after another by", TimeKind.ms(0, 10_000), Duration.ZERO)
           .inDrive();
 
   public static final Setting<Boolean> GROUPING =
-      Setting.once("grouping", "Group digits", new Kind.Toggle(), true);
+      Setting.once("grouping", "Group digits", new ToggleKind(), true);
   public static final Setting<Boolean> COMPACT =
-      Setting.once("compact", "Compact notation", new Kind.Toggle(), false);
+      Setting.once("compact", "Compact notation", new ToggleKind(), false);
   public static final Setting<Integer> STARTS_AT =
-      Setting.once("startsAt", "Starts when in view, %", new Kind.Whole(0, 100), 40).inDrive();
+      Setting.once("startsAt", "Starts when in view, %", new WholeKind(0, 100), 40).inDrive();
   public static final Setting<Repeat> REPEAT =
-      Setting.once("repeat", "Runs", new Kind.Pick<>(Repeat.class), Repeat.ONCE).inDrive();
+      Setting.once("repeat", "Runs", new PickKind<>(Repeat.class), Repeat.ONCE).inDrive();
   public static final Setting<Length> COMFORT_FROM =
       PieceSettings.comfort("comfortFrom", "Comfortable from", 140);
   public static final Setting<Length> COMFORT_TO =
       PieceSettings.comfort("comfortTo", "Comfortable to", 360);
   public static final Setting<Order> ORDER =
-      Setting.byBand("order", "Order", new Kind.Pick<>(Order.class), Order.ICON_NUMBER_TITLE);
+      Setting.byBand("order", "Order", new PickKind<>(Order.class), Order.ICON_NUMBER_TITLE);
   public static final Setting<Length> NUMBER_SIZE =
-      Setting.byBand("numberSize", "Number size", new Kind.Size(12, 160, false), Length.px(52));
+      Setting.byBand("numberSize", "Number size", new SizeKind(12, 160, false), Length.px(52));
 
   static final List<Setting<?>> ALL =
       PieceSettings.with(

@@ -3,8 +3,13 @@ package giostra.core.page;
 import giostra.core.tempo.Score;
 import giostra.core.value.Change;
 import giostra.core.value.Changes;
-import giostra.core.value.Kind;
+import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
+import giostra.core.value.SeveralKind;
+import giostra.core.value.TimeKind;
+import giostra.core.value.ToggleKind;
+import giostra.core.value.WaysKind;
+import giostra.core.value.WholeKind;
 import java.time.Duration;
 import java.util.List;
 
@@ -62,9 +67,9 @@ public final class DriveSettings {
   }
 
   public static final Setting<Boolean> MOVES_ITSELF =
-      Setting.byBand("movesItself", "Moves by itself", new Kind.Toggle(), false).inDrive();
+      Setting.byBand("movesItself", "Moves by itself", new ToggleKind(), false).inDrive();
   public static final Setting<RestsBy> RESTS_BY =
-      Setting.byBand("restsBy", "Rests by", new Kind.Pick<>(RestsBy.class), RestsBy.TIME).inDrive();
+      Setting.byBand("restsBy", "Rests by", new PickKind<>(RestsBy.class), RestsBy.TIME).inDrive();
   public static final Setting<Duration> REST =
       Setting.byBand("rest", "Rests for", rest(), Duration.ofMillis(6000)).inDrive();
   public static final Setting<Duration> REST_LEAST =
@@ -72,11 +77,11 @@ public final class DriveSettings {
   public static final Setting<Duration> REST_MOST =
       Setting.byBand("restMost", "Reading, at most", rest(), Duration.ofMillis(20_000)).inDrive();
   public static final Setting<Duration> STARTS_AFTER =
-      Setting.byBand("startsAfter", "Starts after", Kind.Time.ms(0, Score.MOST_REST), Duration.ZERO)
+      Setting.byBand("startsAfter", "Starts after", TimeKind.ms(0, Score.MOST_REST), Duration.ZERO)
           .inDrive();
   public static final Setting<Score.Round> ROUND =
       Setting.byBand(
-              "round", "After the last", new Kind.Pick<>(Score.Round.class), Score.Round.ROUND)
+              "round", "After the last", new PickKind<>(Score.Round.class), Score.Round.ROUND)
           .inDrive();
 
   /** Reasons that can be chosen; a finger on it and a page that is away always hold it. */
@@ -84,7 +89,7 @@ public final class DriveSettings {
       Setting.byBand(
               "heldWhile",
               "Held while",
-              new Kind.Several(List.of("pointer", "unseen", "clip")),
+              new SeveralKind(List.of("pointer", "unseen", "clip")),
               List.of("pointer", "unseen", "clip"))
           .inDrive();
 
@@ -92,69 +97,68 @@ public final class DriveSettings {
       Setting.byBand(
               "afterHand",
               "After a move by hand",
-              new Kind.Pick<>(Score.AfterHand.class),
+              new PickKind<>(Score.AfterHand.class),
               Score.AfterHand.AGAIN)
           .inDrive();
   public static final Setting<Corner> PAUSE_PLACE =
-      Setting.byBand("pausePlace", "Pause button", new Kind.Pick<>(Corner.class), Corner.TOP_END)
+      Setting.byBand("pausePlace", "Pause button", new PickKind<>(Corner.class), Corner.TOP_END)
           .inDrive();
   public static final Setting<Changes> CHANGES =
-      Setting.byBand("changes", "Changes by", new Kind.Ways(false), Changes.of(Change.MOVE))
+      Setting.byBand("changes", "Changes by", new WaysKind(false), Changes.of(Change.MOVE))
           .inDrive();
   public static final Setting<Order> CHANGE_ORDER =
-      Setting.once("changeOrder", "Ways taken", new Kind.Pick<>(Order.class), Order.IN_TURN)
+      Setting.once("changeOrder", "Ways taken", new PickKind<>(Order.class), Order.IN_TURN)
           .inDrive();
   public static final Setting<Entrance> WORDS_COME =
-      Setting.byBand("wordsCome", "Words come in", new Kind.Pick<>(Entrance.class), Entrance.NONE)
+      Setting.byBand("wordsCome", "Words come in", new PickKind<>(Entrance.class), Entrance.NONE)
           .inDrive();
   public static final Setting<Duration> WORDS_BEAT =
       Setting.byBand(
-              "wordsBeat", "One after another by", Kind.Time.ms(0, 2000), Duration.ofMillis(120))
+              "wordsBeat", "One after another by", TimeKind.ms(0, 2000), Duration.ofMillis(120))
           .inDrive();
   public static final Setting<Duration> WORDS_TAKE =
-      Setting.byBand("wordsTake", "Each takes", Kind.Time.ms(100, 3000), Duration.ofMillis(600))
+      Setting.byBand("wordsTake", "Each takes", TimeKind.ms(100, 3000), Duration.ofMillis(600))
           .inDrive();
 
   public static final Setting<GroundMoves> GROUND_MOVES =
       Setting.byBand(
-              "groundMoves", "Picture moves", new Kind.Pick<>(GroundMoves.class), GroundMoves.NONE)
+              "groundMoves", "Picture moves", new PickKind<>(GroundMoves.class), GroundMoves.NONE)
           .inDrive();
   public static final Setting<Integer> GROUND_BY =
-      Setting.byBand("groundBy", "Moves by, %", new Kind.Whole(2, 60), 12).inDrive();
+      Setting.byBand("groundBy", "Moves by, %", new WholeKind(2, 60), 12).inDrive();
 
   /** Of one item; 0 rests as the piece does. */
   public static final Setting<Duration> OWN_REST =
       Setting.once(
               "ownRest",
               "Rests for",
-              Kind.Time.ownMs(Score.LEAST_REST, Score.MOST_REST),
+              TimeKind.ownMs(Score.LEAST_REST, Score.MOST_REST),
               Duration.ZERO)
           .inDrive();
 
   /** Of one item; none are those of the piece. */
   public static final Setting<Changes> OWN_CHANGES =
-      Setting.once("ownChanges", "Comes in by", new Kind.Ways(true), Changes.NONE).inDrive();
+      Setting.once("ownChanges", "Comes in by", new WaysKind(true), Changes.NONE).inDrive();
 
   public static final Setting<Entrance> ENTRANCE =
-      Setting.once("entrance", "Comes in", new Kind.Pick<>(Entrance.class), Entrance.NONE)
-          .inDrive();
+      Setting.once("entrance", "Comes in", new PickKind<>(Entrance.class), Entrance.NONE).inDrive();
   public static final Setting<Duration> ENTRANCE_TAKES =
-      Setting.once("entranceTakes", "Takes", Kind.Time.ms(100, 3000), Duration.ofMillis(700))
+      Setting.once("entranceTakes", "Takes", TimeKind.ms(100, 3000), Duration.ofMillis(700))
           .inDrive();
   public static final Setting<Duration> ENTRANCE_BEAT =
       Setting.once(
-              "entranceBeat", "Items one after another by", Kind.Time.ms(0, 2000), Duration.ZERO)
+              "entranceBeat", "Items one after another by", TimeKind.ms(0, 2000), Duration.ZERO)
           .inDrive();
   public static final Setting<Integer> ENTRANCE_SHARE =
-      Setting.once("entranceShare", "Comes in when in view, %", new Kind.Whole(0, 100), 20)
+      Setting.once("entranceShare", "Comes in when in view, %", new WholeKind(0, 100), 20)
           .inDrive();
   public static final Setting<Often> ENTRANCE_OFTEN =
-      Setting.once("entranceOften", "Comes in how often", new Kind.Pick<>(Often.class), Often.ONCE)
+      Setting.once("entranceOften", "Comes in how often", new PickKind<>(Often.class), Often.ONCE)
           .inDrive();
 
   /** How long a pointer has to stay on something that opens by it. */
   public static final Setting<Duration> INTENT =
-      Setting.once("intent", "Pointer stays for", Kind.Time.ms(0, 1000), Duration.ZERO).inDrive();
+      Setting.once("intent", "Pointer stays for", TimeKind.ms(0, 1000), Duration.ZERO).inDrive();
 
   /** What a track does by itself and by hand. */
   static final List<Setting<?>> TRACK =
@@ -182,7 +186,7 @@ public final class DriveSettings {
 
   private DriveSettings() {}
 
-  private static Kind.Time rest() {
-    return Kind.Time.ms(Score.LEAST_REST, Score.MOST_REST);
+  private static TimeKind rest() {
+    return TimeKind.ms(Score.LEAST_REST, Score.MOST_REST);
   }
 }

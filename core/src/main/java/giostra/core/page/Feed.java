@@ -1,8 +1,9 @@
 package giostra.core.page;
 
 import giostra.core.look.Values;
-import giostra.core.value.Kind;
 import giostra.core.value.Setting;
+import giostra.core.value.TokenKind;
+import giostra.core.value.WordsKind;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,19 +24,19 @@ public record Feed(String source, String key, Map<String, String> columns) {
       Setting.once(
           "source",
           "Filled from",
-          new Kind.Token("[a-z0-9-]{0,80}", "the id of a file with content of this site"),
+          new TokenKind("[a-z0-9-]{0,80}", "the id of a file with content of this site"),
           "");
 
   public static final Setting<String> KEY =
-      Setting.once("sourceKey", "Rows are told apart by", new Kind.Words(200, false), "");
+      Setting.once("sourceKey", "Rows are told apart by", new WordsKind(200, false), "");
 
   /** One line for each field: its id, a colon and a space, the name of its column. */
   public static final Setting<String> FIELDS =
-      Setting.once("sourceFields", "Columns of the file", new Kind.Words(8000, true), "");
+      Setting.once("sourceFields", "Columns of the file", new WordsKind(8000, true), "");
 
   /** What stands in the key's column of the row that an item was made of. */
   public static final Setting<String> ROW =
-      Setting.once("sourceRow", "Row of the file", new Kind.Words(400, false), "");
+      Setting.once("sourceRow", "Row of the file", new WordsKind(400, false), "");
 
   static final List<Setting<?>> ALL = List.of(SOURCE, KEY, FIELDS);
 

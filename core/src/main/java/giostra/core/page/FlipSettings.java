@@ -1,8 +1,10 @@
 package giostra.core.page;
 
-import giostra.core.value.Kind;
 import giostra.core.value.Length;
+import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
+import giostra.core.value.SizeKind;
+import giostra.core.value.TimeKind;
 import java.time.Duration;
 import java.util.List;
 
@@ -25,16 +27,16 @@ public final class FlipSettings {
   }
 
   public static final Setting<Turn> TURN =
-      Setting.once("turn", "Turns", new Kind.Pick<>(Turn.class), Turn.LEFT).inDrive();
+      Setting.once("turn", "Turns", new PickKind<>(Turn.class), Turn.LEFT).inDrive();
   public static final Setting<Manner> MANNER =
-      Setting.once("manner", "Manner", new Kind.Pick<>(Manner.class), Manner.HALF).inDrive();
+      Setting.once("manner", "Manner", new PickKind<>(Manner.class), Manner.HALF).inDrive();
   public static final Setting<Duration> DURATION =
-      Setting.once("duration", "Duration", Kind.Time.ms(0, 3000), Duration.ofMillis(600)).inDrive();
+      Setting.once("duration", "Duration", TimeKind.ms(0, 3000), Duration.ofMillis(600)).inDrive();
   public static final Setting<PanelSettings.Trigger> TRIGGER =
       Setting.once(
               "trigger",
               "Turns on",
-              new Kind.Pick<>(PanelSettings.Trigger.class),
+              new PickKind<>(PanelSettings.Trigger.class),
               PanelSettings.Trigger.HOVER)
           .inDrive();
   public static final Setting<Length> COMFORT_FROM =
@@ -42,9 +44,9 @@ public final class FlipSettings {
   public static final Setting<Length> COMFORT_TO =
       PieceSettings.comfort("comfortTo", "Comfortable to", 420);
   public static final Setting<Length> LEAST_HEIGHT =
-      Setting.byBand("leastHeight", "Least height", new Kind.Size(80, 1200, false), Length.px(260));
+      Setting.byBand("leastHeight", "Least height", new SizeKind(80, 1200, false), Length.px(260));
   public static final Setting<Length> PADDING =
-      Setting.byBand("padding", "Padding", new Kind.Size(0, 120, false), Length.px(24));
+      Setting.byBand("padding", "Padding", new SizeKind(0, 120, false), Length.px(24));
 
   static final List<Setting<?>> ALL =
       PieceSettings.with(

@@ -1,9 +1,19 @@
 package giostra.core.page;
 
+import giostra.core.value.ClipKind;
+import giostra.core.value.DecimalKind;
 import giostra.core.value.Focus;
-import giostra.core.value.Kind;
+import giostra.core.value.IconKind;
+import giostra.core.value.MovedKind;
 import giostra.core.value.Nudge;
+import giostra.core.value.PickKind;
+import giostra.core.value.PictureKind;
+import giostra.core.value.PointKind;
+import giostra.core.value.RichKind;
 import giostra.core.value.Setting;
+import giostra.core.value.ToggleKind;
+import giostra.core.value.WholeKind;
+import giostra.core.value.WordsKind;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -45,27 +55,26 @@ public final class ItemSettings {
   }
 
   public static final Setting<String> KICKER = words("kicker", "Kicker", 120);
-  public static final Setting<String> ICON = Setting.once("icon", "Icon", new Kind.Icon(), "");
+  public static final Setting<String> ICON = Setting.once("icon", "Icon", new IconKind(), "");
   public static final Setting<Boolean> ICON_COLOURS =
-      Setting.once("iconColours", "Icon in its own colours", new Kind.Toggle(), false);
+      Setting.once("iconColours", "Icon in its own colours", new ToggleKind(), false);
   public static final Setting<Nudge> ICON_NUDGE =
-      Setting.once("iconNudge", "Icon nudged", new Kind.Moved(), Nudge.NONE);
+      Setting.once("iconNudge", "Icon nudged", new MovedKind(), Nudge.NONE);
   public static final Setting<String> PICTURE =
-      Setting.once("picture", "Picture", new Kind.Picture(), "");
+      Setting.once("picture", "Picture", new PictureKind(), "");
 
   /** A clip that plays over the picture of a slide, without sound and without end. */
   public static final Setting<String> GROUND_CLIP =
-      Setting.once("groundClip", "Moving ground", new Kind.Clip(), "");
+      Setting.once("groundClip", "Moving ground", new ClipKind(), "");
 
   public static final Setting<String> GROUND_CLIP_2 =
-      Setting.once("groundClip2", "Moving ground, second format", new Kind.Clip(), "");
+      Setting.once("groundClip2", "Moving ground, second format", new ClipKind(), "");
   public static final Setting<String> ALT = words("alt", "Text alternative", 400);
   public static final Setting<Focus> FOCUS =
-      Setting.once("focus", "Focal point", new Kind.Point(), Focus.CENTER);
+      Setting.once("focus", "Focal point", new PointKind(), Focus.CENTER);
   public static final Setting<String> HEADING = words("heading", "Heading", 300);
   public static final Setting<String> SUBHEADING = words("subheading", "Subheading", 300);
-  public static final Setting<String> TEXT =
-      Setting.once("text", "Text", new Kind.Rich(20_000), "");
+  public static final Setting<String> TEXT = Setting.once("text", "Text", new RichKind(20_000), "");
   public static final Setting<String> NAME = words("name", "Name", 120);
   public static final Setting<String> ROLE = words("role", "Role", 120);
   public static final Setting<String> BUTTON = words("button", "Button", 120);
@@ -75,47 +84,47 @@ public final class ItemSettings {
       LinkSettings.of("button2Link", "Second button’s link");
   public static final LinkSettings LINK = LinkSettings.of("link", "Link");
   public static final Setting<String> THUMBNAIL =
-      Setting.once("thumbnail", "Thumbnail", new Kind.Picture(), "");
+      Setting.once("thumbnail", "Thumbnail", new PictureKind(), "");
   public static final Setting<String> NOTE = words("note", "Note for the team", 1000);
   public static final Setting<String> CATEGORY = words("category", "Category", 80);
   public static final Setting<Boolean> OPEN =
-      Setting.once("open", "Open at first", new Kind.Toggle(), false);
+      Setting.once("open", "Open at first", new ToggleKind(), false);
   public static final Setting<Beside> BESIDE =
-      Setting.once("beside", "Picture’s side", new Kind.Pick<>(Beside.class), Beside.AS_PIECE);
+      Setting.once("beside", "Picture’s side", new PickKind<>(Beside.class), Beside.AS_PIECE);
   public static final Setting<Ground> GROUND =
-      Setting.once("ground", "Ground", new Kind.Pick<>(Ground.class), Ground.CARD);
+      Setting.once("ground", "Ground", new PickKind<>(Ground.class), Ground.CARD);
 
   public static final Setting<String> BACK_ICON =
-      Setting.once("backIcon", "Icon on the back", new Kind.Icon(), "");
+      Setting.once("backIcon", "Icon on the back", new IconKind(), "");
   public static final Setting<String> BACK_PICTURE =
-      Setting.once("backPicture", "Picture on the back", new Kind.Picture(), "");
+      Setting.once("backPicture", "Picture on the back", new PictureKind(), "");
   public static final Setting<String> BACK_HEADING =
       words("backHeading", "Heading on the back", 300);
   public static final Setting<String> BACK_TEXT =
-      Setting.once("backText", "Text on the back", new Kind.Rich(4000), "");
+      Setting.once("backText", "Text on the back", new RichKind(4000), "");
   public static final Setting<Turn> TURN =
-      Setting.once("turn", "Turns", new Kind.Pick<>(Turn.class), Turn.AS_PIECE);
+      Setting.once("turn", "Turns", new PickKind<>(Turn.class), Turn.AS_PIECE);
 
   public static final Setting<Double> FROM =
-      Setting.once("from", "From", new Kind.Decimal(-1e12, 1e12), 0.0);
+      Setting.once("from", "From", new DecimalKind(-1e12, 1e12), 0.0);
   public static final Setting<Double> TO =
-      Setting.once("to", "To", new Kind.Decimal(-1e12, 1e12), 100.0);
+      Setting.once("to", "To", new DecimalKind(-1e12, 1e12), 100.0);
   public static final Setting<Integer> DECIMALS =
-      Setting.once("decimals", "Decimals", new Kind.Whole(0, 6), 0);
+      Setting.once("decimals", "Decimals", new WholeKind(0, 6), 0);
   public static final Setting<String> PREFIX = words("prefix", "Before the number", 20);
   public static final Setting<String> SUFFIX = words("suffix", "After the number", 20);
 
   public static final Setting<Boolean> HIDDEN =
-      Setting.once("hidden", "Hidden", new Kind.Toggle(), false);
+      Setting.once("hidden", "Hidden", new ToggleKind(), false);
   public static final Setting<Boolean> SHOWN =
-      Setting.byBand("shown", "Shown", new Kind.Toggle(), true);
+      Setting.byBand("shown", "Shown", new ToggleKind(), true);
   public static final Setting<Boolean> DISABLED =
-      Setting.once("disabled", "Disabled", new Kind.Toggle(), false);
+      Setting.once("disabled", "Disabled", new ToggleKind(), false);
   public static final Setting<String> TOOLTIP = words("tooltip", "Tooltip", 200);
   public static final Setting<Action> ACTION =
-      Setting.once("action", "On change", new Kind.Pick<>(Action.class), Action.NONE);
+      Setting.once("action", "On change", new PickKind<>(Action.class), Action.NONE);
   public static final Setting<String> ACTION_ON =
-      Setting.once("actionOn", "Message, item or address", new Kind.Words(400, false), "");
+      Setting.once("actionOn", "Message, item or address", new WordsKind(400, false), "");
 
   /** Words that are seen of an item, as they are read; of a box those on its front. */
   public static final List<Setting<String>> READ =
@@ -176,7 +185,7 @@ public final class ItemSettings {
   private ItemSettings() {}
 
   private static Setting<String> words(String id, String label, int most) {
-    return Setting.once(id, label, new Kind.Words(most, false), "");
+    return Setting.once(id, label, new WordsKind(most, false), "");
   }
 
   @SafeVarargs

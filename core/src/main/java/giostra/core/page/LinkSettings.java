@@ -1,8 +1,11 @@
 package giostra.core.page;
 
 import giostra.core.look.Values;
-import giostra.core.value.Kind;
+import giostra.core.value.AddressKind;
 import giostra.core.value.Setting;
+import giostra.core.value.SeveralKind;
+import giostra.core.value.ToggleKind;
+import giostra.core.value.WordsKind;
 import java.util.List;
 
 /**
@@ -23,10 +26,10 @@ public record LinkSettings(
   /** The four settings of one link. */
   static LinkSettings of(String id, String label) {
     return new LinkSettings(
-        Setting.once(id, label, new Kind.Address(), ""),
-        Setting.once(id + "Window", label + ": new window", new Kind.Toggle(), false),
-        Setting.once(id + "Rel", label + ": relations", new Kind.Several(RELATIONS), List.of()),
-        Setting.once(id + "Label", label + ": label for readers", new Kind.Words(200, false), ""));
+        Setting.once(id, label, new AddressKind(), ""),
+        Setting.once(id + "Window", label + ": new window", new ToggleKind(), false),
+        Setting.once(id + "Rel", label + ": relations", new SeveralKind(RELATIONS), List.of()),
+        Setting.once(id + "Label", label + ": label for readers", new WordsKind(200, false), ""));
   }
 
   /** All four. */

@@ -5,9 +5,9 @@ import giostra.core.band.Bands;
 import giostra.core.look.StyleKey;
 import giostra.core.look.Styles;
 import giostra.core.look.Values;
-import giostra.core.value.Kind;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
+import giostra.core.value.TokenKind;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -29,7 +29,7 @@ public final class Linking {
       Setting.once(
           "linkedTo",
           "Linked to",
-          new Kind.Token("[a-z0-9-]{1,80}", "the id of something kept on the site"),
+          new TokenKind("[a-z0-9-]{1,80}", "the id of something kept on the site"),
           "");
 
   /** Links within links are followed this far. */

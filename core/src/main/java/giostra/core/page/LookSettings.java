@@ -1,7 +1,10 @@
 package giostra.core.page;
 
-import giostra.core.value.Kind;
+import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
+import giostra.core.value.ToggleKind;
+import giostra.core.value.TokenKind;
+import giostra.core.value.WordsKind;
 import java.util.List;
 
 /** What can be set on a look, and what a piece says of the one that it wears. */
@@ -28,22 +31,22 @@ public final class LookSettings {
   }
 
   public static final Setting<String> NAME =
-      Setting.once("name", "Name", new Kind.Words(60, false), "");
+      Setting.once("name", "Name", new WordsKind(60, false), "");
 
   /** Said when the look is made. */
   public static final Setting<Of> OF =
-      Setting.once("of", "Worn by", new Kind.Pick<>(Of.class), Of.TABS);
+      Setting.once("of", "Worn by", new PickKind<>(Of.class), Of.TABS);
 
   /** Whether pieces of the kind that wear no look wear this one. */
   public static final Setting<Boolean> USUAL =
-      Setting.once("usual", "Worn where none is", new Kind.Toggle(), false);
+      Setting.once("usual", "Worn where none is", new ToggleKind(), false);
 
   /** On a piece: the id of the look that it wears, or nothing. */
   public static final Setting<String> WORN =
       Setting.once(
           "look",
           "Look",
-          new Kind.Token("look\\.[a-z0-9-]{1,55}", "the id of a look of the site"),
+          new TokenKind("look\\.[a-z0-9-]{1,55}", "the id of a look of the site"),
           "");
 
   public static final List<Setting<?>> ALL = List.of(NAME, OF, USUAL);

@@ -3,7 +3,8 @@ package giostra.core.page;
 import giostra.core.anatomy.Anatomy;
 import giostra.core.band.Band;
 import giostra.core.value.Aspect;
-import giostra.core.value.Kind;
+import giostra.core.value.MediaKind;
+import giostra.core.value.RichKind;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
@@ -105,8 +106,8 @@ public record MediaUse(
 
   private static List<String> ids(Setting<?> setting, Object value) {
     return switch (setting.kind()) {
-      case Kind.OfMedia _ -> value.toString().isEmpty() ? List.of() : List.of(value.toString());
-      case Kind.Rich _ -> {
+      case MediaKind _ -> value.toString().isEmpty() ? List.of() : List.of(value.toString());
+      case RichKind _ -> {
         var found = new ArrayList<String>();
         Matcher matcher = IN_TEXT.matcher(value.toString());
         while (matcher.find()) {

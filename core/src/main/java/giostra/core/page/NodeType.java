@@ -5,7 +5,7 @@ import giostra.core.anatomy.PageParts;
 import giostra.core.look.Part;
 import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
-import giostra.core.value.Kind;
+import giostra.core.value.PictureKind;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import java.util.Arrays;
@@ -234,6 +234,6 @@ public enum NodeType {
 
   /** Whether a setting names a picture. */
   public static boolean isPicture(Setting<?> setting) {
-    return setting.kind() instanceof Kind.Picture;
+    return setting.kind() instanceof PictureKind;
   }
 }

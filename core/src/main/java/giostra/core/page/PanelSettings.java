@@ -1,9 +1,11 @@
 package giostra.core.page;
 
 import giostra.core.value.Aspect;
-import giostra.core.value.Kind;
 import giostra.core.value.Length;
+import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
+import giostra.core.value.SizeKind;
+import giostra.core.value.WholeKind;
 import java.util.List;
 
 /** What tabs and accordions say of their panels and of how these open. */
@@ -25,18 +27,18 @@ public final class PanelSettings {
   public static final Aspect PICTURE = new Aspect(16, 9);
 
   public static final Setting<Trigger> TRIGGER =
-      Setting.once("trigger", "Opens on", new Kind.Pick<>(Trigger.class), Trigger.CLICK).inDrive();
+      Setting.once("trigger", "Opens on", new PickKind<>(Trigger.class), Trigger.CLICK).inDrive();
   public static final Setting<PanelHeight> PANEL_HEIGHT =
       Setting.byBand(
-          "panelHeight", "Panel height", new Kind.Pick<>(PanelHeight.class), PanelHeight.OWN);
+          "panelHeight", "Panel height", new PickKind<>(PanelHeight.class), PanelHeight.OWN);
   public static final Setting<Length> PANEL_FIXED =
-      Setting.byBand("panelFixed", "Fixed height", new Kind.Size(80, 1600, false), Length.px(320));
+      Setting.byBand("panelFixed", "Fixed height", new SizeKind(80, 1600, false), Length.px(320));
   public static final Setting<Length> PANEL_PADDING =
-      Setting.byBand("panelPadding", "Panel padding", new Kind.Size(0, 120, false), Length.px(20));
+      Setting.byBand("panelPadding", "Panel padding", new SizeKind(0, 120, false), Length.px(20));
 
   /** 0 takes the level below the last heading. */
   public static final Setting<Integer> LEVEL =
-      Setting.once("level", "Heading level (0 is automatic)", new Kind.Whole(0, 6), 0);
+      Setting.once("level", "Heading level (0 is automatic)", new WholeKind(0, 6), 0);
 
   static final List<Setting<?>> BY_BAND = List.of(PANEL_HEIGHT, PANEL_FIXED, PANEL_PADDING);
 

@@ -1,7 +1,7 @@
 package giostra.core.page;
 
-import giostra.core.value.Kind;
 import giostra.core.value.Setting;
+import giostra.core.value.WordsKind;
 
 /** What is said of what is found on a piece or on columns. */
 public final class ProofSettings {
@@ -10,7 +10,7 @@ public final class ProofSettings {
    * {@code giostra.core.snag.Leaves}.
    */
   public static final Setting<String> LEFT =
-      Setting.once("left", "Left on purpose", new Kind.Words(8_000, true), "");
+      Setting.once("left", "Left on purpose", new WordsKind(8_000, true), "");
 
   private ProofSettings() {}
 }

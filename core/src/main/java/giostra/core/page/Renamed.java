@@ -3,7 +3,9 @@ package giostra.core.page;
 import giostra.core.look.StyleKey;
 import giostra.core.look.Styles;
 import giostra.core.look.Values;
-import giostra.core.value.Kind;
+import giostra.core.value.MarkupKind;
+import giostra.core.value.MediaKind;
+import giostra.core.value.RichKind;
 import giostra.core.value.Setting;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -57,10 +59,10 @@ public final class Renamed {
   }
 
   private static Object value(Setting<?> setting, Object value, Map<String, String> ids) {
-    if (setting.kind() instanceof Kind.OfMedia) {
+    if (setting.kind() instanceof MediaKind) {
       return ids.getOrDefault(value.toString(), value.toString());
     }
-    if (setting.kind() instanceof Kind.Rich || setting.kind() instanceof Kind.Markup) {
+    if (setting.kind() instanceof RichKind || setting.kind() instanceof MarkupKind) {
       return IN_TEXT
           .matcher(value.toString())
           .replaceAll(found ->

@@ -1,8 +1,11 @@
 package giostra.core.page;
 
-import giostra.core.value.Kind;
 import giostra.core.value.Length;
+import giostra.core.value.PickKind;
+import giostra.core.value.PictureKind;
 import giostra.core.value.Setting;
+import giostra.core.value.SizeKind;
+import giostra.core.value.WordsKind;
 import java.util.List;
 
 /** What can be set on a section. */
@@ -23,22 +26,22 @@ public final class SectionSettings {
   }
 
   public static final Setting<String> NAME =
-      Setting.once("name", "Name", new Kind.Words(120, false), "");
+      Setting.once("name", "Name", new WordsKind(120, false), "");
   public static final Setting<Tone> TONE =
-      Setting.once("tone", "Tone", new Kind.Pick<>(Tone.class), Tone.PAPER);
+      Setting.once("tone", "Tone", new PickKind<>(Tone.class), Tone.PAPER);
   public static final Setting<String> GROUND =
-      Setting.once("ground", "Ground picture", new Kind.Picture(), "");
+      Setting.once("ground", "Ground picture", new PictureKind(), "");
   public static final Setting<Extent> EXTENT =
-      Setting.byBand("extent", "Reaches", new Kind.Pick<>(Extent.class), Extent.MEASURE);
+      Setting.byBand("extent", "Reaches", new PickKind<>(Extent.class), Extent.MEASURE);
 
   /** Initially what the site says. */
   public static final Setting<Length> PADDING =
-      Setting.byBand("padding", "Side padding", new Kind.Size(0, 400), Length.px(40));
+      Setting.byBand("padding", "Side padding", new SizeKind(0, 400), Length.px(40));
 
   public static final Setting<Length> SPACE_ABOVE =
-      Setting.byBand("spaceAbove", "Space above", new Kind.Size(0, 600), Length.px(72));
+      Setting.byBand("spaceAbove", "Space above", new SizeKind(0, 600), Length.px(72));
   public static final Setting<Length> SPACE_BELOW =
-      Setting.byBand("spaceBelow", "Space below", new Kind.Size(0, 600), Length.px(72));
+      Setting.byBand("spaceBelow", "Space below", new SizeKind(0, 600), Length.px(72));
 
   static final List<Setting<?>> ALL =
       List.of(NAME, TONE, GROUND, Linking.LINKED_TO, EXTENT, PADDING, SPACE_ABOVE, SPACE_BELOW);

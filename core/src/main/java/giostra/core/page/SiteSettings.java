@@ -1,31 +1,34 @@
 package giostra.core.page;
 
-import giostra.core.value.Kind;
 import giostra.core.value.Length;
 import giostra.core.value.Setting;
+import giostra.core.value.SizeKind;
+import giostra.core.value.SpriteKind;
+import giostra.core.value.WordsKind;
+import giostra.core.value.ZoneKind;
 import java.time.ZoneId;
 import java.util.List;
 
 /** What can be set on a site: its name, its icons, its widths. */
 public final class SiteSettings {
   public static final Setting<String> NAME =
-      Setting.once("name", "Name", new Kind.Words(120, false), "");
+      Setting.once("name", "Name", new WordsKind(120, false), "");
 
   /** The content width of its pages. */
   public static final Setting<Length> MEASURE =
-      Setting.byBand("measure", "Page measure", new Kind.Size(200, 2560), Length.px(1120));
+      Setting.byBand("measure", "Page measure", new SizeKind(200, 2560), Length.px(1120));
 
   /** Space between the content and the edge of the screen; sections may depart from it. */
   public static final Setting<Length> PADDING =
-      Setting.byBand("padding", "Side padding", new Kind.Size(0, 400), Length.px(40));
+      Setting.byBand("padding", "Side padding", new SizeKind(0, 400), Length.px(40));
 
   /** Icons of its own, which take the place of those that ship, name by name. */
   public static final Setting<String> ICONS =
-      Setting.once("icons", "Icon sprite", new Kind.Sprite(), "");
+      Setting.once("icons", "Icon sprite", new SpriteKind(), "");
 
   /** The zone whose clocks seasons go by. Source: the IANA time zone database. */
   public static final Setting<ZoneId> ZONE =
-      Setting.once("zone", "Time zone", new Kind.Zone(), ZoneId.of("UTC"));
+      Setting.once("zone", "Time zone", new ZoneKind(), ZoneId.of("UTC"));
 
   static final List<Setting<?>> ALL = List.of(NAME, ZONE, ICONS, MEASURE, PADDING);
 

@@ -3,9 +3,12 @@ package giostra.core.page;
 import giostra.core.page.TrackSettings.Arrows;
 import giostra.core.value.Aspect;
 import giostra.core.value.Height;
-import giostra.core.value.Kind;
 import giostra.core.value.Length;
+import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
+import giostra.core.value.SizeKind;
+import giostra.core.value.TallKind;
+import giostra.core.value.ToggleKind;
 import java.util.List;
 
 /** What can be set on a slider, beside {@link TrackSettings} and {@link PieceSettings}. */
@@ -55,29 +58,27 @@ public final class SliderSettings {
   public static final Aspect PICTURE_ABOVE = new Aspect(16, 10);
 
   public static final Setting<PictureUse> PICTURE_USE =
-      Setting.byBand("pictureUse", "Picture", new Kind.Pick<>(PictureUse.class), PictureUse.GROUND);
+      Setting.byBand("pictureUse", "Picture", new PickKind<>(PictureUse.class), PictureUse.GROUND);
   public static final Setting<PictureSide> PICTURE_SIDE =
       Setting.byBand(
-          "pictureSide", "Picture’s side", new Kind.Pick<>(PictureSide.class), PictureSide.START);
+          "pictureSide", "Picture’s side", new PickKind<>(PictureSide.class), PictureSide.START);
   public static final Setting<Length> PICTURE_SHARE =
-      Setting.byBand(
-          "pictureShare", "Picture’s width", new Kind.Size(40, 1600), Length.percent(50));
+      Setting.byBand("pictureShare", "Picture’s width", new SizeKind(40, 1600), Length.percent(50));
   public static final Setting<Height> HEIGHT =
-      Setting.byBand(
-          "height", "Height", new Kind.Tall(120, 1600), new Height.Fixed(Length.px(520)));
+      Setting.byBand("height", "Height", new TallKind(120, 1600), new Height.Fixed(Length.px(520)));
   public static final Setting<Length> WORDS_MEASURE =
-      Setting.byBand("wordsMeasure", "Words’ measure", new Kind.Size(120, 2560), Length.px(520));
+      Setting.byBand("wordsMeasure", "Words’ measure", new SizeKind(120, 2560), Length.px(520));
   public static final Setting<Length> PADDING =
-      Setting.byBand("padding", "Padding", new Kind.Size(0, 200, false), Length.px(48));
+      Setting.byBand("padding", "Padding", new SizeKind(0, 200, false), Length.px(48));
   public static final Setting<Place> PLACE =
-      Setting.byBand("place", "Content stands", new Kind.Pick<>(Place.class), Place.START);
+      Setting.byBand("place", "Content stands", new PickKind<>(Place.class), Place.START);
   public static final Setting<WholeLink> WHOLE_LINK =
       Setting.once(
-          "wholeLink", "Whole slide is a link", new Kind.Pick<>(WholeLink.class), WholeLink.NONE);
+          "wholeLink", "Whole slide is a link", new PickKind<>(WholeLink.class), WholeLink.NONE);
   public static final Setting<Boolean> NEIGHBOURS =
-      Setting.once("neighbours", "Arrows show thumbnails", new Kind.Toggle(), false);
+      Setting.once("neighbours", "Arrows show thumbnails", new ToggleKind(), false);
   public static final Setting<Arrows> ARROWS =
-      Setting.byBand("arrows", "Arrows", new Kind.Pick<>(Arrows.class), Arrows.OVER);
+      Setting.byBand("arrows", "Arrows", new PickKind<>(Arrows.class), Arrows.OVER);
 
   static final List<Setting<?>> ALL =
       PieceSettings.with(

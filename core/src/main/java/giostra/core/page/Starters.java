@@ -205,7 +205,7 @@ public final class Starters {
             .with(SliderSettings.PICTURE_USE, "desktop", SliderSettings.PictureUse.BESIDE)
             .with(SliderSettings.PICTURE_SIDE, "desktop", SliderSettings.PictureSide.ALTERNATE)
             .with(SliderSettings.PICTURE_SIDE, "phone", SliderSettings.PictureSide.ABOVE)
-            .with(SliderSettings.HEIGHT, "phone", Height.AUTO)
+            .with(SliderSettings.HEIGHT, "phone", new Height.Auto())
             .with(SliderSettings.PADDING, "phone", Length.px(24))
             .with(SliderSettings.ARROWS, "desktop", TrackSettings.Arrows.BELOW);
     return List.of(

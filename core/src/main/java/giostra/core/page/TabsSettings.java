@@ -1,9 +1,12 @@
 package giostra.core.page;
 
 import giostra.core.page.BlockSettings.Side;
-import giostra.core.value.Kind;
 import giostra.core.value.Length;
+import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
+import giostra.core.value.SizeKind;
+import giostra.core.value.ToggleKind;
+import giostra.core.value.WholeKind;
 import java.util.List;
 
 /** What can be set on tabs, beside {@link PanelSettings} and {@link PieceSettings}. */
@@ -54,43 +57,42 @@ public final class TabsSettings {
   }
 
   public static final Setting<Mark> MARK =
-      Setting.once("mark", "Mark of the current", new Kind.Pick<>(Mark.class), Mark.LINE_BELOW);
+      Setting.once("mark", "Mark of the current", new PickKind<>(Mark.class), Mark.LINE_BELOW);
   public static final Setting<Boolean> HEADS_HIDDEN =
-      Setting.once("headsHidden", "Hide the headings", new Kind.Toggle(), false);
+      Setting.once("headsHidden", "Hide the headings", new ToggleKind(), false);
   public static final Setting<Length> COMFORT_FROM =
       PieceSettings.comfort("comfortFrom", "Comfortable from", 120);
   public static final Setting<Length> COMFORT_TO =
       PieceSettings.comfort("comfortTo", "Comfortable to", 320);
   public static final Setting<Form> FORM =
-      Setting.byBand("form", "Form", new Kind.Pick<>(Form.class), Form.TABS);
+      Setting.byBand("form", "Form", new PickKind<>(Form.class), Form.TABS);
   public static final Setting<HeadsSide> HEADS_SIDE =
       Setting.byBand(
-          "headsSide", "Headings stand", new Kind.Pick<>(HeadsSide.class), HeadsSide.ABOVE);
+          "headsSide", "Headings stand", new PickKind<>(HeadsSide.class), HeadsSide.ABOVE);
   public static final Setting<HeadsRow> HEADS_ROW =
       Setting.byBand(
-          "headsRow", "Headings’ widths", new Kind.Pick<>(HeadsRow.class), HeadsRow.NATURAL);
+          "headsRow", "Headings’ widths", new PickKind<>(HeadsRow.class), HeadsRow.NATURAL);
   public static final Setting<Integer> COLUMNS =
-      Setting.byBand("columns", "Columns", new Kind.Whole(1, 12), 4);
+      Setting.byBand("columns", "Columns", new WholeKind(1, 12), 4);
   public static final Setting<Overflow> OVERFLOW =
       Setting.byBand(
-          "overflow", "Where they do not fit", new Kind.Pick<>(Overflow.class), Overflow.WRAP);
+          "overflow", "Where they do not fit", new PickKind<>(Overflow.class), Overflow.WRAP);
   public static final Setting<Length> HEADS_GAP =
-      Setting.byBand("headsGap", "Gap of headings", new Kind.Size(0, 120, false), Length.px(8));
+      Setting.byBand("headsGap", "Gap of headings", new SizeKind(0, 120, false), Length.px(8));
   public static final Setting<Side> HEADS_ALIGN =
-      Setting.byBand("headsAlign", "Headings align", new Kind.Pick<>(Side.class), Side.START);
+      Setting.byBand("headsAlign", "Headings align", new PickKind<>(Side.class), Side.START);
   public static final Setting<Length> HEADS_WIDTH =
       Setting.byBand(
-          "headsWidth", "Headings’ width at a side", new Kind.Size(80, 800), Length.px(240));
+          "headsWidth", "Headings’ width at a side", new SizeKind(80, 800), Length.px(240));
   public static final Setting<Length> HEADS_DISTANCE =
       Setting.byBand(
-          "headsDistance", "Distance to the panel", new Kind.Size(0, 120, false), Length.px(24));
+          "headsDistance", "Distance to the panel", new SizeKind(0, 120, false), Length.px(24));
   public static final Setting<IconPlace> ICON_PLACE =
-      Setting.byBand(
-          "iconPlace", "Icon stands", new Kind.Pick<>(IconPlace.class), IconPlace.BEFORE);
+      Setting.byBand("iconPlace", "Icon stands", new PickKind<>(IconPlace.class), IconPlace.BEFORE);
   public static final Setting<Boolean> DIVIDERS =
-      Setting.byBand("dividers", "Dividers", new Kind.Toggle(), false);
+      Setting.byBand("dividers", "Dividers", new ToggleKind(), false);
   public static final Setting<Length> DIVIDER_INSET =
-      Setting.byBand("dividerInset", "Divider inset", new Kind.Size(0, 60, false), Length.px(8));
+      Setting.byBand("dividerInset", "Divider inset", new SizeKind(0, 60, false), Length.px(8));
 
   static final List<Setting<?>> ALL =
       PieceSettings.with(

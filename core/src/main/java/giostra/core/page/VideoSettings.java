@@ -1,9 +1,13 @@
 package giostra.core.page;
 
 import giostra.core.value.Aspect;
-import giostra.core.value.Kind;
 import giostra.core.value.Length;
+import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
+import giostra.core.value.SeveralKind;
+import giostra.core.value.SizeKind;
+import giostra.core.value.ToggleKind;
+import giostra.core.value.WholeKind;
 import java.util.List;
 import java.util.Optional;
 
@@ -48,25 +52,25 @@ public final class VideoSettings {
       List.of(PLAY, SCRUB, TIME, VOLUME, CAPTIONS, SPEED, WINDOW, SCREEN);
 
   public static final Setting<Boolean> START_BUTTON =
-      Setting.once("startButton", "Start button", new Kind.Toggle(), true);
+      Setting.once("startButton", "Start button", new ToggleKind(), true);
   public static final Setting<List<String>> CONTROLS =
-      Setting.once("controls", "Control bar", new Kind.Several(ALL_CONTROLS), ALL_CONTROLS);
+      Setting.once("controls", "Control bar", new SeveralKind(ALL_CONTROLS), ALL_CONTROLS);
   public static final Setting<Integer> DARKEN =
-      Setting.once("darken", "Poster darkens on hover, %", new Kind.Whole(0, 90), 25);
+      Setting.once("darken", "Poster darkens on hover, %", new WholeKind(0, 90), 25);
   public static final Setting<Boolean> AUTOPLAY =
-      Setting.once("autoplay", "Starts by itself", new Kind.Toggle(), false);
+      Setting.once("autoplay", "Starts by itself", new ToggleKind(), false);
   public static final Setting<Boolean> MUTED =
-      Setting.once("muted", "Without sound", new Kind.Toggle(), false);
+      Setting.once("muted", "Without sound", new ToggleKind(), false);
   public static final Setting<Boolean> LOOP =
-      Setting.once("loop", "Over and over", new Kind.Toggle(), false);
+      Setting.once("loop", "Over and over", new ToggleKind(), false);
   public static final Setting<Length> COMFORT_FROM =
       PieceSettings.comfort("comfortFrom", "Comfortable from", 280);
   public static final Setting<Length> COMFORT_TO =
       PieceSettings.comfort("comfortTo", "Comfortable to", 1280);
   public static final Setting<Ratio> RATIO =
-      Setting.byBand("ratio", "Shape", new Kind.Pick<>(Ratio.class), Ratio.AS_CLIP);
+      Setting.byBand("ratio", "Shape", new PickKind<>(Ratio.class), Ratio.AS_CLIP);
   public static final Setting<Length> CORNERS =
-      Setting.byBand("corners", "Corners", new Kind.Size(0, 200, false), Length.px(14));
+      Setting.byBand("corners", "Corners", new SizeKind(0, 200, false), Length.px(14));
 
   static final List<Setting<?>> ALL =
       PieceSettings.with(

@@ -47,26 +47,34 @@ final class BrokenWords {
                 "to",
                 each.to()))
         .of(each.item())
-        .withFixes(fewer(band.id()));
+        .withFixes(fewer(at, piece, band.id()));
   }
 
   /** One less side by side where a setting says how many, or no neighbour that shows. */
-  private List<Snag.Fix> fewer(String band) {
+  static List<Snag.Fix> fewer(Looked at, Piece piece, String band) {
     return ItemWidths.of(at.document(), piece, at.scrollbar()).stream()
         .flatMap(widths -> widths.bands().stream())
         .filter(in -> in.band().id().equals(band))
         .flatMap(in ->
             Stream.of(
                 in.counted() && in.count() > 1
-                    ? fix(Said.of("show", "n", in.count() - 1), in.setting(), band, in.count() - 1)
+                    ? fix(
+                        piece,
+                        Said.of("show", "n", in.count() - 1),
+                        in.setting(),
+                        band,
+                        in.count() - 1)
                     : null,
-                in.sides() > 0 ? fix(Said.of("no-peek"), TrackSettings.PEEK, band, 0) : null))
+                in.sides() > 0
+                    ? fix(piece, Said.of("no-peek"), TrackSettings.PEEK, band, 0)
+                    : null))
         .filter(Objects::nonNull)
         .filter(fix -> fix.possible(at.document()))
         .toList();
   }
 
-  private Snag.Fix fix(String label, Setting<?> setting, String band, double value) {
+  private static Snag.Fix fix(
+      Piece piece, String label, Setting<?> setting, String band, double value) {
     return Snag.Fix.of(label, new Edit.SetValue(piece.id(), setting.id(), band, value));
   }
 }

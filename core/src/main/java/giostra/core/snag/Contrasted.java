@@ -9,7 +9,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Node;
 import giostra.core.value.Colour;
-import giostra.core.value.Kind;
+import giostra.core.value.PickKind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -73,7 +73,7 @@ sealed interface Contrasted permits PartContrast, PlayerContrast {
               "state",
               widest.state() == State.REST
                   ? ""
-                  : Said.of("in-state", "state", Kind.Pick.word(widest.state())),
+                  : Said.of("in-state", "state", PickKind.word(widest.state())),
               "found",
               Math.floor(widest.found() * 100) / 100,
               "asked",

@@ -7,7 +7,7 @@ import giostra.core.page.Edit;
 import giostra.core.page.PanelSettings;
 import giostra.core.page.PanelSettings.PanelHeight;
 import giostra.core.page.Piece;
-import giostra.core.value.Kind;
+import giostra.core.value.PickKind;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -80,7 +80,7 @@ final class CutOff {
                         piece.id(),
                         PanelSettings.PANEL_HEIGHT.id(),
                         band.id(),
-                        Kind.Pick.word(PanelHeight.OWN)))));
+                        PickKind.word(PanelHeight.OWN)))));
   }
 
   /** Panels that ask for more than that at a viewport width. */

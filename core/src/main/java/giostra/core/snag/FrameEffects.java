@@ -19,15 +19,12 @@ final class FrameEffects {
               DriveSettings.ENTRANCE_SHARE,
               DriveSettings.ENTRANCE_OFTEN),
           DriveSettings.ENTRANCE,
-          "It is there at once.");
+          Said.of("idle-at-once"));
     }
     boolean free = Containers.inSection(asked.document(), asked.piece().id());
     Extent extent = asked.value(PieceSettings.EXTENT);
     if (!free && extent == Extent.EDGE) {
-      asked.say(
-          PieceSettings.EXTENT,
-          PieceSettings.WIDTH,
-          "It stands in columns or in a panel, and cannot reach further than they do.");
+      asked.say(PieceSettings.EXTENT, PieceSettings.WIDTH, Said.of("idle-stands-columns-or"));
     }
     double outer = Containers.outer(asked.document(), asked.piece(), asked.band(), 0).least();
     double room =
@@ -39,10 +36,7 @@ final class FrameEffects {
                 0)
             .least();
     if (asked.set(PieceSettings.ALIGN) && outer >= room) {
-      asked.say(
-          PieceSettings.ALIGN,
-          PieceSettings.WIDTH,
-          "It is as wide as it can be, so it has no room to stand elsewhere.");
+      asked.say(PieceSettings.ALIGN, PieceSettings.WIDTH, Said.of("idle-wide-no-room"));
     }
   }
 }

@@ -20,22 +20,20 @@ final class GridEffects {
             .grid();
     if (grid.inLastRow() == grid.columns()) {
       asked.sayOf(
-          List.of(GridSettings.LAST_ROW), GridSettings.COLUMNS, "The last row is full here.");
+          List.of(GridSettings.LAST_ROW), GridSettings.COLUMNS, Said.of("idle-last-row-full"));
     }
     if (asked.value(GridSettings.HEIGHTS) == Heights.ALL
         && asked.value(GridSettings.LAST_ROW) == LastRow.STRETCH) {
       asked.sayOf(
-          List.of(GridSettings.LAST_ROW),
-          GridSettings.HEIGHTS,
-          "Where all are equally high, they keep to their columns.");
+          List.of(GridSettings.LAST_ROW), GridSettings.HEIGHTS, Said.of("idle-where-all-equally"));
     }
     if (grid.rows() < 2) {
       asked.sayOf(
-          List.of(GridSettings.ROW_DIVIDERS), GridSettings.COLUMNS, "There is one row here.");
+          List.of(GridSettings.ROW_DIVIDERS), GridSettings.COLUMNS, Said.of("idle-one-row"));
     }
     if (!asked.value(GridSettings.DIVIDERS) && !asked.value(GridSettings.ROW_DIVIDERS)) {
       asked.sayOf(
-          List.of(GridSettings.DIVIDER_INSET), GridSettings.DIVIDERS, "There are no dividers.");
+          List.of(GridSettings.DIVIDER_INSET), GridSettings.DIVIDERS, Said.of("idle-no-dividers"));
     }
   }
 }

@@ -6,7 +6,8 @@ import giostra.core.page.DriveSettings;
 import giostra.core.page.Edit;
 import giostra.core.page.Item;
 import giostra.core.tempo.Score;
-import giostra.core.value.Kind;
+import giostra.core.value.PickKind;
+import giostra.core.value.TimeKind;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -52,7 +53,7 @@ final class Hasty {
                   item.id(),
                   DriveSettings.OWN_REST.id(),
                   "",
-                  Kind.Time.seconds(Duration.ofMillis(rest)))));
+                  TimeKind.seconds(Duration.ofMillis(rest)))));
     }
     boolean own = !item.values().get(DriveSettings.OWN_REST).isZero();
     if (!own && !pacing.byReading()) {
@@ -63,7 +64,7 @@ final class Hasty {
                   at.piece().id(),
                   DriveSettings.RESTS_BY.id(),
                   pacing.band().id(),
-                  Kind.Pick.word(DriveSettings.RestsBy.READING))));
+                  PickKind.word(DriveSettings.RestsBy.READING))));
     }
     return fixes;
   }

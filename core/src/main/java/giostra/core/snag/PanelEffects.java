@@ -20,7 +20,7 @@ final class PanelEffects {
     panel(asked);
     if (asked.piece().values().get(AccordionSettings.ROWS) == Rows.JOINED) {
       asked.sayOf(
-          List.of(AccordionSettings.GAP), AccordionSettings.ROWS, "Joined rows have no gap.");
+          List.of(AccordionSettings.GAP), AccordionSettings.ROWS, Said.of("idle-joined-rows-have"));
     }
   }
 
@@ -39,37 +39,41 @@ final class PanelEffects {
               TabsSettings.DIVIDERS,
               TabsSettings.DIVIDER_INSET),
           TabsSettings.FORM,
-          "They are an accordion here, which has no row of headings.");
+          Said.of("idle-they-accordion-which"));
       return;
     }
     if (tabs.values().get(TabsSettings.HEADS_HIDDEN)) {
       asked.sayOf(
           List.of(TabsSettings.HEADS_SIDE, TabsSettings.HEADS_ROW, TabsSettings.HEADS_GAP),
           TabsSettings.HEADS_HIDDEN,
-          "The headings are hidden.");
+          Said.of("idle-headings-hidden"));
     }
     HeadsSide side = asked.value(TabsSettings.HEADS_SIDE);
     if (side == HeadsSide.START || side == HeadsSide.END) {
       asked.sayOf(
           List.of(TabsSettings.HEADS_ROW, TabsSettings.COLUMNS, TabsSettings.OVERFLOW),
           TabsSettings.HEADS_SIDE,
-          "Headings at a side stand one under the other.");
+          Said.of("idle-headings-at-side"));
       return;
     }
     asked.sayOf(
         List.of(TabsSettings.HEADS_WIDTH),
         TabsSettings.HEADS_SIDE,
-        "Headings above or below share the whole width.");
+        Said.of("idle-headings-above-or"));
     if (asked.value(TabsSettings.HEADS_ROW) != HeadsRow.GRID) {
       asked.sayOf(
-          List.of(TabsSettings.COLUMNS), TabsSettings.HEADS_ROW, "Headings stand in a row.");
+          List.of(TabsSettings.COLUMNS),
+          TabsSettings.HEADS_ROW,
+          Said.of("idle-headings-stand-row"));
     } else {
       asked.sayOf(
-          List.of(TabsSettings.OVERFLOW), TabsSettings.HEADS_ROW, "A grid of headings wraps.");
+          List.of(TabsSettings.OVERFLOW),
+          TabsSettings.HEADS_ROW,
+          Said.of("idle-grid-headings-wraps"));
     }
     if (!asked.value(TabsSettings.DIVIDERS)) {
       asked.sayOf(
-          List.of(TabsSettings.DIVIDER_INSET), TabsSettings.DIVIDERS, "There are no dividers.");
+          List.of(TabsSettings.DIVIDER_INSET), TabsSettings.DIVIDERS, Said.of("idle-no-dividers"));
     }
   }
 
@@ -78,7 +82,7 @@ final class PanelEffects {
       asked.sayOf(
           List.of(PanelSettings.PANEL_FIXED),
           PanelSettings.PANEL_HEIGHT,
-          "The panel height is not fixed.");
+          Said.of("idle-panel-height-not"));
     }
   }
 }

@@ -27,6 +27,10 @@ public enum Rule {
   /** A word that is wider than its room, so that it breaks anywhere. */
   BROKEN_WORD(
       BREAKS, BrokenWords::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
+  /**
+   * Something that is wider than its room and cannot break: it covers others or the page scrolls.
+   */
+  NO_ROOM(BREAKS, NoRoom::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** Headings of tabs that take more rows or lines than can be told apart at a glance. */
   WRAPPED_HEADINGS(
       HURTS, WrappedHeadings::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),

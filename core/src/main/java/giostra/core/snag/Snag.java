@@ -4,7 +4,7 @@ import giostra.core.look.Part;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
-import giostra.core.value.Kind;
+import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -114,7 +114,7 @@ public record Snag(
         place.node(),
         place.item(),
         place.part(),
-        Kind.Pick.word(extent.state()),
+        PickKind.word(extent.state()),
         place.value(),
         Integer.toString(from()));
   }

@@ -8,8 +8,9 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
-import giostra.core.value.Kind;
+import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
+import giostra.core.value.RichKind;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -89,7 +90,7 @@ public enum Stress {
 
   /** Its name for machines. */
   public String word() {
-    return Kind.Pick.word(this);
+    return PickKind.word(this);
   }
 
   /** What it is called. */
@@ -129,7 +130,7 @@ public enum Stress {
     Values values = node.values();
     for (Setting<String> text : node instanceof Item ? OF_ITEMS : OF_OTHERS) {
       if (node.type().settings().contains(text) && !values.get(text).isEmpty()) {
-        boolean rich = text.kind() instanceof Kind.Rich;
+        boolean rich = text.kind() instanceof RichKind;
         String now = values.get(text);
         values = values.with(text, Values.ALL, rich ? inText(now, change) : change.apply(now));
       }

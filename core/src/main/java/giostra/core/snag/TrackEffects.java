@@ -58,17 +58,15 @@ final class TrackEffects {
   private void inTime() {
     Pacing pacing = Pacing.of(asked.document(), piece, in);
     if (!pacing.movesItself()) {
-      asked.sayOf(BY_ITSELF, DriveSettings.MOVES_ITSELF, "It does not move by itself here.");
+      asked.sayOf(BY_ITSELF, DriveSettings.MOVES_ITSELF, Said.of("idle-not-move-by"));
     } else if (pacing.byReading()) {
       asked.sayOf(
-          List.of(DriveSettings.REST),
-          DriveSettings.RESTS_BY,
-          "It rests for as long as there is to read here.");
+          List.of(DriveSettings.REST), DriveSettings.RESTS_BY, Said.of("idle-rests-long-read"));
     } else {
       asked.sayOf(
           List.of(DriveSettings.REST_LEAST, DriveSettings.REST_MOST),
           DriveSettings.RESTS_BY,
-          "It rests for a set time here, whatever there is to read.");
+          Said.of("idle-rests-set-time"));
     }
     boolean apart =
         asked.value(DriveSettings.CHANGES).ways().stream()
@@ -77,11 +75,11 @@ final class TrackEffects {
       asked.say(
           DriveSettings.CHANGES,
           slides ? TrackSettings.FORM : TrackSettings.STRIDE,
-          "A card that both show would be in two places at once, so the track moves.");
+          Said.of("idle-card-both-show"));
     }
     if (asked.set(DriveSettings.CHANGE_ORDER)
         && piece.onShow().stream().allMatch(item -> pacing.ways(item).ways().size() < 2)) {
-      asked.say(DriveSettings.CHANGE_ORDER, DriveSettings.CHANGES, "There is one way alone.");
+      asked.say(DriveSettings.CHANGE_ORDER, DriveSettings.CHANGES, Said.of("idle-one-way-alone"));
     }
     if (slides) {
       inGround(pacing);
@@ -90,7 +88,7 @@ final class TrackEffects {
       asked.sayOf(
           List.of(DriveSettings.WORDS_BEAT, DriveSettings.WORDS_TAKE),
           DriveSettings.WORDS_COME,
-          "Words are there at once here.");
+          Said.of("idle-words-at-once"));
     }
   }
 
@@ -99,21 +97,21 @@ final class TrackEffects {
       asked.sayOf(
           List.of(DriveSettings.GROUND_MOVES, DriveSettings.GROUND_BY),
           DriveSettings.MOVES_ITSELF,
-          "It does not move by itself here: a picture moves for as long as its slide is there.");
+          Said.of("idle-not-move-by-itself"));
     } else if (asked.value(SliderSettings.PICTURE_USE) != PictureUse.GROUND) {
       asked.sayOf(
           List.of(DriveSettings.GROUND_MOVES, DriveSettings.GROUND_BY),
           SliderSettings.PICTURE_USE,
-          "The picture does not lie under the words here.");
+          Said.of("idle-picture-not-lie"));
     } else if (pacing.groundMoves() == DriveSettings.GroundMoves.NONE) {
       asked.sayOf(
-          List.of(DriveSettings.GROUND_BY), DriveSettings.GROUND_MOVES, "It does not move.");
+          List.of(DriveSettings.GROUND_BY), DriveSettings.GROUND_MOVES, Said.of("idle-not-move"));
     }
   }
 
   private void find() {
     if (in.all()) {
-      asked.sayOf(moving(), TrackSettings.FORM, "All items show here, so nothing moves.");
+      asked.sayOf(moving(), TrackSettings.FORM, Said.of("idle-all-items-show"));
     } else if (in.moves()) {
       whereItMoves();
       inTime();
@@ -163,7 +161,7 @@ final class TrackEffects {
       asked.sayOf(
           List.of(SliderSettings.PICTURE_SIDE, SliderSettings.PICTURE_SHARE),
           SliderSettings.PICTURE_USE,
-          "The picture does not stand beside the text.");
+          Said.of("idle-picture-not-stand"));
     }
     boolean down = in.axis() == Axis.DOWN;
     if (down && !(asked.value(SliderSettings.HEIGHT) instanceof Height.Fixed)) {
@@ -177,14 +175,10 @@ final class TrackEffects {
   private void card() {
     boolean across = in.axis() == Axis.ACROSS;
     if (across && asked.set(TrackSettings.TRACK_HEIGHT)) {
-      asked.say(
-          TrackSettings.TRACK_HEIGHT,
-          TrackSettings.AXIS,
-          "A track that runs across is as high as its items.");
+      asked.say(TrackSettings.TRACK_HEIGHT, TrackSettings.AXIS, Said.of("idle-track-runs-across"));
     }
     if (!across && asked.set(TrackSettings.HEIGHTS)) {
-      asked.say(
-          TrackSettings.HEIGHTS, TrackSettings.AXIS, "Down a track all items are equally high.");
+      asked.say(TrackSettings.HEIGHTS, TrackSettings.AXIS, Said.of("idle-down-track-all"));
     }
   }
 
@@ -199,24 +193,21 @@ final class TrackEffects {
           Said.of("shows-twice", "items", in.items()));
     }
     if (in.arrows() == Arrows.NONE && asked.set(TrackSettings.ARROW_DISTANCE)) {
-      asked.say(TrackSettings.ARROW_DISTANCE, arrows, "There are no arrows.");
+      asked.say(TrackSettings.ARROW_DISTANCE, arrows, Said.of("idle-no-arrows"));
     }
     if (in.marks() == Marks.NONE
         && in.arrows() != Arrows.BELOW
         && asked.set(TrackSettings.MARK_DISTANCE)) {
-      asked.say(TrackSettings.MARK_DISTANCE, TrackSettings.MARKS, "There are no place marks.");
+      asked.say(TrackSettings.MARK_DISTANCE, TrackSettings.MARKS, Said.of("idle-no-place-marks"));
     }
   }
 
   private void whereCardsMove() {
     if (in.peek().isZero() && asked.value(TrackSettings.PEEK_SIDES) != Sides.END) {
-      asked.say(TrackSettings.PEEK_SIDES, TrackSettings.PEEK, "The peek is 0.");
+      asked.say(TrackSettings.PEEK_SIDES, TrackSettings.PEEK, Said.of("idle-peek"));
     }
     if (in.sides() == 1 && asked.value(TrackSettings.PEEK_SIDES) == Sides.BOTH) {
-      asked.say(
-          TrackSettings.PEEK_SIDES,
-          TrackSettings.IN_VIEW,
-          "Only one item is out of view, so there is never a neighbour on both sides.");
+      asked.say(TrackSettings.PEEK_SIDES, TrackSettings.IN_VIEW, Said.of("idle-only-one-item"));
     }
     int stride = asked.value(TrackSettings.STRIDE).items();
     if (stride > in.view() && stride <= 12) {

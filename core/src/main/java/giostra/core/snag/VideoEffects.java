@@ -25,49 +25,41 @@ final class VideoEffects {
   static void find(Asked asked, Piece.Video video) {
     if (asked.value(VideoSettings.AUTOPLAY)) {
       asked.sayOf(
-          List.of(VideoSettings.MUTED),
-          VideoSettings.AUTOPLAY,
-          "What starts by itself starts without sound anyway: browsers allow no other.");
+          List.of(VideoSettings.MUTED), VideoSettings.AUTOPLAY, Said.of("idle-what-starts-by"));
       if (video.onShow().stream()
           .allMatch(item -> item.values().get(ClipSettings.FROM) == From.HOST)) {
-        asked.say(
-            VideoSettings.AUTOPLAY,
-            ClipSettings.FROM,
-            "Clips of a host start on a press: nothing is asked of it before.");
+        asked.say(VideoSettings.AUTOPLAY, ClipSettings.FROM, Said.of("idle-clips-host-start"));
       }
     }
     if (!asked.value(VideoSettings.START_BUTTON)) {
       asked.sayOfParts(
-          List.of(START_BUTTON),
-          VideoSettings.START_BUTTON,
-          "There is no start button; the whole poster starts the clip.");
+          List.of(START_BUTTON), VideoSettings.START_BUTTON, Said.of("idle-no-start-button"));
     }
     parts(asked);
     if (video.onShow().stream()
         .allMatch(item -> item.values().get(ItemSettings.PICTURE).isEmpty())) {
       asked.sayOf(
-          List.of(VideoSettings.DARKEN), ItemSettings.PICTURE, "There is no poster to darken.");
+          List.of(VideoSettings.DARKEN), ItemSettings.PICTURE, Said.of("idle-no-poster-darken"));
     }
     if (video.onShow().size() < 2) {
       asked.sayOf(
-          List.of(GridSettings.LAST_ROW), GridSettings.COLUMNS, "There is one clip, and one row.");
+          List.of(GridSettings.LAST_ROW), GridSettings.COLUMNS, Said.of("idle-one-clip-one"));
     }
   }
 
   private static void parts(Asked asked) {
     List<String> controls = asked.value(VideoSettings.CONTROLS);
     if (controls.isEmpty()) {
-      asked.sayOfParts(List.of(BAR), VideoSettings.CONTROLS, "There is no control bar.");
+      asked.sayOfParts(List.of(BAR), VideoSettings.CONTROLS, Said.of("idle-no-control-bar"));
     }
     if (List.of(VideoSettings.SCRUB, VideoSettings.TIME).containsAll(controls)) {
-      asked.sayOfParts(
-          List.of(BAR_BUTTON), VideoSettings.CONTROLS, "There is no button in the bar.");
+      asked.sayOfParts(List.of(BAR_BUTTON), VideoSettings.CONTROLS, Said.of("idle-no-button-bar"));
     }
     if (!controls.contains(VideoSettings.SCRUB) && !controls.contains(VideoSettings.VOLUME)) {
-      asked.sayOfParts(List.of(TRACK), VideoSettings.CONTROLS, "There is no track in the bar.");
+      asked.sayOfParts(List.of(TRACK), VideoSettings.CONTROLS, Said.of("idle-no-track-bar"));
     }
     if (!controls.contains(VideoSettings.TIME)) {
-      asked.sayOfParts(List.of(TIME), VideoSettings.CONTROLS, "There is no time in the bar.");
+      asked.sayOfParts(List.of(TIME), VideoSettings.CONTROLS, Said.of("idle-no-time-bar"));
     }
     for (Part part : VideoParts.PLAYER) {
       for (State state : part.states()) {
@@ -76,7 +68,7 @@ final class VideoEffects {
               part,
               part.key(Property.BORDER_INK, state),
               part.key(Property.BORDER, state).written(),
-              "There is no border to colour.");
+              Said.of("idle-no-border-colour"));
         }
       }
     }

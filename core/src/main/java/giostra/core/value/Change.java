@@ -78,7 +78,7 @@ public record Change(Manner manner, From from, Duration time, Easing easing) {
   /** One with what we give where nobody says more. */
   public static Change of(Manner manner) {
     return new Change(
-        manner, From.END, Duration.ofMillis(manner == Manner.CUT ? 0 : 700), Easing.CALM);
+        manner, From.END, Duration.ofMillis(manner == Manner.CUT ? 0 : 700), Easings.CALM);
   }
 
   static String word(Enum<?> constant) {
@@ -114,7 +114,7 @@ public record Change(Manner manner, From from, Duration time, Easing easing) {
     }
     String[] timed = rest.split("\\s+", 2);
     if (!timed[0].isEmpty() && Character.isDigit(timed[0].charAt(0)) && made.manner != Manner.CUT) {
-      time = Kind.Time.ms(LEAST_MS, MOST_MS).read(what, timed[0]);
+      time = TimeKind.ms(LEAST_MS, MOST_MS).read(what, timed[0]);
       rest = timed.length > 1 ? timed[1] : "";
     }
     if (!rest.isBlank()) {
@@ -131,7 +131,7 @@ public record Change(Manner manner, From from, Duration time, Easing easing) {
     Change usual = of(manner);
     return word(manner)
         + (from == usual.from ? "" : " from " + word(from))
-        + (time.equals(usual.time) ? "" : " " + Kind.Time.seconds(time))
+        + (time.equals(usual.time) ? "" : " " + TimeKind.seconds(time))
         + (easing.equals(usual.easing) ? "" : " " + easing.written());
   }
 }

@@ -68,7 +68,7 @@ public record Colour(int red, int green, int blue, int alpha) {
   }
 
   private static Colour ofHex(String digits) {
-    String full = digits.length() < 6 ? digits.replaceAll(".", "$0$0") : digits;
+    String full = digits.length() < 6 ? digits.replaceAll("[0-9a-fA-F]", "$0$0") : digits;
     return new Colour(
         channel(full, 0),
         channel(full, 1),

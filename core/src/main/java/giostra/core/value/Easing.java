@@ -27,45 +27,6 @@ public sealed interface Easing {
   int MOST_STEPS = 40;
 
   /** Even progress. */
-  Easing LINEAR = new Linear();
-
-  /** {@code ease} of CSS. */
-  Easing EASE = new Bezier(.25, .1, .25, 1);
-
-  /** {@code ease-in} of CSS. */
-  Easing EASE_IN = new Bezier(.42, 0, 1, 1);
-
-  /** {@code ease-out} of CSS. */
-  Easing EASE_OUT = new Bezier(0, 0, .58, 1);
-
-  /** {@code ease-in-out} of CSS. */
-  Easing EASE_IN_OUT = new Bezier(.42, 0, .58, 1);
-
-  /** Past the end and back; our own points. */
-  Easing OVERSHOOT = new Bezier(.3, 1.4, .6, 1);
-
-  /** Leaves at once and comes to rest without haste; our own points. */
-  Easing CALM = new Bezier(.32, .06, .24, 1);
-
-  /** Those that CSS has a word for. */
-  Map<String, Easing> NAMED =
-      Map.of(
-          "linear",
-          LINEAR,
-          "ease",
-          EASE,
-          "ease-in",
-          EASE_IN,
-          "ease-out",
-          EASE_OUT,
-          "ease-in-out",
-          EASE_IN_OUT,
-          "step-start",
-          new Steps(1, Jump.START),
-          "step-end",
-          new Steps(1, Jump.END));
-
-  /** Even progress. */
   record Linear() implements Easing {}
 
   /**
@@ -177,7 +138,7 @@ public sealed interface Easing {
    */
   static Easing parse(String what, String text) {
     String written = text.strip().toLowerCase(Locale.ROOT);
-    Easing named = NAMED.get(written);
+    Easing named = Easings.NAMED.get(written);
     if (named != null) {
       return named;
     }
@@ -320,7 +281,7 @@ public sealed interface Easing {
     if (this instanceof Spring(double damping)) {
       return "spring(" + Require.number(damping) + ")";
     }
-    return NAMED.entrySet().stream()
+    return Easings.NAMED.entrySet().stream()
         .filter(each -> each.getValue().equals(this))
         .map(Map.Entry::getKey)
         .findFirst()

@@ -50,8 +50,8 @@ public sealed interface Ground {
     public String css() {
       return written(stop ->
           stop.ink().css()
-              + (stop == stops.getFirst() && stop.at() == 0
-                      || stop == stops.getLast() && stop.at() == 100
+              + ((stop == stops.getFirst() && stop.at() == 0)
+                      || (stop == stops.getLast() && stop.at() == 100)
                   ? ""
                   : " " + Require.number(stop.at()) + "%"));
     }

@@ -20,36 +20,65 @@ public sealed interface Height {
   }
 
   /**
-   * A share of the height of the screen with all bars of the browser shown. Source: CSS Values and
-   * Units 4, "The small viewport-percentage units".
+   * Which height of the screen counts. Source: CSS Values and Units 4, "The Large, Small, and
+   * Dynamic Viewport Sizes".
    */
-  record Screen(double percent) implements Height {
-    public Screen {
-      Require.within(1, 100, "share of the screen's height (%)", percent);
+  enum Of {
+    /** With all bars of the browser shown. */
+    SMALL("svh"),
+    /** With all of them away. */
+    LARGE("lvh"),
+    /** As they are now: they show when one comes. */
+    DYNAMIC("dvh");
+
+    private final String unit;
+
+    Of(String unit) {
+      this.unit = unit;
+    }
+
+    /** As written in CSS. */
+    public String unit() {
+      return unit;
     }
   }
 
-  /** As its content. */
-  Height AUTO = new Auto();
+  /** A share of the height of the screen. */
+  record Screen(double percent, Of of) implements Height {
+    public Screen {
+      Require.within(1, 100, "share of the screen's height (%)", percent);
+    }
+
+    /** With all bars shown. */
+    public Screen(double percent) {
+      this(percent, Of.SMALL);
+    }
+  }
 
   /**
-   * Reads {@code auto}, {@code 480px}, {@code 16:9}, {@code 60svh} or {@code 60%}, the last two the
-   * same.
+   * Reads {@code auto}, {@code 480px}, {@code 16:9}, {@code 60svh}, {@code 60lvh}, {@code 60dvh},
+   * and {@code 60%} or {@code 60vh} for the first of these.
    *
    * @throws Refused when it is none of these
    */
   static Height parse(String text) {
     String word = text.strip().toLowerCase(Locale.ROOT);
     if (word.equals("auto")) {
-      return AUTO;
+      return new Auto();
     }
     var ratio = Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*[:/]\\s*(\\d+(?:\\.\\d+)?)").matcher(word);
     if (ratio.matches()) {
       return new Ratio(Double.parseDouble(ratio.group(1)), Double.parseDouble(ratio.group(2)));
     }
-    var screen = Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*(svh|vh|%)").matcher(word);
+    var screen = Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*(svh|lvh|dvh|vh|%)").matcher(word);
     if (screen.matches()) {
-      return new Screen(Double.parseDouble(screen.group(1)));
+      Of of =
+          switch (screen.group(2)) {
+            case "lvh" -> Of.LARGE;
+            case "dvh" -> Of.DYNAMIC;
+            default -> Of.SMALL;
+          };
+      return new Screen(Double.parseDouble(screen.group(1)), of);
     }
     return new Fixed(Length.parse(word));
   }
@@ -60,17 +89,22 @@ public sealed interface Height {
       case Auto _ -> "auto";
       case Fixed(var length) -> length.css();
       case Ratio(var wide, var high) -> Require.number(wide) + ":" + Require.number(high);
-      case Screen(var percent) -> Require.number(percent) + "svh";
+      case Screen(var percent, var of) -> Require.number(percent) + of.unit();
     };
   }
 
-  /** The height in px of something so wide on a screen so high; 0 where its content decides. */
-  default double px(double widthPx, double screenPx) {
+  /**
+   * The height in px of something so wide, as one comes; 0 where its content decides.
+   *
+   * @param screenPx of the screen with all bars of the browser shown
+   * @param largePx of the screen with all of them away
+   */
+  default double px(double widthPx, double screenPx, double largePx) {
     return switch (this) {
       case Auto _ -> 0;
       case Fixed(var length) -> length.constantPx();
       case Ratio(var wide, var high) -> widthPx * high / wide;
-      case Screen(var percent) -> screenPx * percent / 100;
+      case Screen(var percent, var of) -> (of == Of.LARGE ? largePx : screenPx) * percent / 100;
     };
   }
 }

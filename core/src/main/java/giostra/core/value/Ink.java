@@ -19,7 +19,7 @@ public sealed interface Ink {
 
     @Override
     public String written() {
-      return Kind.Pick.word(name);
+      return PickKind.word(name);
     }
   }
 
@@ -49,7 +49,7 @@ public sealed interface Ink {
   static Ink parse(String text) {
     String word = text.strip().toLowerCase(Locale.ROOT).replace(' ', '-');
     for (ToneColour each : ToneColour.values()) {
-      if (Kind.Pick.word(each).equals(word)) {
+      if (PickKind.word(each).equals(word)) {
         return new Named(each);
       }
     }

@@ -43,7 +43,8 @@ public final class Refused extends IllegalArgumentException {
     this.where = shortened(where);
   }
 
-  private static String shortened(String text) {
+  /** A text as messages tell it: the beginning of one that is long. */
+  public static String shortened(String text) {
     if (text.length() <= MOST_TOLD) {
       return text;
     }

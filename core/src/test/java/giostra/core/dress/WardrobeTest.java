@@ -36,8 +36,8 @@ import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import giostra.core.snag.ToneContrast;
 import giostra.core.value.Ink;
-import giostra.core.value.Kind;
 import giostra.core.value.Length;
+import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
 import java.util.ArrayList;
 import java.util.List;
@@ -92,7 +92,7 @@ class WardrobeTest {
       document =
           Edits.apply(
                   document,
-                  new Edit.SetValue("piece", TabsSettings.MARK.id(), "", Kind.Pick.word(mark)))
+                  new Edit.SetValue("piece", TabsSettings.MARK.id(), "", PickKind.word(mark)))
               .document();
     }
     Document worn = Wardrobe.wearing(document, document.piece("piece"), look.id());

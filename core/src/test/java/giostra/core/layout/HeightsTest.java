@@ -199,7 +199,7 @@ class HeightsTest {
         .isCloseTo(400, HAIR);
     Values low =
         values
-            .with(SliderSettings.HEIGHT, "desktop", Height.AUTO)
+            .with(SliderSettings.HEIGHT, "desktop", new Height.Auto())
             .with(SliderSettings.PADDING, "desktop", Length.px(60));
     // 1.2rem + 1.6 vmin of 800 px is 32 px.
     assertThat(height(new Piece.Slider("p", low, List.of(slide)), Part.SLIDE, 1440))

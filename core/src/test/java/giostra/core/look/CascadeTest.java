@@ -3,8 +3,8 @@ package giostra.core.look;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import giostra.core.band.Bands;
-import giostra.core.value.Kind;
 import giostra.core.value.Length;
+import giostra.core.value.SizeKind;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -13,7 +13,7 @@ class CascadeTest {
   private static final Bands BANDS = Bands.INITIAL;
   private static final Part BOX =
       Part.of("some.box", "Box", State.CURRENT, State.HOVER, State.PRESSED, State.DISABLED)
-          .with(Property.PADDING, new Kind.Size(0, 100), Length.px(0));
+          .with(Property.PADDING, new SizeKind(0, 100), Length.px(0));
 
   private static Styles said(State state, String band, double px) {
     return Styles.NONE.with(BOX.key(Property.PADDING, state), band, Length.px(px));

@@ -8,8 +8,8 @@ import giostra.core.format.EditJson;
 import giostra.core.look.Values;
 import giostra.core.testing.RandomDocuments;
 import giostra.core.testing.Runs;
-import giostra.core.value.Kind;
 import giostra.core.value.Refused;
+import giostra.core.value.RichKind;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
@@ -193,7 +193,7 @@ class ReadBackTest {
 
   @Test
   void aTextIsMeasuredAsItIsKept() {
-    var rich = new Kind.Rich(1000);
+    var rich = new RichKind(1000);
     // Non-breaking spaces are kept as themselves: they do not grow.
     String spaces = "<p>" + "\u00A0a".repeat(490) + "</p>";
     assertThat(rich.read("Text", spaces)).hasSize(spaces.length());

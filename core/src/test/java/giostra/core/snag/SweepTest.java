@@ -18,7 +18,7 @@ import giostra.core.page.Node;
 import giostra.core.page.NodeType;
 import giostra.core.testing.Demo;
 import giostra.core.testing.Runs;
-import giostra.core.value.Kind;
+import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import java.util.EnumMap;
@@ -200,8 +200,8 @@ class SweepTest {
   }
 
   private Object raw(Setting<?> setting) {
-    return setting.kind() instanceof Kind.Pick<?> pick
-        ? Kind.Pick.word((Enum<?>) one(List.of(pick.type().getEnumConstants())))
+    return setting.kind() instanceof PickKind<?> pick
+        ? PickKind.word((Enum<?>) one(List.of(pick.type().getEnumConstants())))
         : one(RAW);
   }
 

@@ -93,6 +93,40 @@ class TextSnagTest {
   }
 
   @Test
+  void aNumberWiderThanItsBoxIsFoundAndWhatBreaksIsNot() {
+    // Two columns at 280 px have 112 px each; "00,000" is 3.6 times as wide as it is high.
+    Edit number = set("figures", "numberSize", "phone", "40px");
+    assertThat(found(Rule.NO_ROOM, "figures", number))
+        .singleElement()
+        .satisfies(snag -> {
+          assertThat(snag.band()).isEqualTo("phone");
+          assertThat(snag.from()).isEqualTo(280);
+          assertThat(snag.to()).isBetween(335, 350);
+          assertThat(snag.message()).startsWith("figure: needs at least 144 px and has 112 px");
+          assertThat(snag.fixes()).extracting(Snag.Fix::label).containsExactly("show 1");
+        });
+    assertThat(found(Rule.NO_ROOM, "figures")).isEmpty();
+    Edit long45 = set("house-2", "heading", Values.ALL, "a".repeat(45));
+    assertThat(found(Rule.NO_ROOM, "houses", long45)).isEmpty();
+  }
+
+  @Test
+  void arrowsThatNeedMoreThanThereIsAreFound() {
+    Edit beside = set("words", "arrows", "phone", "beside");
+    Edit distance = set("words", "arrowDistance", "phone", "96px");
+    // And what they leave is too little for a card.
+    assertThat(found(Rule.NO_ROOM, "words", beside, distance))
+        .extracting(snag -> snag.message().replaceFirst(" px.*", ""))
+        .containsExactlyInAnyOrder("arrows: needs at least 280", "card: needs at least 54");
+    assertThat(found(Rule.NO_ROOM, "words", beside, distance))
+        .filteredOn(snag -> snag.message().startsWith("arrows"))
+        .flatExtracting(Snag::fixes)
+        .extracting(Snag.Fix::label)
+        .containsExactly("arrows below");
+    assertThat(found(Rule.NO_ROOM, "words", beside)).isEmpty();
+  }
+
+  @Test
   void aFixedPanelThatHoldsMoreIsFound() {
     Edit fixed = set("questions", "panelHeight", "desktop", "fixed");
     Edit own = set("questions", "panelHeight", "tablet", "own");

@@ -2,7 +2,7 @@ package giostra.core.tempo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import giostra.core.value.Easing;
+import giostra.core.value.Easings;
 import java.time.Duration;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 class CountTest {
   @Test
   void halfWayThroughALinearCountIsHalfOfIt() {
-    Count count = Count.timed(1200, 48_000, Duration.ofSeconds(3), Easing.LINEAR);
+    Count count = Count.timed(1200, 48_000, Duration.ofSeconds(3), Easings.LINEAR);
     assertThat(count.at(1500)).isEqualTo(24_600);
     assertThat(count.at(3000)).isEqualTo(48_000);
     assertThat(count.at(99_000)).isEqualTo(48_000);
@@ -47,7 +47,7 @@ class CountTest {
       @ForAll @DoubleRange(min = -1e6, max = 1e6) double from,
       @ForAll @DoubleRange(min = -1e6, max = 1e6) double to,
       @ForAll @LongRange(min = 0, max = 2000) long ms) {
-    Count count = Count.timed(from, to, Duration.ofMillis(2000), Easing.OVERSHOOT);
+    Count count = Count.timed(from, to, Duration.ofMillis(2000), Easings.OVERSHOOT);
     double[] range = count.range();
     double hair = Math.abs(to - from) * 1e-3 + 1e-9;
     assertThat(count.at(ms)).isBetween(range[0] - hair, range[1] + hair);

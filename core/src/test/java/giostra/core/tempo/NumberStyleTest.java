@@ -2,7 +2,7 @@ package giostra.core.tempo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import giostra.core.value.Easing;
+import giostra.core.value.Easings;
 import java.time.Duration;
 import java.util.Locale;
 import org.junit.jupiter.api.Test;
@@ -31,9 +31,9 @@ class NumberStyleTest {
   @Test
   void theWidestValueOnTheWayIsNotAlwaysTheLast() {
     var style = new NumberStyle(Locale.ENGLISH, 0, true, false);
-    assertThat(style.widest(Count.timed(2000, 5, Duration.ofSeconds(1), Easing.LINEAR)))
+    assertThat(style.widest(Count.timed(2000, 5, Duration.ofSeconds(1), Easings.LINEAR)))
         .hasSameSizeAs("2,000");
-    assertThat(style.widest(Count.timed(0, 990, Duration.ofSeconds(1), Easing.OVERSHOOT)))
+    assertThat(style.widest(Count.timed(0, 990, Duration.ofSeconds(1), Easings.OVERSHOOT)))
         .hasSizeGreaterThanOrEqualTo(5);
   }
 }

@@ -23,7 +23,7 @@ public final class Scores {
     var random = new Random(seed);
     int stops = 1 + random.nextInt(7);
     return new Score(
-        IntStream.range(0, stops).mapToObj(_ -> 1000L + 100 * random.nextInt(60)).toList(),
+        IntStream.range(0, stops).mapToObj(_ -> 1000L + 100L * random.nextInt(60)).toList(),
         IntStream.range(0, stops).mapToObj(_ -> turns(random)).toList(),
         Round.values()[random.nextInt(3)],
         stops > 1 && random.nextInt(3) == 0,

@@ -42,7 +42,8 @@ class EasingTest {
 
   @Property
   void easeInMirrorsEaseOut(@ForAll @DoubleRange(min = 0, max = 1) double share) {
-    assertThat(Easing.EASE_IN.at(share)).isCloseTo(1 - Easing.EASE_OUT.at(1 - share), within(1e-9));
+    assertThat(Easings.EASE_IN.at(share))
+        .isCloseTo(1 - Easings.EASE_OUT.at(1 - share), within(1e-9));
   }
 
   /** Source: CSS Easing Functions 2, "Step easing functions": the figures of its definition. */
@@ -127,7 +128,7 @@ class EasingTest {
         "fade then cut then turn spring(0.5)|fade, cut, turn spring(0.5)"
       })
   void waysAreReadAndWrittenAlike(String typed, String written) {
-    var kind = new Kind.Ways(false);
+    var kind = new WaysKind(false);
     assertThat(kind.write(kind.read("Changes by", typed))).isEqualTo(written);
     assertThat(kind.write(kind.read("Changes by", written))).isEqualTo(written);
   }
@@ -135,7 +136,7 @@ class EasingTest {
   /** What is taken reads back, the longest that there is too. */
   @Property
   void whatIsTakenReadsBack(@ForAll Random random) {
-    var setting = Setting.once("changes", "Changes by", new Kind.Ways(false), Changes.NONE);
+    var setting = Setting.once("changes", "Changes by", new WaysKind(false), Changes.NONE);
     String[] curves = {"", "spring(0.37)", "steps(7,jump-both)", points(random), bezier(random)};
     var typed = new ArrayList<String>();
     for (int i = 0; i < 1 + random.nextInt(Changes.MOST); i++) {
@@ -144,9 +145,7 @@ class EasingTest {
       String rest = " " + (100 + random.nextInt(4900)) + "ms ";
       boolean cut = manner == Manner.CUT;
       typed.add(
-          Kind.Pick.word(manner)
-              + side
-              + (cut ? "" : rest + curves[random.nextInt(curves.length)]));
+          PickKind.word(manner) + side + (cut ? "" : rest + curves[random.nextInt(curves.length)]));
     }
     Changes once = setting.read(String.join(", ", typed));
     assertThat(setting.read(setting.write(once))).isEqualTo(once);
@@ -184,7 +183,7 @@ class EasingTest {
         "fade,fade,fade,fade,fade,fade,fade"
       })
   void waysThatAreNoneAreRefused(String typed) {
-    assertThatThrownBy(() -> new Kind.Ways(false).read("Changes by", typed))
+    assertThatThrownBy(() -> new WaysKind(false).read("Changes by", typed))
         .isInstanceOf(Refused.class)
         .hasMessageStartingWith("Changes by is");
   }

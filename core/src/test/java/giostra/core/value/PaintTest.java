@@ -36,7 +36,7 @@ class PaintTest {
   @ParameterizedTest
   @ValueSource(strings = {"", "red-ish", "#12", "#12345", "rgb(300 0 0)", "rgb(1 2)", "url(x)"})
   void whatIsNoColourIsRefusedWithAnExample(String written) {
-    assertThatThrownBy(() -> new Kind.Paint().read("Bar, colour", written))
+    assertThatThrownBy(() -> new PaintKind().read("Bar, colour", written))
         .hasMessageContaining("Bar, colour")
         .hasMessageContaining("#1c2b27");
   }
@@ -107,7 +107,7 @@ class PaintTest {
         "linear-gradient(#000, url(x))"
       })
   void whatIsNoGroundIsRefused(String written) {
-    assertThatThrownBy(() -> new Kind.Under().read("Bar, ground", written))
+    assertThatThrownBy(() -> new UnderKind().read("Bar, ground", written))
         .hasMessageContaining("Bar, ground")
         .hasMessageContaining("linear-gradient(180deg");
   }
@@ -118,7 +118,7 @@ class PaintTest {
       value = {"0.4 -1.2 | 0.4px -1.2px", "1px 0px | 1px 0px", ".25 0 |", "-3.14,2 | -3.1px 2px"})
   void nudgesGoByTenthsOfAPixel(String written, String css) {
     if (css == null) {
-      assertThatThrownBy(() -> new Kind.Moved().read("Icon nudged", written))
+      assertThatThrownBy(() -> new MovedKind().read("Icon nudged", written))
           .hasMessageContaining("two numbers of px");
     } else {
       assertThat(Nudge.parse(written).css()).isEqualTo(css);
@@ -127,7 +127,7 @@ class PaintTest {
 
   @Test
   void aNudgeIsNoMove() {
-    assertThatThrownBy(() -> new Kind.Moved().read("Icon nudged", "21 0"))
+    assertThatThrownBy(() -> new MovedKind().read("Icon nudged", "21 0"))
         .hasMessageContaining("from -20 to 20");
   }
 }

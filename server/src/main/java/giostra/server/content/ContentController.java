@@ -1,13 +1,17 @@
 package giostra.server.content;
 
+import giostra.core.format.EditJson;
 import giostra.core.format.content.Csv;
 import giostra.core.format.content.Filled;
 import giostra.core.format.content.JsonRows;
+import giostra.core.format.content.Pasted;
 import giostra.core.format.content.Table;
 import giostra.core.value.Refused;
+import giostra.server.page.Bodies;
 import giostra.server.page.PageService;
 import giostra.server.page.Previews;
 import giostra.server.web.Gone;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -29,6 +33,7 @@ import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
+import tools.jackson.databind.JsonNode;
 
 /** Items of pieces in files, out and in. */
 @RestController
@@ -54,6 +59,28 @@ class ContentController {
 
   /** Text that was pasted: markup with questions, JSON, or rows of a spreadsheet. */
   record PastedText(String piece, String text) {}
+
+  /**
+   * Cells that were copied from a spreadsheet.
+   *
+   * @param columns ids of the fields that the table shows, in its order
+   * @param row place of the first item that is filled, from 0
+   * @param column place of the first column that is filled, from 0
+   */
+  record CellsRequest(String piece, String text, List<String> columns, int row, int column) {}
+
+  /**
+   * Edits that put cells where they belong.
+   *
+   * @param rows how many items are filled
+   * @param added how many are added
+   * @param left cells that have no place, each with the reason
+   */
+  record CellsReply(
+      @Schema(implementation = Bodies.EditBody[].class) JsonNode edits,
+      int rows,
+      int added,
+      List<String> left) {}
 
   /**
    * How rows are taken.
@@ -93,6 +120,22 @@ class ContentController {
   IntakeReply paste(@PathVariable String id, @RequestBody PastedText pasted) {
     byte[] bytes = pasted.text().getBytes(StandardCharsets.UTF_8);
     return intakes.add(id, pasted.piece(), "what was pasted", bytes);
+  }
+
+  /** Where pasted cells go; nothing is changed. */
+  @PostMapping("/api/pages/{id}/cells")
+  CellsReply cells(@PathVariable String id, @RequestBody CellsRequest request) {
+    PageService.Head head = pages.head(id);
+    Pasted found =
+        Pasted.of(
+            request.text(),
+            head.document().piece(request.piece()),
+            request.columns(),
+            request.row(),
+            request.column(),
+            sources.media(head.siteId()),
+            () -> Sources.id("item"));
+    return new CellsReply(EditJson.write(found.edits()), found.rows(), found.added(), found.left());
   }
 
   /** What a piece waits for: one file, or none. */

@@ -5,7 +5,7 @@ import giostra.core.format.content.Source;
 import giostra.core.page.Document;
 import giostra.core.page.Feed;
 import giostra.core.page.Piece;
-import giostra.core.value.Kind;
+import giostra.core.value.WordsKind;
 import giostra.server.media.BlobStore;
 import giostra.server.media.MediaService;
 import giostra.server.page.PageService;
@@ -70,7 +70,7 @@ public class Sources {
     var row = new SourceEntity();
     row.id = id("source");
     row.siteId = siteId;
-    row.name = new Kind.Words(200, false).read("Name of the file", name);
+    row.name = new WordsKind(200, false).read("Name of the file", name);
     row.hash = blobs.put(bytes);
     row.createdAt = clock.instant();
     return row;

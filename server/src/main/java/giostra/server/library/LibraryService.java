@@ -105,7 +105,7 @@ class LibraryService {
 
   private static List<ShapeReply> shapes(Set<Aspect> shapes) {
     return shapes.stream()
-        .sorted(Comparator.comparing(Aspect::ratio))
+        .sorted(Comparator.comparingDouble(Aspect::ratio))
         .map(shape -> new ShapeReply(shape.written(), shape.ratio()))
         .toList();
   }

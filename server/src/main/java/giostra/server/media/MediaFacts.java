@@ -4,7 +4,7 @@ import giostra.core.media.Captions;
 import giostra.core.media.ClipFacts;
 import giostra.core.media.IconSprite;
 import giostra.core.media.VectorPicture;
-import giostra.core.value.Kind;
+import giostra.core.value.AddressKind;
 import giostra.core.value.Refused;
 import java.net.URI;
 import java.net.URISyntaxException;
@@ -87,7 +87,7 @@ record MediaFacts(
    */
   static MediaFacts read(String name, byte[] bytes) {
     try {
-      MediaFacts facts = facts(name, bytes);
+      MediaFacts facts = facts(bytes);
       String sort = sort(facts.type);
       String ending = name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
       for (var promised : SORTS.entrySet()) {
@@ -102,7 +102,7 @@ record MediaFacts(
     }
   }
 
-  private static MediaFacts facts(String name, byte[] bytes) {
+  private static MediaFacts facts(byte[] bytes) {
     if (ClipFacts.looksLikeOne(bytes)) {
       ClipFacts clip = ClipFacts.read(bytes);
       return new MediaFacts(
@@ -151,7 +151,7 @@ record MediaFacts(
    */
   static String address(String text) {
     String allowed = "the https or http address of a picture, with a host";
-    String address = new Kind.Address().read("Address of the picture", text);
+    String address = new AddressKind().read("Address of the picture", text);
     try {
       URI uri = new URI(address);
       if (uri.getHost() == null || uri.getUserInfo() != null) {

@@ -5,8 +5,8 @@ import giostra.core.media.ClipFacts;
 import giostra.core.media.IconSprite;
 import giostra.core.output.Shipped;
 import giostra.core.value.Focus;
-import giostra.core.value.Kind;
 import giostra.core.value.Refused;
+import giostra.core.value.WordsKind;
 import giostra.server.site.Ids;
 import giostra.server.site.SiteRows;
 import giostra.server.web.Gone;
@@ -110,8 +110,8 @@ public class MediaService {
    * @throws Refused when the bytes are not something that we take
    */
   public Media add(String siteId, String wanted, String name, String alt, byte[] bytes) {
-    String called = new Kind.Words(LONGEST_NAME, false).read("Name of the file", name);
-    String said = new Kind.Words(400, false).read("Text alternative", alt);
+    String called = new WordsKind(LONGEST_NAME, false).read("Name of the file", name);
+    String said = new WordsKind(400, false).read("Text alternative", alt);
     if (sites.line(siteId).isEmpty()) {
       throw new Gone("site", siteId);
     }
@@ -189,7 +189,7 @@ public class MediaService {
    * @throws Refused when they are another sort of thing
    */
   public Media replace(String siteId, String id, String name, byte[] bytes) {
-    String called = new Kind.Words(LONGEST_NAME, false).read("Name of the file", name);
+    String called = new WordsKind(LONGEST_NAME, false).read("Name of the file", name);
     MediaFacts facts = MediaFacts.read(called, bytes);
     String hash = blobs.put(facts.bytes());
     return Objects.requireNonNull(
@@ -222,11 +222,11 @@ public class MediaService {
   @Transactional
   public Media say(String siteId, String id, Said said) {
     MediaEntity row = held(siteId, id);
-    row.alt = new Kind.Words(400, false).read("Text alternative", said.alt());
+    row.alt = new WordsKind(400, false).read("Text alternative", said.alt());
     row.decorative = said.decorative();
     row.focus = Focus.parse(said.focus()).css();
     row.tags =
-        new Kind.Words(MOST_TAGS, false)
+        new WordsKind(MOST_TAGS, false)
             .read(
                 "Words that it is found by, together",
                 said.tags().stream()

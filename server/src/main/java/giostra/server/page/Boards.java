@@ -227,7 +227,7 @@ final class Boards {
     // In the order of what is looked at, whoever speaks of it.
     return SharedLook.of(document, node).stream()
         .filter(look -> its.contains(look.part()))
-        .sorted(Comparator.comparing(look -> its.indexOf(look.part())))
+        .sorted(Comparator.comparingInt(look -> its.indexOf(look.part())))
         // What somebody has set is not hidden from them, though it does not show now.
         .filter(look -> shown.contains(look.part()) || look.departures() > 0)
         .map(look -> part(look, node, contrasts))

@@ -11,11 +11,11 @@ import tools.jackson.databind.JsonNode;
  * What travels over the page API, as OpenAPI describes it. Documents are read and written by the
  * core.
  */
-final class Bodies {
+public final class Bodies {
   private Bodies() {}
 
   @Schema(name = "NodeBody")
-  record NodeBody(
+  public record NodeBody(
       String id,
       String type,
       Map<String, Object> values,
@@ -23,7 +23,7 @@ final class Bodies {
       @Nullable List<NodeBody> children) {}
 
   @Schema(name = "BandBody")
-  record BandBody(String id, String name, double from) {}
+  public record BandBody(String id, String name, double from) {}
 
   @Schema(name = "SiteBody")
   record SiteBody(
@@ -36,7 +36,7 @@ final class Bodies {
   record DocumentBody(int giostra, SiteBody site, NodeBody page) {}
 
   @Schema(name = "EditBody", description = "One edit; which fields it has depends on its type.")
-  record EditBody(
+  public record EditBody(
       String type,
       @Nullable String node,
       @Nullable String setting,

@@ -16,7 +16,11 @@ import giostra.core.tempo.Score;
 import giostra.core.tempo.Visit;
 import giostra.core.value.Ground;
 import giostra.core.value.Kind;
+import giostra.core.value.MarkupKind;
+import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
+import giostra.core.value.SeveralKind;
+import giostra.core.value.WordsKind;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
@@ -67,14 +71,14 @@ final class Catalogue {
     return cards.map(card ->
         new Bodies.FieldsReply(
             kind.word(),
-            kind == NodeType.CAROUSEL ? Kind.Pick.word(card) : "",
+            kind == NodeType.CAROUSEL ? PickKind.word(card) : "",
             Fields.used(kind, card).stream().map(Catalogue::field).toList()));
   }
 
   private static Bodies.FieldReply field(Fields.Field field) {
     List<String> with =
         ClipSettings.ONLY.getOrDefault(field.setting(), Set.of()).stream()
-            .map(Kind.Pick::word)
+            .map(PickKind::word)
             .sorted()
             .toList();
     String by = with.isEmpty() ? "" : ClipSettings.FROM.id();
@@ -98,15 +102,14 @@ final class Catalogue {
 
   static <T> Bodies.SettingReply setting(Setting<T> setting) {
     Kind<T> kind = setting.kind();
-    String name = kind.getClass().getSimpleName().toLowerCase(java.util.Locale.ROOT);
+    String name = kind.word();
     List<String> words =
         switch (kind) {
-          case Kind.Pick<?> pick -> pick.words();
-          case Kind.Several several -> several.words();
+          case PickKind<?> pick -> pick.words();
+          case SeveralKind several -> several.words();
           default -> List.of();
         };
-    boolean lines =
-        (kind instanceof Kind.Words text && text.lines()) || kind instanceof Kind.Markup;
+    boolean lines = (kind instanceof WordsKind text && text.lines()) || kind instanceof MarkupKind;
     return new Bodies.SettingReply(
         setting.id(),
         setting.label(),

@@ -14,7 +14,7 @@ import giostra.core.tempo.Visit.Act;
 import giostra.core.tempo.Visit.Deed;
 import giostra.core.value.Change;
 import giostra.core.value.Changes;
-import giostra.core.value.Kind;
+import giostra.core.value.PickKind;
 import giostra.core.value.Require;
 import java.time.Instant;
 import java.util.Arrays;
@@ -66,7 +66,6 @@ class DriveController {
    *
    * @param item id of the first item that it shows, whose ways it comes in by
    * @param reads how long it takes to read what it shows
-   * @param own whether it rests and comes in as the item says itself
    * @param ways as they are set
    */
   record StopReply(
@@ -96,8 +95,8 @@ class DriveController {
       boolean sided) {
     static WayReply of(Change way) {
       return new WayReply(
-          Kind.Pick.word(way.manner()),
-          Kind.Pick.word(way.from()),
+          PickKind.word(way.manner()),
+          PickKind.word(way.from()),
           way.time().toMillis(),
           way.easing().css(),
           way.easing().written(),
@@ -134,13 +133,13 @@ class DriveController {
       return new StretchReply(
           s.from(),
           s.to(),
-          Kind.Pick.word(s.phase()),
+          PickKind.word(s.phase()),
           s.stop(),
           s.next(),
           s.way(),
           s.back(),
-          s.reasons().stream().sorted().map(Kind.Pick::word).toList(),
-          s.latches().stream().sorted().map(Kind.Pick::word).toList(),
+          s.reasons().stream().sorted().map(PickKind::word).toList(),
+          s.latches().stream().sorted().map(PickKind::word).toList(),
           s.left(),
           s.passed(),
           s.came());
@@ -279,7 +278,7 @@ class DriveController {
   @PostMapping("/api/pages/{id}/trace")
   List<StretchReply> trace(@PathVariable String id, @RequestBody TraceBody body) {
     Pacing pacing = Pacing.at(pages.shown(pages.head(id)), body.piece(), body.width());
-    Kind.Pick<Deed> deeds = new Kind.Pick<>(Deed.class);
+    PickKind<Deed> deeds = new PickKind<>(Deed.class);
     Require.within(0, Visit.MOST, "acts", body.acts().size());
     var visit =
         new Visit(

@@ -532,7 +532,7 @@ class History {
 
   private static boolean meets(
       @Nullable String page, Path path, @Nullable String otherPage, Path other) {
-    return page == null || otherPage == null || page.equals(otherPage)
+    return (page == null || otherPage == null || page.equals(otherPage))
         ? path.meets(other)
         : path.reaches(other) || other.reaches(path);
   }

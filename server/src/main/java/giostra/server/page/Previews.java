@@ -1,5 +1,6 @@
 package giostra.server.page;
 
+import giostra.core.fit.Screen;
 import giostra.core.output.Assumption;
 import giostra.core.output.Compiled;
 import giostra.core.output.Origins;
@@ -70,8 +71,10 @@ public class Previews {
     String tag =
         String.format(
             Locale.ROOT,
-            "<script src=\"stage.js\" data-bench=\"%s\" defer></script>",
-            port.bench());
+            "<script src=\"stage.js\" data-bench=\"%s\" data-bars=\"%d\" data-barred=\"%d\" defer></script>",
+            port.bench(),
+            Screen.BARS,
+            Screen.BARRED);
     return answer(
         "index.html",
         html.replace("</head>", tag + "</head>").getBytes(StandardCharsets.UTF_8),

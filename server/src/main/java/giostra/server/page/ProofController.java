@@ -7,7 +7,7 @@ import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import giostra.core.snag.Stress;
 import giostra.core.snag.WayOut;
-import giostra.core.value.Kind;
+import giostra.core.value.PickKind;
 import giostra.server.media.MediaService;
 import giostra.server.web.Gone;
 import io.swagger.v3.oas.annotations.media.Content;
@@ -83,7 +83,7 @@ class ProofController {
         Snags.swept(swept.document()).map(node -> node.id()).toList(),
         new ProvedReply(
             proved.widths(),
-            proved.states().stream().map(Kind.Pick::word).toList(),
+            proved.states().stream().map(PickKind::word).toList(),
             proved.roundMs(),
             proved.from().orElse(null),
             proved.until().orElse(null)));

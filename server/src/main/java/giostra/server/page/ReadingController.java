@@ -30,12 +30,10 @@ import tools.jackson.databind.JsonNode;
 class ReadingController {
   private final PageService pages;
   private final MediaService media;
-  private final Findings findings;
 
-  ReadingController(PageService pages, MediaService media, Findings findings) {
+  ReadingController(PageService pages, MediaService media) {
     this.pages = pages;
     this.media = media;
-    this.findings = findings;
   }
 
   /**

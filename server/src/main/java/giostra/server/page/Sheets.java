@@ -24,7 +24,7 @@ import giostra.core.snag.Place;
 import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
-import giostra.core.value.Kind;
+import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
 import giostra.core.value.Require;
 import giostra.core.value.Setting;
@@ -61,7 +61,7 @@ final class Sheets {
           tone.label(),
           Arrays.stream(ToneColour.values())
               .map(name ->
-                  new NamedColour(Kind.Pick.word(name), name.label(), tone.colour(name).css()))
+                  new NamedColour(PickKind.word(name), name.label(), tone.colour(name).css()))
               .toList());
     }
   }
@@ -348,7 +348,7 @@ final class Sheets {
         snag.from(),
         snag.to(),
         snag.band(),
-        Kind.Pick.word(extent.state()),
+        PickKind.word(extent.state()),
         extent.times().map(t -> new Times(t.from(), t.to())).orElse(null),
         extent.dates().map(d -> new Dates(d.from(), d.to())).orElse(null),
         snag.measure().map(m -> new Measured(m.found(), m.required(), word(m.unit()))).orElse(null),

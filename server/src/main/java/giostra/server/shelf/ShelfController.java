@@ -30,7 +30,6 @@ class ShelfController {
     this.pages = pages;
   }
 
-  /** A site that is to be made. */
   /**
    * A new site.
    *

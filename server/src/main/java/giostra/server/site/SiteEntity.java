@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 /** A site's row, as it is inserted; it is read and changed through {@link SiteRows}. */
 @Entity
 @Table(name = "site")
+@SuppressWarnings("UnusedVariable") // Hibernate reads them.
 public class SiteEntity {
   @Id private String id = "";
   private String name = "";

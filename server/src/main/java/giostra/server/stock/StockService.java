@@ -12,8 +12,8 @@ import giostra.core.page.Page;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
-import giostra.core.value.Kind;
 import giostra.core.value.Refused;
+import giostra.core.value.WordsKind;
 import giostra.server.site.Ids;
 import giostra.server.site.SiteRows;
 import giostra.server.web.Gone;
@@ -110,7 +110,7 @@ public class StockService {
   }
 
   private static String named(String name) {
-    String called = new Kind.Words(120, false).read("Name of what is kept", name).strip();
+    String called = new WordsKind(120, false).read("Name of what is kept", name).strip();
     if (called.isEmpty()) {
       throw new Refused("Name of what is kept", name, "1 to 120 characters");
     }

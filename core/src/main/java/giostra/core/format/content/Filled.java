@@ -4,7 +4,7 @@ import giostra.core.look.Values;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
-import giostra.core.value.Kind;
+import giostra.core.value.MediaKind;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
@@ -93,8 +93,8 @@ public record Filled(List<Item> items, List<Fault> faults, List<Table.Row> left)
           continue;
         }
         try {
-          Setting<?> setting = setting(field);
-          values = values.withRaw(setting.id(), Values.ALL, value(setting, cell));
+          Setting<?> setting = Mapping.field(fields, field).setting();
+          values = values.withRaw(setting.id(), Values.ALL, value(setting, cell, media));
         } catch (Refused refused) {
           faults.add(
               new Fault(row.number(), column(i), Objects.requireNonNull(refused.getMessage())));
@@ -120,32 +120,23 @@ public record Filled(List<Item> items, List<Fault> faults, List<Table.Row> left)
       String name = table.head().get(place);
       return name.isEmpty() ? Integer.toString(place + 1) : name;
     }
+  }
 
-    private Setting<?> setting(String id) {
-      return fields.stream()
-          .map(Fields.Field::setting)
-          .filter(each -> each.id().equals(id))
-          .findFirst()
-          .orElseThrow(() ->
-              new Refused(
-                  "Field",
-                  id,
-                  "one of "
-                      + String.join(
-                          ", ", fields.stream().map(each -> each.setting().id()).toList())));
-    }
-
-    private Object value(Setting<?> setting, String cell) {
-      Object raw =
-          setting.kind() instanceof Kind.OfMedia
-              ? media
-                  .find(cell.strip())
-                  .orElseThrow(() ->
-                      new Refused(
-                          setting.label(), cell, "the id or file name of media of the site"))
-              : cell;
-      return setting.kind().read(setting.label(), raw);
-    }
+  /**
+   * What a cell says.
+   *
+   * @throws Refused when it cannot be read, or names no medium of the site
+   */
+  static Object value(Setting<?> setting, String cell, Media media) {
+    Object raw =
+        setting.kind() instanceof MediaKind
+            ? media
+                .find(cell.strip())
+                .orElseThrow(() ->
+                    new Refused(
+                        setting.label(), cell.strip(), "the id or file name of media of the site"))
+            : cell;
+    return setting.kind().read(setting.label(), raw);
   }
 
   /** A table of what items say, one column for each field that some item fills. */

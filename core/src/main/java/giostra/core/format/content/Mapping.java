@@ -3,6 +3,7 @@ package giostra.core.format.content;
 import giostra.core.page.CarouselSettings;
 import giostra.core.page.Fields;
 import giostra.core.page.Piece;
+import giostra.core.value.Refused;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -57,7 +58,7 @@ public record Mapping(List<String> fields) {
     for (String name : table.head()) {
       String field =
           fields.stream()
-              .filter(each -> !taken.contains(each.setting().id()) && names(each, plain(name)))
+              .filter(each -> !taken.contains(each.setting().id()) && names(each, name))
               .map(each -> each.setting().id())
               .findFirst()
               .orElse("");
@@ -69,7 +70,27 @@ public record Mapping(List<String> fields) {
     return new Mapping(found);
   }
 
-  private static boolean names(Fields.Field field, String name) {
+  /**
+   * A field of a piece.
+   *
+   * @throws Refused when it has none of that id, naming those that it has
+   */
+  static Fields.Field field(List<Fields.Field> fields, String id) {
+    return fields.stream()
+        .filter(each -> each.setting().id().equals(id))
+        .findFirst()
+        .orElseThrow(() ->
+            new Refused(
+                "Field",
+                id,
+                "one of "
+                    + String.join(
+                        ", ", fields.stream().map(each -> each.setting().id()).toList())));
+  }
+
+  /** Whether a column is called as a field is. */
+  static boolean names(Fields.Field field, String column) {
+    String name = plain(column);
     String id = field.setting().id();
     return !name.isEmpty()
         && (name.equals(plain(id))

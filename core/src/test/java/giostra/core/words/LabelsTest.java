@@ -1,4 +1,4 @@
-package giostra.core.output;
+package giostra.core.words;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

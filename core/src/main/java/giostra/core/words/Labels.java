@@ -1,4 +1,4 @@
-package giostra.core.output;
+package giostra.core.words;
 
 import com.ibm.icu.text.MessageFormat;
 import java.io.IOException;
@@ -18,7 +18,7 @@ import java.util.stream.Collectors;
  * do not speak it. They stand in {@code labels/}, a file for each language, as ICU's MessageFormat
  * has them.
  */
-final class Labels {
+public final class Labels {
   private static final List<String> SPOKEN = List.of("en", "de", "fr", "it", "es", "ar");
 
   private static final Map<String, Labels> ALL =
@@ -47,7 +47,7 @@ final class Labels {
   }
 
   /** The words for a language tag (BCP 47). */
-  static Labels in(String language) {
+  public static Labels in(String language) {
     String code = Locale.forLanguageTag(language).getLanguage();
     return Objects.requireNonNull(ALL.get(SPOKEN.contains(code) ? code : "en"));
   }
@@ -61,135 +61,135 @@ final class Labels {
   }
 
   /** What a piece without a name is called. */
-  String items() {
+  public String items() {
     return word("items");
   }
 
-  String carousel() {
+  public String carousel() {
     return word("carousel");
   }
 
-  String card() {
+  public String card() {
     return word("card");
   }
 
-  String slide() {
+  public String slide() {
     return word("slide");
   }
 
-  String previous() {
+  public String previous() {
     return word("previous");
   }
 
-  String next() {
+  public String next() {
     return word("next");
   }
 
-  String choose() {
+  public String choose() {
     return word("choose");
   }
 
-  String goTo(int place) {
+  public String goTo(int place) {
     return said("go-to", Integer.toString(place));
   }
 
-  String of(int item, int all) {
+  public String of(int item, int all) {
     return said("of", Integer.toString(item), Integer.toString(all));
   }
 
-  String search() {
+  public String search() {
     return word("search");
   }
 
-  String categories() {
+  public String categories() {
     return word("categories");
   }
 
-  String all() {
+  public String all() {
     return word("all");
   }
 
-  String copyLink() {
+  public String copyLink() {
     return word("copy-link");
   }
 
-  String copied() {
+  public String copied() {
     return word("copied");
   }
 
   /** What the button over a front face does. */
-  String turnOver(String heading) {
+  public String turnOver(String heading) {
     return said("turn-over", heading).strip();
   }
 
-  String turnBack() {
+  public String turnBack() {
     return word("turn-back");
   }
 
   /** What a clip without a name is called. */
-  String clip() {
+  public String clip() {
     return word("clip");
   }
 
   /** What the button that starts a clip does. */
-  String play(String called) {
+  public String play(String called) {
     return said("play", called).strip();
   }
 
   /** The same for a clip of a host. */
-  String playAt(String called, String host) {
+  public String playAt(String called, String host) {
     return said("play-at", called, host);
   }
 
-  String pause() {
+  public String pause() {
     return word("pause");
   }
 
-  String controls() {
+  public String controls() {
     return word("controls");
   }
 
-  String place() {
+  public String place() {
     return word("place");
   }
 
-  String mute() {
+  public String mute() {
     return word("mute");
   }
 
-  String unmute() {
+  public String unmute() {
     return word("unmute");
   }
 
-  String volume() {
+  public String volume() {
     return word("volume");
   }
 
-  String captions() {
+  public String captions() {
     return word("captions");
   }
 
-  String captionsOff() {
+  public String captionsOff() {
     return word("captions-off");
   }
 
-  String speed() {
+  public String speed() {
     return word("speed");
   }
 
-  String window() {
+  public String window() {
     return word("window");
   }
 
-  String screen() {
+  public String screen() {
     return word("screen");
   }
 
-  String screenBack() {
+  public String screenBack() {
     return word("screen-back");
   }
 
-  String noClip(String called) {
+  public String noClip(String called) {
     return said("no-clip", called);
   }
 }
