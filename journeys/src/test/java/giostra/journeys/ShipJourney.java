@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import giostra.core.band.Viewport;
 import giostra.core.layout.TrackReading;
 import giostra.core.page.Document;
@@ -99,6 +100,25 @@ class ShipJourney {
   }
 
   @ParameterizedTest
+  @ValueSource(strings = {"ltr", "rtl"})
+  void aTrackWhoseScriptNeverComesCanBeScrolled(String direction, Api api, Page page) {
+    page.route("**/*.js", Route::abort);
+    page.navigate(api.publish(api.newPage("velluta", Nested.document(direction))));
+    // Right-to-left tracks wait some seconds for it, for the sake of the shifts below.
+    JsonNode overflows =
+        Js.ask(
+            page,
+            """
+            () => {
+              document.getAnimations().forEach((each) => each.finish());
+              return [...document.querySelectorAll('.g-view')].map((view) => getComputedStyle(view).overflow);
+            }
+            """,
+            null);
+    assertThat(overflows).hasSizeGreaterThan(3).allMatch(each -> each.asString().contains("auto"));
+  }
+
+  @ParameterizedTest
   @CsvSource({"360, ltr", "768, ltr", "1280, ltr", "390, rtl", "1280, rtl", "1440, rtl"})
   void nothingShiftsOnLoad(int width, String direction, Api api, Chromium.Open chromium) {
     // Source: Layout Instability API; all shifts from the load to the end of the page, with all
@@ -116,7 +136,12 @@ class ShipJourney {
         window.shifts = [];
         new PerformanceObserver((list) => {
           for (const entry of list.getEntries()) {
-            window.shifts.push(entry.value + entry.sources.map((each) => ' ' + each.node?.className).join());
+            const rect = (at) => [at.x, at.y, at.width, at.height].map(Math.round).join(' ');
+            const said = entry.sources.map((each) => {
+              const piece = each.node?.closest?.('[data-piece]')?.dataset.piece;
+              return `${each.node?.className} of ${piece}: ${rect(each.previousRect)} -> ${rect(each.currentRect)}`;
+            });
+            window.shifts.push(`${entry.value} at ${Math.round(entry.startTime)} ms, ${said.join('; ')}`);
           }
         }).observe({ type: 'layout-shift', buffered: true });
         """);

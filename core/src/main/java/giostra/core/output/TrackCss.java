@@ -141,8 +141,12 @@ final class TrackCss {
     each(view, "--g-flow", b -> b.axis() == Axis.ACROSS ? "x" : "y");
     each(
         view,
-        "overflow",
+        "--g-scrolls",
         b -> b.all() ? "visible" : b.axis() == Axis.ACROSS ? "auto hidden" : "hidden auto");
+    each(
+        view,
+        "--g-cuts",
+        b -> b.all() ? "visible" : b.axis() == Axis.ACROSS ? "clip visible" : "visible clip");
     each(
         view,
         "scroll-snap-type",
@@ -155,11 +159,6 @@ final class TrackCss {
         view,
         "touch-action",
         b -> b.axis() == Axis.ACROSS && b.moves() ? "pan-y pinch-zoom" : "auto");
-    String live = id + "[data-live] .g-view";
-    each(
-        live,
-        "overflow",
-        b -> b.all() ? "visible" : b.axis() == Axis.ACROSS ? "clip visible" : "visible clip");
   }
 
   /** Without script the scroller comes to rest at the stops. */

@@ -1,0 +1,129 @@
+package giostra.bench;
+
+import giostra.core.page.Edit;
+import giostra.core.page.PieceSettings;
+import giostra.core.value.Length;
+import giostra.server.testing.Api;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Stream;
+import tools.jackson.databind.JsonNode;
+
+/** What a page costs as it grows, and how many people the server bears; over HTTP, in ms. */
+final class Growth {
+  private static final int EDITS = 60;
+
+  private Growth() {}
+
+  /** The value below which a share of some times lies. */
+  static double share(List<Double> times, double share) {
+    List<Double> sorted = times.stream().sorted().toList();
+    return sorted.isEmpty() ? 0 : sorted.get((int) Math.ceil(sorted.size() * share) - 1);
+  }
+
+  private static double ms(long since) {
+    return (System.nanoTime() - since) / 1e6;
+  }
+
+  /** Prints times of edits, readings, findings and publishing at pages of 10 to 500 pieces. */
+  static void pages(Api api) {
+    // Whatever is compiled by the way is compiled before anything counts.
+    for (int pieces : new int[] {10, 60, 10, 60, 200, 500}) {
+      String id = api.newPage(LargePage.mixed(pieces));
+      var edits = new ArrayList<Double>();
+      int revision = revision(api.page(id));
+      for (int edit = 0; edit < EDITS; edit++) {
+        long since = System.nanoTime();
+        Api.Answer answer = api.edit(id, revision, gap("piece-" + edit % pieces, edit));
+        if (edit >= EDITS / 6) {
+          edits.add(ms(since));
+        }
+        revision = revision(checked(answer).json().path("page"));
+      }
+      System.out.printf(
+          "%d pieces: edit %.0f ms (95 %% in %.0f), readings %s, findings %s, publishing %s%n",
+          pieces,
+          share(edits, 0.5),
+          share(edits, 0.95),
+          timed(() -> api.get("/api/pages/" + id + "/readings?width=1280")),
+          timed(() -> api.get("/api/pages/" + id + "/snags")),
+          timed(() -> api.post("/api/pages/" + id + "/releases", null)));
+    }
+  }
+
+  /** Prints how long edits take that many people make, each one a second on a page of their own. */
+  static void editors(Api api, int people, int seconds) throws InterruptedException {
+    List<String> pages =
+        Stream.generate(() -> LargePage.mixed(10)).limit(people).map(api::newPage).toList();
+    var times = new ArrayList<Double>();
+    var wrong = new AtomicInteger();
+    var done = new CountDownLatch(people);
+    long start = System.nanoTime() + TimeUnit.SECONDS.toNanos(1);
+    try (var threads = Executors.newVirtualThreadPerTaskExecutor()) {
+      for (int person = 0; person < people; person++) {
+        String id = pages.get(person);
+        long first = start + TimeUnit.SECONDS.toNanos(1) * person / people;
+        threads.submit(() -> {
+          int revision = revision(api.page(id));
+          for (int edit = 0; edit < seconds; edit++) {
+            // Counted from when it was to be sent: who waits in a queue has waited.
+            long due = first + TimeUnit.SECONDS.toNanos(edit);
+            TimeUnit.NANOSECONDS.sleep(due - System.nanoTime());
+            Api.Answer answer = api.edit(id, revision, gap("piece-" + edit % 10, edit));
+            if (answer.status() == 200) {
+              revision = revision(answer.json().path("page"));
+            } else {
+              wrong.incrementAndGet();
+            }
+            synchronized (times) {
+              times.add(ms(due));
+            }
+          }
+          done.countDown();
+          return null;
+        });
+      }
+      done.await();
+    }
+    System.out.printf(
+        "%d editors, an edit a second each, %d s: median %.0f ms, 95 %% in %.0f (budget 300), 99 %% in"
+            + " %.0f; %d refused or failed%n",
+        people, seconds, share(times, 0.5), share(times, 0.95), share(times, 0.99), wrong.get());
+  }
+
+  /** Against a server that runs: its address, and how many editors. */
+  public static void main(String[] args) throws InterruptedException {
+    var api = new Api(args[0]);
+    pages(api);
+    editors(api, Integer.parseInt(args[1]), 20);
+  }
+
+  private static Edit gap(String piece, int edit) {
+    return new Edit.SetValue(
+        piece, PieceSettings.SPACE_ABOVE.id(), "desktop", edit % 40 + "px");
+  }
+
+  private static int revision(JsonNode answer) {
+    return answer.path("revision").asInt();
+  }
+
+  private static Api.Answer checked(Api.Answer answer) {
+    if (answer.status() >= 300) {
+      throw new IllegalStateException(answer.json().path("detail").asString());
+    }
+    return answer;
+  }
+
+  private static String timed(java.util.function.Supplier<Api.Answer> asked) {
+    long since = System.nanoTime();
+    checked(asked.get());
+    double first = ms(since);
+    since = System.nanoTime();
+    checked(asked.get());
+    return "%.0f ms (again %.0f)".formatted(first, ms(since));
+  }
+}
