@@ -2,7 +2,6 @@ package giostra.bench;
 
 import giostra.core.page.Edit;
 import giostra.core.page.PieceSettings;
-import giostra.core.value.Length;
 import giostra.server.testing.Api;
 import java.util.ArrayList;
 import java.util.List;
@@ -103,8 +102,7 @@ final class Growth {
   }
 
   private static Edit gap(String piece, int edit) {
-    return new Edit.SetValue(
-        piece, PieceSettings.SPACE_ABOVE.id(), "desktop", edit % 40 + "px");
+    return new Edit.SetValue(piece, PieceSettings.SPACE_ABOVE.id(), "desktop", edit % 40 + "px");
   }
 
   private static int revision(JsonNode answer) {

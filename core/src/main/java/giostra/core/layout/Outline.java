@@ -9,7 +9,10 @@ import giostra.core.page.PanelSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.Section;
+import giostra.core.page.Site;
+import giostra.core.page.TabsSettings;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -20,9 +23,36 @@ import java.util.Map;
 public final class Outline {
   private static final int DEEPEST = 6;
 
+  /**
+   * What a section has of it.
+   *
+   * @param before level of the last heading before the section
+   * @param after level of the last heading up to its end
+   * @param titles levels of the headings over its pieces, by id
+   * @param items levels of the headings in its pieces, by id
+   */
+  public record Part(
+      Section section,
+      Site site,
+      int before,
+      int after,
+      Map<String, Integer> titles,
+      Map<String, Integer> items) {
+    public Part {
+      titles = Map.copyOf(titles);
+      items = Map.copyOf(items);
+    }
+
+    /** Whether all its headings have the levels that they have in the other. */
+    public boolean same(Part other) {
+      return titles.equals(other.titles) && items.equals(other.items);
+    }
+  }
+
   private final Document document;
   private final Map<String, Integer> titles = new HashMap<>();
   private final Map<String, Integer> items = new HashMap<>();
+  private final Map<Section, Part> parts = new IdentityHashMap<>();
 
   /** The level of the last heading; a page has one of the first level. */
   private int last = 1;
@@ -33,11 +63,48 @@ public final class Outline {
 
   /** That of a page, in reading order; what is hidden for good counts nothing. */
   public static Outline of(Document document) {
+    return of(document, List.of());
+  }
+
+  /**
+   * The same, taken over from what was found before of sections that nothing has changed for.
+   *
+   * @param known of any sections
+   */
+  public static Outline of(Document document, List<Part> known) {
+    Map<Section, Part> before = new IdentityHashMap<>();
+    known.forEach(part -> before.put(part.section(), part));
     var outline = new Outline(document);
     for (Section section : document.page().sections()) {
-      outline.walk(section.blocks());
+      Part part = before.get(section);
+      if (part == null || part.before() != outline.last || !part.site().equals(document.site())) {
+        part = new Outline(document).part(section, outline.last);
+      }
+      outline.parts.put(section, part);
+      outline.titles.putAll(part.titles());
+      outline.items.putAll(part.items());
+      outline.last = part.after();
     }
     return outline;
+  }
+
+  private Part part(Section section, int before) {
+    last = before;
+    walk(section.blocks());
+    return new Part(section, document.site(), before, last, titles, items);
+  }
+
+  /**
+   * What a section of the page has of it.
+   *
+   * @throws IllegalArgumentException for a section of another page
+   */
+  public Part of(Section section) {
+    Part part = parts.get(section);
+    if (part == null) {
+      throw new IllegalArgumentException(section.id() + " is no section of that page");
+    }
+    return part;
   }
 
   /** The level of the heading over a piece, 1 to 6. */
@@ -80,8 +147,10 @@ public final class Outline {
         };
     items.put(piece.id(), level);
     int after = last;
+    // Where there are tabs no heading of their level is on the page, and none may be skipped.
+    int panel = tabbed(piece) ? Math.max(1, level - 1) : level;
     for (Item item : shown(piece)) {
-      last = panel(piece, level);
+      last = panel;
       walk(item.blocks());
     }
     last = after;
@@ -93,11 +162,11 @@ public final class Outline {
         : piece.onShow();
   }
 
-  /** Where there are tabs no heading of their level is on the page, and none may be skipped. */
-  private int panel(Piece piece, int level) {
-    boolean tabbed =
-        piece instanceof Piece.Tabs tabs
-            && TabsBand.of(document, tabs, 0).stream().anyMatch(band -> !band.folds());
-    return tabbed ? Math.max(1, level - 1) : level;
+  private boolean tabbed(Piece piece) {
+    return piece instanceof Piece.Tabs
+        && document.bands().all().stream()
+            .anyMatch(band ->
+                Resolution.value(document, piece, TabsSettings.FORM, band)
+                    != TabsSettings.Form.ACCORDION);
   }
 }

@@ -4,14 +4,13 @@ import giostra.core.band.Band;
 import giostra.core.layout.Outline;
 import giostra.core.media.IconSprite;
 import giostra.core.page.Document;
-import giostra.core.page.Look;
 import giostra.core.page.Page;
 import giostra.core.page.PageSettings;
 import giostra.core.page.PageSettings.Direction;
-import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.SiteSettings;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -22,9 +21,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -43,7 +40,12 @@ public final class Compiler {
 
   private Compiler(Document document, Shipped shipped, @Nullable Compiled before) {
     this.document = document;
-    this.outline = Outline.of(document);
+    this.outline =
+        Outline.of(
+            document,
+            before == null
+                ? List.of()
+                : before.sections().stream().map(each -> each.given().levels()).toList());
     this.shipped = before != null && before.shipped().equals(shipped) ? before.shipped() : shipped;
     if (before != null && before.shipped() == this.shipped) {
       before.sections().forEach(each -> known.put(each.given().section(), each));
@@ -74,7 +76,7 @@ public final class Compiler {
     var origins = new Origins();
     // What the head asks for comes after what the sections do.
     var pictures = new Pictures(document, shipped.media(), origins);
-    List<Shipped.Font> fonts = FontUse.of(document, shipped.fonts(), texts(sections));
+    List<Shipped.Font> fonts = FontUse.of(document, sections).among(shipped.fonts());
     Sheet sheet = sheet(sections, pictures, fonts);
     String css = sheet.css();
     String cssPath = "style." + Hash.of(css) + ".css";
@@ -115,30 +117,18 @@ public final class Compiler {
         origins);
   }
 
-  /** Ids of the looks that something on the page wears. */
-  private Set<String> worn() {
-    return document.pieces().stream()
-        .flatMap(piece -> document.site().wornBy(piece).stream())
-        .map(Look::id)
-        .collect(Collectors.toSet());
-  }
-
   private static Set<String> kinds(List<SectionFiles> sections) {
     var kinds = new TreeSet<String>();
     sections.forEach(each -> kinds.addAll(each.kinds()));
     return kinds;
   }
 
-  /** All that words may be of: the markup of all sections. */
-  private static Stream<String> texts(List<SectionFiles> sections) {
-    return sections.stream()
-        .flatMap(each -> Stream.concat(each.frame().stream(), each.blocks().values().stream()));
-  }
-
   private Sheet sheet(List<SectionFiles> sections, Pictures pictures, List<Shipped.Font> fonts) {
     var everywhere = new BandCss(document.bands());
     var everywhereHover = new BandCss(document.bands());
-    new StyleCss(document, everywhere, everywhereHover, pictures::path).everywhere(worn());
+    var worn = new HashSet<String>();
+    sections.forEach(each -> worn.addAll(each.worn()));
+    new StyleCss(document, everywhere, everywhereHover, pictures::path).everywhere(worn);
     Set<String> kinds = kinds(sections);
     var parts = new TreeSet<String>();
     sections.forEach(each -> parts.addAll(each.parts()));
@@ -267,11 +257,7 @@ public final class Compiler {
             document.page().values().styles(),
             document.page().values().get(PageSettings.LANGUAGE),
             document.page().values().get(PageSettings.DIRECTION),
-            Document.walk(section)
-                .filter(Piece.class::isInstance)
-                .map(Piece.class::cast)
-                .flatMap(piece -> Stream.of(outline.title(piece), outline.items(piece)))
-                .toList());
+            outline.of(section));
     SectionFiles before = known.get(section);
     return before != null && before.given().same(given)
         ? before

@@ -8,12 +8,12 @@ import giostra.core.look.Scope;
 import giostra.core.page.Document;
 import giostra.core.page.Look;
 import giostra.core.page.Node;
+import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.value.Family;
 import giostra.core.value.Typeface;
 import java.util.BitSet;
 import java.util.EnumSet;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -22,59 +22,71 @@ import java.util.stream.Stream;
 /**
  * Which of the fonts that ship a page needs: files of families that its letters may be of, and of
  * those the slices that one of its characters is in. Source: CSS Fonts 4, "unicode-range".
+ *
+ * @param families that letters may be of
+ * @param characters of all that may be words: of markup, whatever it is
  */
-final class FontUse {
-  private FontUse() {}
+record FontUse(Set<Typeface> families, BitSet characters) {
 
-  /**
-   * The fonts, in the order in which they ship.
-   *
-   * @param texts all that may be words on the page
-   */
-  static List<Shipped.Font> of(Document document, List<Shipped.Font> fonts, Stream<String> texts) {
-    Set<String> families = new HashSet<>();
-    families(document).forEach(each -> families.add(each.face()));
-    var characters = new BitSet();
-    texts.forEach(text -> text.codePoints().forEach(characters::set));
+  /** That of a page: what it and its sections ask for, together. */
+  static FontUse of(Document document, List<SectionFiles> sections) {
+    var all = new FontUse(EnumSet.noneOf(Typeface.class), new BitSet());
+    all.roles(document, document.page());
+    Stream.of(document.site(), document.page()).forEach(all::styles);
+    for (SectionFiles each : sections) {
+      all.families.addAll(each.fonts().families);
+      all.characters.or(each.fonts().characters);
+    }
+    return all;
+  }
+
+  /** That of a section, and of the looks that its pieces wear. */
+  static FontUse of(Document document, Section section, Stream<String> markup) {
+    var all = new FontUse(EnumSet.noneOf(Typeface.class), new BitSet());
+    if (says(section)) {
+      all.roles(document, section);
+    }
+    Document.walk(section).forEach(all::styles);
+    worn(document, section).forEach(all::styles);
+    markup.forEach(text -> text.codePoints().forEach(all.characters::set));
+    return all;
+  }
+
+  /** The looks that pieces of a section wear. */
+  static Stream<Look> worn(Document document, Section section) {
+    return Document.walk(section)
+        .flatMap(node ->
+            node instanceof Piece piece ? document.site().wornBy(piece).stream() : Stream.empty())
+        .distinct();
+  }
+
+  /** Those of some fonts that are needed, in their order. */
+  List<Shipped.Font> among(List<Shipped.Font> fonts) {
+    Set<String> faces = families.stream().map(Typeface::face).collect(Collectors.toSet());
     return fonts.stream()
-        .filter(font -> families.contains(font.family()))
+        .filter(font -> faces.contains(font.family()))
         .filter(font -> asked(font, characters))
         .toList();
   }
 
-  private static Set<Typeface> families(Document document) {
-    var all = EnumSet.noneOf(Typeface.class);
-    Stream<Node> holders =
-        Stream.concat(Stream.of(document.page()), document.page().sections().stream());
-    holders.forEach(node -> {
-      if (!(node instanceof Section) || says(node)) {
-        Scope scope = Resolution.scope(document, node);
-        for (Band band : document.bands().all()) {
-          for (Family role : List.of(Family.TEXT, Family.DISPLAY)) {
-            TypeParts.typeface(role, scope, band).ifPresent(all::add);
-          }
-        }
+  private void roles(Document document, Node node) {
+    Scope scope = Resolution.scope(document, node);
+    for (Band band : document.bands().all()) {
+      for (Family role : List.of(Family.TEXT, Family.DISPLAY)) {
+        TypeParts.typeface(role, scope, band).ifPresent(families::add);
       }
-    });
-    Set<Look> worn =
-        document.pieces().stream()
-            .flatMap(piece -> document.site().wornBy(piece).stream())
-            .collect(Collectors.toSet());
-    document
-        .nodes()
-        .filter(node -> !(node instanceof Look look) || worn.contains(look))
-        .forEach(node ->
-            node.values()
-                .styles()
-                .set()
-                .forEach((key, byBand) -> {
-                  if (key.property().equals(Property.FAMILY)) {
-                    byBand
-                        .values()
-                        .forEach(value -> ((Family) value).typeface().ifPresent(all::add));
-                  }
-                }));
-    return all;
+    }
+  }
+
+  private void styles(Node node) {
+    node.values()
+        .styles()
+        .set()
+        .forEach((key, byBand) -> {
+          if (key.property().equals(Property.FAMILY)) {
+            byBand.values().forEach(value -> ((Family) value).typeface().ifPresent(families::add));
+          }
+        });
   }
 
   private static boolean says(Node section) {

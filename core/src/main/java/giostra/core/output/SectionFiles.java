@@ -1,5 +1,6 @@
 package giostra.core.output;
 
+import giostra.core.layout.Outline;
 import giostra.core.look.Styles;
 import giostra.core.media.IconSprite;
 import giostra.core.page.PageSettings;
@@ -24,6 +25,8 @@ import java.util.Set;
  * @param icons that it shows, by name
  * @param pictures paths of the media files that it asks for
  * @param missing ids of media that it asks for and that are not there
+ * @param fonts that its words need
+ * @param worn ids of the looks that its pieces wear
  */
 record SectionFiles(
     Given given,
@@ -38,7 +41,9 @@ record SectionFiles(
     Map<String, IconSprite.Symbol> icons,
     Set<String> pictures,
     Set<String> missing,
-    Origins origins) {
+    Origins origins,
+    FontUse fonts,
+    Set<String> worn) {
 
   /**
    * All that a section's files depend on, besides what ships with the page.
@@ -53,12 +58,12 @@ record SectionFiles(
       Styles page,
       String language,
       PageSettings.Direction direction,
-      List<Integer> levels) {
+      Outline.Part levels) {
 
     /** Whether what was written for the other holds for this. */
     boolean same(Given other) {
       return section == other.section
-          && levels.equals(other.levels)
+          && levels.same(other.levels)
           && language.equals(other.language)
           && direction == other.direction
           && page.equals(other.page)

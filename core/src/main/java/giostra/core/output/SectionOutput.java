@@ -4,6 +4,7 @@ import giostra.core.band.Band;
 import giostra.core.layout.Outline;
 import giostra.core.page.Block;
 import giostra.core.page.Document;
+import giostra.core.page.Look;
 import giostra.core.page.MarkSettings;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
@@ -18,6 +19,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Writes one section of a page. */
 final class SectionOutput {
@@ -104,7 +107,9 @@ final class SectionOutput {
         writing.icons.used(),
         writing.pictures.files,
         writing.pictures.missing,
-        writing.origins);
+        writing.origins,
+        FontUse.of(document, section, Stream.concat(frame.stream(), written.values().stream())),
+        FontUse.worn(document, section).map(Look::id).collect(Collectors.toSet()));
   }
 
   private <T> T value(Node node, Setting<T> setting, Band band) {
