@@ -94,11 +94,14 @@ final class Growth {
         people, seconds, share(times, 0.5), share(times, 0.95), share(times, 0.99), wrong.get());
   }
 
-  /** Against a server that runs: its address, and how many editors. */
+  /** Against a server that runs: its address, then "pages" or how many editors. */
   public static void main(String[] args) throws InterruptedException {
     var api = new Api(args[0]);
-    pages(api);
-    editors(api, Integer.parseInt(args[1]), 20);
+    if (args[1].equals("pages")) {
+      pages(api);
+    } else {
+      editors(api, Integer.parseInt(args[1]), 20);
+    }
   }
 
   private static Edit gap(String piece, int edit) {

@@ -11,6 +11,8 @@ import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
 import giostra.core.page.Starters;
+import giostra.server.testing.Postgres;
+import giostra.server.testing.Process;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -26,12 +28,17 @@ import org.openjdk.jmh.runner.options.TimeValue;
 public final class Measure {
   private Measure() {}
 
-  public static void main(String[] args) throws IOException, RunnerException {
+  public static void main(String[] args) throws IOException, RunnerException, InterruptedException {
     sizes();
     List<Double> times = EditToStage.measure();
     System.out.printf(
         "edit to stage, 60 pieces, 50 edits: median %.0f ms, 95th percentile %.0f ms (budget 100)%n",
         times.get(times.size() / 2), times.get((int) Math.ceil(times.size() * 0.95) - 1));
+    try (Postgres database = Postgres.start();
+        Process app = Process.start(database)) {
+      Growth.pages(app.api());
+      Growth.editors(app.api(), 50, 20);
+    }
     new Runner(
             new OptionsBuilder()
                 .include(Compile.class.getSimpleName())

@@ -8,13 +8,15 @@ import java.util.Set;
 
 /** A page as it is published. */
 public final class Compiled {
+  /** How the link to the sheet begins, whose path is not known before everything else is. */
+  static final String LINKED = "<link rel=\"stylesheet\" href=\"";
+
   private final Shipped shipped;
   private final String start;
   private final String end;
   private final List<SectionFiles> sections;
-  private final String html;
   private final Sheet sheet;
-  private final String css;
+  private final int styled;
   private final String cssPath;
   private final Set<String> pictures;
   private final List<String> scripts;
@@ -26,15 +28,15 @@ public final class Compiled {
    * @param shipped what it was compiled with
    * @param start markup before the sections, without the path of the sheet
    * @param end markup after them
+   * @param styled characters of the sheet
    */
   Compiled(
       Shipped shipped,
       String start,
       String end,
       List<SectionFiles> sections,
-      String html,
       Sheet sheet,
-      String css,
+      int styled,
       String cssPath,
       Set<String> pictures,
       List<String> scripts,
@@ -45,9 +47,8 @@ public final class Compiled {
     this.start = start;
     this.end = end;
     this.sections = List.copyOf(sections);
-    this.html = html;
     this.sheet = sheet;
-    this.css = css;
+    this.styled = styled;
     this.cssPath = cssPath;
     this.pictures = pictures;
     this.scripts = scripts;
@@ -56,14 +57,22 @@ public final class Compiled {
     this.origins = origins;
   }
 
-  /** The whole document. */
+  /** The whole document, put together anew each time. */
   public String html() {
-    return html;
+    var html = new StringBuilder(start);
+    html.insert(start.indexOf(LINKED) + LINKED.length(), cssPath);
+    sections.forEach(each -> each.html(html));
+    return html.append(end).toString();
   }
 
-  /** The whole stylesheet as text. */
+  /** The whole stylesheet as text, put together anew each time. */
   public String css() {
-    return css;
+    return sheet.css();
+  }
+
+  /** About how many characters it keeps. */
+  public int weight() {
+    return styled + sections.stream().mapToInt(SectionFiles::length).sum();
   }
 
   /** The whole stylesheet as values. */

@@ -91,24 +91,17 @@ public final class Compiler {
       origins.addAll(each.origins());
     }
     var top = new Html();
-    String linked = "<link rel=\"stylesheet\" href=\"";
-    head(top, page, pictures, linked, scripts, fonts);
+    head(top, page, pictures, scripts, fonts);
     top.raw("<body>").raw(Icons.sprite(icons)).raw("<main>");
     files.addAll(pictures.files);
     missing.addAll(pictures.missing);
-    String start = top.toString();
-    String end = "</main></body></html>\n";
-    var html = new StringBuilder(start);
-    html.insert(start.indexOf(linked) + linked.length(), cssPath);
-    sections.forEach(each -> each.html(html));
     return new Compiled(
         shipped,
-        start,
-        end,
+        top.toString(),
+        "</main></body></html>\n",
         sections,
-        html.append(end).toString(),
         sheet,
-        css,
+        css.length(),
         cssPath,
         files,
         scripts,
@@ -188,18 +181,9 @@ public final class Compiler {
     return all;
   }
 
-  /**
-   * The head, with an empty path for its sheet.
-   *
-   * @param linked how the link to the sheet begins
-   */
+  /** The head, with an empty path for its sheet. */
   private void head(
-      Html head,
-      Page page,
-      Pictures pictures,
-      String linked,
-      List<String> scripts,
-      List<Shipped.Font> fonts) {
+      Html head, Page page, Pictures pictures, List<String> scripts, List<Shipped.Font> fonts) {
     Direction direction = page.values().get(PageSettings.DIRECTION);
     String title = page.values().get(PageSettings.TITLE);
     String description = page.values().get(PageSettings.DESCRIPTION);
@@ -244,7 +228,7 @@ public final class Compiler {
             "anonymous");
       }
     }
-    head.raw(linked).raw("\">");
+    head.raw(Compiled.LINKED).raw("\">");
     scripts.forEach(script -> head.raw("<script src=\"" + script + "\" defer></script>"));
     head.close("head");
   }

@@ -71,6 +71,12 @@ record SectionFiles(
     }
   }
 
+  /** Characters of its markup. */
+  int length() {
+    return frame.stream().mapToInt(String::length).sum()
+        + blocks.values().stream().mapToInt(String::length).sum();
+  }
+
   /** Its markup. */
   void html(StringBuilder out) {
     int at = 0;

@@ -41,8 +41,10 @@ public record NumberStyle(Locale locale, int decimals, boolean grouping, boolean
     LocalizedNumberFormatter formatter = formatter();
     String widest = format(formatter, count.end());
     double[] range = count.range();
-    for (int i = 0; i <= 400; i++) {
-      String each = format(formatter, range[0] + (range[1] - range[0]) * i / 400);
+    // Written out, a number is longest at an end; in compact notation it may be so anywhere.
+    int steps = compact ? 400 : 1;
+    for (int i = 0; i <= steps; i++) {
+      String each = format(formatter, range[0] + (range[1] - range[0]) * i / steps);
       if (each.length() > widest.length()) {
         widest = each;
       }

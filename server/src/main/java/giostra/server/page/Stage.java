@@ -32,20 +32,15 @@ public class Stage {
   private final Meters meters;
 
   /** Sheets that stages may still ask for, by path; a convenience only, any of them can go. */
-  private final Cache<String, String> sheets =
+  private final Cache<String, Compiled> sheets =
       Caffeine.newBuilder()
           .expireAfterAccess(SHEETS_KEPT)
           .maximumWeight(MOST_SHEETS)
-          .weigher((String _, String css) -> css.length())
+          .weigher((String _, Compiled each) -> each.weight())
           .build();
 
   /** What was compiled last of a page. */
-  private record Newest(Document document, Compiled compiled) {
-    /** Its markup is there twice, in one piece and in many. */
-    int weight() {
-      return 2 * compiled.html().length() + 2 * compiled.css().length();
-    }
-  }
+  private record Newest(Document document, Compiled compiled) {}
 
   /**
    * By page. What is compiled next takes over from it what has not changed, so none of it is ever
@@ -54,7 +49,7 @@ public class Stage {
   private final Cache<String, Newest> newest =
       Caffeine.newBuilder()
           .maximumWeight(MOST_PAGES)
-          .weigher((String _, Newest each) -> each.weight())
+          .weigher((String _, Newest each) -> each.compiled().weight())
           .build();
 
   Stage(MediaService media, StockService stock, PageFiles files, Meters meters) {
@@ -119,13 +114,14 @@ public class Stage {
   }
 
   private Compiled noted(Compiled compiled) {
-    sheets.put(compiled.cssPath(), compiled.css());
+    sheets.put(compiled.cssPath(), compiled);
     return compiled;
   }
 
   /** A sheet that was compiled lately. */
   @Nullable String sheet(String path) {
-    return sheets.getIfPresent(path);
+    Compiled compiled = sheets.getIfPresent(path);
+    return compiled == null ? null : compiled.css();
   }
 
   /** From one document of a page to the newest. */
