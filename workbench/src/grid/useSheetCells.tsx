@@ -5,6 +5,7 @@ import { useBench } from '../bench/context';
 import { type Key, ownOf } from '../bench/keys';
 import { pathOf } from '../bench/session';
 import { PicturePicker } from '../fill/PicturePicker';
+import { BoxDialog, BoxSign, boxOf, inFewWords } from './Box';
 import type { GridCell } from './cell';
 import { NO_TONE, PaintDialog, Swatch, toned } from './Paint';
 import { kindOf, sent, sortOf, typed } from './values';
@@ -49,7 +50,7 @@ const PAINTED = ['paint', 'under', 'hue'];
 
 /** Cells whose values a node sets, and the dialogs that choose them by eye. */
 export function useSheetCells(node: NodeBody, tone: Tone) {
-  const { session, now, media, catalogue } = useBench();
+  const { page, session, now, media, catalogue } = useBench();
   const [chosen, setChosen] = useState<Chosen>();
 
   function cellOf({ key, setting, label, where, cell, className, after }: Valued): GridCell {
@@ -58,6 +59,7 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
     const own = ownOf(node, key, cell.band);
     const text = typed(setting, own ?? cell.value);
     const painted = PAINTED.includes(setting.kind);
+    const box = boxOf(setting.kind);
     const sort = sortOf(setting);
     const set = (value: string) => session.set(node.id, key, cell.band, sent(setting, value));
     const open = () =>
@@ -66,7 +68,9 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
       ? (media.find((each) => each.id === text)?.name ?? (text || 'none'))
       : text === CLEAR
         ? 'none'
-        : text;
+        : box
+          ? inFewWords(text)
+          : text;
     return {
       kind: kindOf(setting),
       path,
@@ -78,7 +82,7 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
       show: (
         <>
           <OriginMark shape={own === undefined ? cell.shape : 'here'} />
-          {painted && (
+          {(painted || box) && (
             // The keyboard has Space for it.
             <button
               type="button"
@@ -90,7 +94,7 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
                 open();
               }}
             >
-              <Swatch value={toned(text, tone)} />
+              {box ? <BoxSign of={box} value={text} /> : <Swatch value={toned(text, tone)} />}
             </button>
           )}
           <span
@@ -109,7 +113,7 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
         </>
       ),
       set,
-      ...(painted ? { choose: open } : {}),
+      ...(painted || box ? { choose: open } : {}),
       ...(sort ? { open } : {}),
       clear: () => {
         if (refused) session.forget(path);
@@ -119,6 +123,7 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
     };
   }
 
+  const box = chosen && boxOf(chosen.setting.kind);
   const dialog =
     chosen &&
     (chosen.setting.kind === 'picture' ? (
@@ -126,6 +131,16 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
         value={chosen.value}
         label={chosen.label}
         onPick={chosen.set}
+        onClose={() => setChosen(undefined)}
+      />
+    ) : box ? (
+      <BoxDialog
+        of={box}
+        value={chosen.value}
+        label={chosen.label}
+        allowed={chosen.setting.allowed}
+        direction={page.document.page.values.direction === 'rtl' ? 'rtl' : 'ltr'}
+        onSet={chosen.set}
         onClose={() => setChosen(undefined)}
       />
     ) : (

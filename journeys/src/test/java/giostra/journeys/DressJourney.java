@@ -151,6 +151,69 @@ class DressJourney {
         .isEqualTo(500);
   }
 
+  /**
+   * Edges on three sides, two corners, padding at the start: by keyboard, on the drawing. Source:
+   * CSS Logical Properties 1 (start and end follow the direction), read off Chromium.
+   */
+  @Test
+  void sidesAndCornersAreSetOneByOne(Api api, Page page) {
+    String id = page(api);
+    Bench bench = Bench.open(page, api, id, "dress", "one");
+    bench.bead("Panel").click();
+    around(bench, "tabs.panel/rest/edge", "3", "3", "3", "0");
+    around(bench, "tabs.panel/rest/corners", "0", "26px", "1.5rem", "0");
+    bench.bead("Heading").click();
+    around(bench, "tabs.heading/rest/padding-sides", "30px", "6");
+    Locator cell = bench.cell("one", "tabs.heading/rest/padding-sides", "desktop");
+    PlaywrightAssertions.assertThat(cell).containsText("30 6");
+    assertThat(worn(page, api.publish(id)))
+        .isEqualTo(
+            "0px 26px 24px 0px | 0px 3px 0px 0px, -3px 0px 0px 0px, 0px -3px 0px 0px | 30px 6px");
+    assertThat(
+            api.edit(id, 3, new Edit.SetValue("page", PageSettings.DIRECTION.id(), "", "rtl"))
+                .status())
+        .isEqualTo(200);
+    assertThat(worn(page, api.publish(id)))
+        .isEqualTo(
+            "26px 0px 0px 24px | 0px 3px 0px 0px, 0px -3px 0px 0px, 3px 0px 0px 0px | 6px 30px");
+  }
+
+  /** Opens a cell's drawing of the box, types into it and sets it. */
+  private static void around(Bench bench, String key, String... lengths) {
+    Page page = bench.page();
+    bench.cell("one", key, "desktop").focus();
+    page.keyboard().press("Space");
+    assertThat(Axe.within(page, "dialog[open] .modal-box")).isEmpty();
+    Locator fields = page.locator(".box-place input");
+    if (page.locator(".box-alike input").isChecked()) {
+      page.locator(".box-alike input").press("Space");
+    }
+    for (int at = 0; at < lengths.length; at++) {
+      fields.nth(at).fill(lengths[at]);
+    }
+    fields.first().press("Enter");
+    bench.saved();
+  }
+
+  /** Corners and edges of a panel, paddings of a heading, as Chromium has them. */
+  private static Object worn(Page page, String address) {
+    page.navigate(address);
+    return page.evaluate(
+        """
+        () => {
+          const panel = getComputedStyle(document.querySelector('.g-panel'));
+          const head = getComputedStyle(document.querySelector('[data-of=one-winter]'));
+          const edge = panel.boxShadow.replaceAll(/rgba?\\([^)]*\\) | inset/g, '');
+          const corners = ['TopLeft', 'TopRight', 'BottomRight', 'BottomLeft'];
+          return [
+            corners.map((at) => panel[`border${at}Radius`]).join(' '),
+            edge,
+            `${head.paddingLeft} ${head.paddingRight}`,
+          ].join(' | ');
+        }
+        """);
+  }
+
   private static Locator.FilterOptions hasText(String text) {
     return new Locator.FilterOptions().setHasText(text);
   }

@@ -199,10 +199,11 @@ final class Varied {
       StyleKey key = part.key(property, State.REST);
       String raw =
           switch (property.id()) {
-            case "padding-above", "padding-below", "padding-sides", "gap", "gap-across" ->
+            case "padding-sides" -> looks.nextInt(30) + "px " + looks.nextInt(20) / 10.0 + "em";
+            case "padding-above", "padding-below", "gap", "gap-across" ->
                 looks.nextBoolean() ? looks.nextInt(30) + "px" : looks.nextInt(20) / 10.0 + "em";
             case "above", "below" -> looks.nextInt(40) + "px";
-            case "border" -> looks.nextInt(6) + "px";
+            case "border" -> around(6);
             case "size" -> part.id().id().startsWith("video.") ? "" : 24 + looks.nextInt(50) + "px";
             case "text-size" ->
                 looks.nextInt(4) == 0
@@ -223,6 +224,13 @@ final class Varied {
       }
     }
     return all;
+  }
+
+  /** Lengths of one to four sides, px. */
+  private String around(int most) {
+    return IntStream.rangeClosed(0, looks.nextInt(4))
+        .mapToObj(_ -> looks.nextInt(most) + "px")
+        .collect(Collectors.joining(" "));
   }
 
   /** As many side by side as people put there: one on a phone, up to four on a desktop. */

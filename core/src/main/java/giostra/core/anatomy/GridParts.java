@@ -19,6 +19,7 @@ import static giostra.core.anatomy.Said.words;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.look.State;
+import giostra.core.value.Around;
 import giostra.core.value.DecimalKind;
 import giostra.core.value.Family;
 import giostra.core.value.Ink;
@@ -117,7 +118,7 @@ public final class GridParts {
                       none()),
                   px(0)))
           .in(State.HOVER, Property.GROUND, plain(ToneColour.RAISED))
-          .in(State.HOVER, Property.CORNERS, px(12));
+          .in(State.HOVER, Property.CORNERS, Around.all(px(12)));
 
   /** How large it is says the piece. */
   public static final Part NUMBER =

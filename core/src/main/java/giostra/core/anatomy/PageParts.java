@@ -7,6 +7,7 @@ import static giostra.core.anatomy.Said.em;
 import static giostra.core.anatomy.Said.gap;
 import static giostra.core.anatomy.Said.ground;
 import static giostra.core.anatomy.Said.grounded;
+import static giostra.core.anatomy.Said.line;
 import static giostra.core.anatomy.Said.lively;
 import static giostra.core.anatomy.Said.none;
 import static giostra.core.anatomy.Said.own;
@@ -156,7 +157,7 @@ public final class PageParts {
       Part.of("copy.emphasis", "Emphasis").with(Property.WEIGHT, new WholeKind(100, 900), 700);
 
   public static final Part QUOTATION =
-      border(
+      line(
           room(Part.of("copy.quotation", "Quotation in a text"), Property.PADDING_START, em(1)),
           3,
           Ink.of(ToneColour.ACCENT));
@@ -208,7 +209,7 @@ public final class PageParts {
 
   /** What shows where the keyboard is. */
   public static final Part FOCUS =
-      corners(border(Part.of("page.focus", "Focus ring"), 3, Ink.of(ToneColour.RING)), px(4));
+      corners(line(Part.of("page.focus", "Focus ring"), 3, Ink.of(ToneColour.RING)), px(4));
 
   /** Headings of all levels. */
   public static final List<Part> HEADINGS = List.of(HEADING_1, HEADING_2, HEADING_3, HEADING_4);

@@ -22,10 +22,10 @@ import static giostra.core.anatomy.Said.words;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.look.State;
+import giostra.core.value.Around;
 import giostra.core.value.Family;
 import giostra.core.value.Ink;
 import giostra.core.value.PaintKind;
-import giostra.core.value.SizeKind;
 import giostra.core.value.ToneColour;
 import java.util.List;
 
@@ -106,7 +106,7 @@ public final class PanelParts {
               rem(0.9),
               rem(1.1),
               rem(0.9))
-          .with(Property.BORDER, "Line above", new SizeKind(0, 20, false), px(1))
+          .with(Property.BORDER, "Line above", Said.ONE_LINE, Around.all(px(1)))
           .with(Property.BORDER_INK, "Line’s colour", new PaintKind(), Ink.of(ToneColour.LINE));
 
   // --- both ------------------------------------------------------------------------------------

@@ -2,8 +2,12 @@ package giostra.core.anatomy;
 
 import giostra.core.look.Part;
 import giostra.core.look.Property;
+import giostra.core.value.Around;
+import giostra.core.value.AroundKind;
 import giostra.core.value.Colour;
 import giostra.core.value.DecimalKind;
+import giostra.core.value.Ends;
+import giostra.core.value.EndsKind;
 import giostra.core.value.Family;
 import giostra.core.value.Ground;
 import giostra.core.value.Ink;
@@ -27,9 +31,14 @@ import java.time.Duration;
 
 /** What may be said of parts, with the ranges that all of them share, in few words. */
 final class Said {
-  private static final Kind<Length> ROOM = new SizeKind(0, 200, false);
-  private static final Kind<Length> ROUND = new SizeKind(0, 999);
-  private static final Kind<Length> LINE = new SizeKind(0, 20, false);
+  private static final SizeKind ROOM = new SizeKind(0, 200, false);
+  private static final Kind<Around> ROUND =
+      new AroundKind(AroundKind.Of.CORNERS, new SizeKind(0, 999));
+  private static final SizeKind LINE = new SizeKind(0, 20, false);
+  private static final Kind<Around> LINES = new AroundKind(AroundKind.Of.SIDES, LINE);
+
+  /** A line along one side, or all around alike. */
+  static final Kind<Around> ONE_LINE = new AroundKind(AroundKind.Of.WHOLE, LINE);
 
   private Said() {}
 
@@ -90,20 +99,40 @@ final class Said {
   }
 
   static Part corners(Part part, Length corners) {
-    return part.with(Property.CORNERS, ROUND, corners);
+    return part.with(Property.CORNERS, ROUND, Around.all(corners));
   }
 
   static Part border(Part part, double px, Ink ink) {
-    return part.with(Property.BORDER, LINE, px(px)).with(Property.BORDER_INK, new PaintKind(), ink);
+    return border(part, LINES, px, ink);
+  }
+
+  /** A border that is the same wherever it is. */
+  static Part line(Part part, double px, Ink ink) {
+    return border(part, ONE_LINE, px, ink);
+  }
+
+  private static Part border(Part part, Kind<Around> kind, double px, Ink ink) {
+    return part.with(Property.BORDER, kind, Around.all(px(px)))
+        .with(Property.BORDER_INK, new PaintKind(), ink);
   }
 
   static Part edge(Part part, double px, Ink ink) {
-    return part.with(Property.EDGE, LINE, px(px)).with(Property.EDGE_INK, new PaintKind(), ink);
+    return edge(part, LINES, px, ink);
+  }
+
+  /** An edge that goes all around it, outside. */
+  static Part ring(Part part, double px, Ink ink) {
+    return edge(part, ONE_LINE, px, ink);
+  }
+
+  private static Part edge(Part part, Kind<Around> kind, double px, Ink ink) {
+    return part.with(Property.EDGE, kind, Around.all(px(px)))
+        .with(Property.EDGE_INK, new PaintKind(), ink);
   }
 
   static Part padded(Part part, Length above, Length sides, Length below) {
     return part.with(Property.PADDING_ABOVE, ROOM, above)
-        .with(Property.PADDING_SIDES, ROOM, sides)
+        .with(Property.PADDING_SIDES, new EndsKind(ROOM), Ends.both(sides))
         .with(Property.PADDING_BELOW, ROOM, below);
   }
 

@@ -14,6 +14,7 @@ import static giostra.core.anatomy.Said.padded;
 import static giostra.core.anatomy.Said.plain;
 import static giostra.core.anatomy.Said.px;
 import static giostra.core.anatomy.Said.rem;
+import static giostra.core.anatomy.Said.ring;
 import static giostra.core.anatomy.Said.room;
 import static giostra.core.anatomy.Said.shaded;
 import static giostra.core.anatomy.Said.size;
@@ -22,12 +23,12 @@ import static giostra.core.anatomy.Said.words;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.look.State;
+import giostra.core.value.Around;
 import giostra.core.value.Family;
 import giostra.core.value.Ground;
 import giostra.core.value.Ink;
 import giostra.core.value.Length;
 import giostra.core.value.PaintKind;
-import giostra.core.value.SizeKind;
 import giostra.core.value.ToneColour;
 import java.util.List;
 
@@ -110,7 +111,7 @@ public final class TrackParts {
               rem(0.3),
               rem(0.6),
               rem(0.3))
-          .with(Property.BORDER, "Line below", new SizeKind(0, 20, false), px(2))
+          .with(Property.BORDER, "Line below", Said.ONE_LINE, Around.all(px(2)))
           .with(Property.BORDER_INK, "Line’s colour", new PaintKind(), own("#00000000"))
           .in(State.CURRENT, Property.INK, Ink.of(ToneColour.INK))
           .in(State.CURRENT, Property.BORDER_INK, Ink.of(ToneColour.ACCENT));
@@ -147,7 +148,7 @@ public final class TrackParts {
 
   /** Holds what moves by itself: the track, and what moves behind a slide. */
   public static final Part HOLD =
-      edge(
+      ring(
               ground(
                   corners(
                       size(

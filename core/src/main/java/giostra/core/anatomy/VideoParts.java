@@ -6,6 +6,8 @@ import static giostra.core.anatomy.Said.px;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.look.State;
+import giostra.core.value.Around;
+import giostra.core.value.AroundKind;
 import giostra.core.value.Family;
 import giostra.core.value.Ground;
 import giostra.core.value.Ink;
@@ -201,11 +203,14 @@ public final class VideoParts {
       Ink borderInk) {
     return part.with(Property.SIZE, sizes, size)
         .with(Property.PADDING, new SizeKind(0, 60, false), padding)
-        .with(Property.CORNERS, new SizeKind(0, 200), corners)
+        .with(
+            Property.CORNERS,
+            new AroundKind(AroundKind.Of.CORNERS, new SizeKind(0, 200)),
+            Around.all(corners))
         .with(Property.INK, "Colour", new PaintKind(), ink)
         .with(Property.GROUND, new UnderKind(), Ground.parse(ground))
         .with(Property.PICTURE, new PictureKind(), "")
-        .with(Property.BORDER, new SizeKind(0, 20, false), border)
+        .with(Property.BORDER, Said.ONE_LINE, Around.all(border))
         .with(Property.BORDER_INK, new PaintKind(), borderInk);
   }
 

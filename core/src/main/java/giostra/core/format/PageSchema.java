@@ -9,8 +9,10 @@ import giostra.core.look.StyleKey;
 import giostra.core.page.NodeType;
 import giostra.core.value.AddressKind;
 import giostra.core.value.AdvanceKind;
+import giostra.core.value.AroundKind;
 import giostra.core.value.Changes;
 import giostra.core.value.DecimalKind;
+import giostra.core.value.EndsKind;
 import giostra.core.value.HueKind;
 import giostra.core.value.IconKind;
 import giostra.core.value.Kind;
@@ -54,6 +56,7 @@ import tools.jackson.databind.node.ObjectNode;
 public final class PageSchema {
   private static final JsonNodeFactory MAKE = JsonNodeFactory.instance;
   private static final String BAND_ID = "^[a-z][a-z0-9-]{0,30}$";
+  private static final String LENGTH = "\\d+(\\.\\d+)?(px|%|rem|em)";
   private static final String COLOUR =
       "(#([0-9a-f]{6}|[0-9a-f]{8})|"
           + Arrays.stream(ToneColour.values()).map(PickKind::word).collect(Collectors.joining("|"))
@@ -167,7 +170,11 @@ public final class PageSchema {
     ObjectNode made =
         switch (kind) {
           case WholeKind(int least, int most) -> whole(least, most);
-          case SizeKind _ -> text("^\\d+(\\.\\d+)?(px|%|rem|em)$");
+          case SizeKind _ -> text("^" + LENGTH + "$");
+          case AroundKind(var of, _) ->
+              text(
+                  "^" + LENGTH + (of == AroundKind.Of.WHOLE ? "" : "( " + LENGTH + "){0,3}") + "$");
+          case EndsKind _ -> text("^" + LENGTH + "( " + LENGTH + ")?$");
           case PickKind<?> pick -> {
             ObjectNode words = MAKE.objectNode();
             ArrayNode all = words.putArray("enum");

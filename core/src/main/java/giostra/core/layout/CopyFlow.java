@@ -166,7 +166,7 @@ final class CopyFlow {
           indented(
               blocks(element, inherited),
               PageParts.QUOTATION,
-              parts.apply(PageParts.QUOTATION).px(Property.BORDER));
+              parts.apply(PageParts.QUOTATION).line());
       case "pre" -> code(element);
       case "hr" -> Flow.fixed(2);
       default -> blocks(element, inherited);

@@ -125,8 +125,7 @@ final class ItemFlows {
   /** Within the padding of a part whose lengths no letters change. */
   static Flow within(Flow flow, PartBox box) {
     return flow.within(
-        new Line(1, -2 * box.px(Property.PADDING_SIDES)),
-        box.px(Property.PADDING_ABOVE) + box.px(Property.PADDING_BELOW));
+        new Line(1, -box.sides()), box.px(Property.PADDING_ABOVE) + box.px(Property.PADDING_BELOW));
   }
 
   // --- faces and figures -----------------------------------------------------------------------
@@ -219,7 +218,7 @@ final class ItemFlows {
         if (needs[0] < 0) {
           needs[0] = face.figures(Counting.widest(piece, item, locale), size);
         }
-        screen.fits(needs[0], width + 2 * padding);
+        screen.fits(needs[0], width + padding);
       }
       return size * leading;
     };
@@ -239,7 +238,7 @@ final class ItemFlows {
     }
     double leading = blocks.part(item, GridParts.NUMBER).of(Property.LEADING);
     PartBox box = blocks.part(item, GridParts.FIGURE);
-    parts.add(number(piece, item, leading, box.px(Property.PADDING_SIDES)));
+    parts.add(number(piece, item, leading, box.sides()));
     line(item, GridParts.TITLE, Fields.shown(piece, item, ItemSettings.HEADING))
         .ifPresent(parts::add);
     return within(Flow.stack(parts, box.px(Property.GAP)), box);

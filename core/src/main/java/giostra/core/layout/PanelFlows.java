@@ -166,7 +166,7 @@ final class PanelFlows {
                   text.height(Math.max(1, width - taken), screen),
                   Math.max(marker, signs > 0 ? size : 0))
               + box.down(screen)
-              + box.px(Property.BORDER));
+              + box.line());
     };
   }
 
@@ -231,8 +231,8 @@ final class PanelFlows {
     double between = blocks.part(piece, PanelParts.CHIPS).px(Property.GAP);
     PartBox box = blocks.part(piece, PanelParts.TOOLS);
     return (width, screen) -> {
-      double around = chip.across(screen) + 2 * chip.px(Property.BORDER);
-      double down = chip.down(screen) + 2 * chip.px(Property.BORDER);
+      double around = chip.across(screen) + chip.border().across();
+      double down = chip.down(screen) + chip.border().down();
       List<Flow.Box> chips =
           words.stream()
               .map(t ->
@@ -264,7 +264,7 @@ final class PanelFlows {
         box.px(Property.SIZE),
         letters.line() * letters.size().applyAsDouble(screen)
             + box.down(screen)
-            + 2 * box.px(Property.BORDER));
+            + box.border().down());
   }
 
   /** The panel of a tab or the answer to a question, with its padding, as high as it likes. */

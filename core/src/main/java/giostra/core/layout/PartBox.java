@@ -9,6 +9,8 @@ import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.look.Scope;
 import giostra.core.look.State;
+import giostra.core.value.Around;
+import giostra.core.value.Ends;
 import giostra.core.value.Length;
 import giostra.core.value.Typeface;
 
@@ -37,7 +39,10 @@ record PartBox(Part part, Scope scope, Band band) {
 
   /** A length in px; one in em is a multiple of the size of the part's own letters. */
   double px(Property<Length> property, Screen screen) {
-    Length length = of(property);
+    return px(of(property), screen);
+  }
+
+  private double px(Length length, Screen screen) {
     return length.unit() == Length.Unit.EM
         ? length.amount() * of(Property.TEXT_SIZE).px(screen.lesser())
         : length.constantPx();
@@ -49,6 +54,27 @@ record PartBox(Part part, Scope scope, Band band) {
     return length.unit() == Length.Unit.EM ? length.amount() * letters : length.constantPx();
   }
 
+  /** The same as far as somebody has said it, or another one where the part has none of itself. */
+  double sides(double unlessSaid) {
+    return scope.speaksOf(part.key(Property.PADDING_SIDES, State.REST)) ? sides() : unlessSaid;
+  }
+
+  /** Its padding at both sides, which no letters change, px. */
+  double sides() {
+    Ends ends = of(Property.PADDING_SIDES);
+    return ends.start().constantPx() + ends.end().constantPx();
+  }
+
+  /** Its border, px: above and below, and at both sides. */
+  Around border() {
+    return of(Property.BORDER);
+  }
+
+  /** The line that it has along one side, px. */
+  double line() {
+    return border().first().constantPx();
+  }
+
   /** Its padding above and below, px. */
   double down(Screen screen) {
     return px(Property.PADDING_ABOVE, screen) + px(Property.PADDING_BELOW, screen);
@@ -56,7 +82,8 @@ record PartBox(Part part, Scope scope, Band band) {
 
   /** Its padding at both sides, px. */
   double across(Screen screen) {
-    return 2 * px(Property.PADDING_SIDES, screen);
+    Ends ends = of(Property.PADDING_SIDES);
+    return px(ends.start(), screen) + px(ends.end(), screen);
   }
 
   /** The face of its letters. */

@@ -22,6 +22,7 @@ import giostra.core.page.SliderSettings.PictureUse;
 import giostra.core.page.TrackSettings.Arrows;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
+import giostra.core.value.Around;
 import giostra.core.value.Aspect;
 import giostra.core.value.Height;
 import giostra.core.value.Length;
@@ -109,11 +110,8 @@ final class TrackFlows {
     List<Integer> marked =
         TrackLayout.of(blocks.document(), piece, 0).marked().subList(0, in.stops().count());
     PartBox name = blocks.part(piece, TrackParts.NAME);
-    double across = 2 * name.px(Property.PADDING_SIDES);
-    double down =
-        name.px(Property.PADDING_ABOVE)
-            + name.px(Property.PADDING_BELOW)
-            + name.px(Property.BORDER);
+    double across = name.sides();
+    double down = name.px(Property.PADDING_ABOVE) + name.px(Property.PADDING_BELOW) + name.line();
     List<TextStyle.Text> words =
         marked.stream()
             .map(i -> name.words().of(Fields.called(piece.onShow().get(i), i), locale))
@@ -146,22 +144,17 @@ final class TrackFlows {
     parts.addAll(items.words(piece, item, TrackParts.CARD_HEADING));
     items.buttons(piece, item).ifPresent(parts::add);
     PartBox words = blocks.part(item, TrackParts.CARD_WORDS);
-    double side = bare ? words.px(Property.PADDING_SIDES, 0) : words.px(Property.PADDING_SIDES);
+    double sides = bare ? words.sides(0) : words.sides();
     Flow body =
         Flow.stack(parts, words.px(Property.GAP))
             .within(
-                new Line(1, -2 * side),
+                new Line(1, -sides),
                 words.px(Property.PADDING_ABOVE) + words.px(Property.PADDING_BELOW));
     Optional<PictureSizes.Size> picture =
         items.picture(piece, item.values().get(ItemSettings.PICTURE));
     Flow whole = picture.map(size -> Flow.stack(List.of(shot(piece, size), body), 0)).orElse(body);
-    double border = border(item);
-    return whole.within(new Line(1, -border), border);
-  }
-
-  /** What the border of a card takes at two sides, px. */
-  private double border(Item item) {
-    return 2 * blocks.part(item, TrackParts.CARD).px(Property.BORDER);
+    Around border = blocks.part(item, TrackParts.CARD).border();
+    return whole.within(new Line(1, -border.across()), border.down());
   }
 
   private Flow shot(Piece.Carousel piece, PictureSizes.Size size) {
@@ -203,10 +196,7 @@ final class TrackFlows {
     double between = box.px(Property.GAP);
     double beneathPortrait = blocks.part(item, TrackParts.SPEAKER).px(Property.GAP);
     PartBox bubble = blocks.part(item, TrackParts.BUBBLE_SPEAKER);
-    double padX =
-        tailed || frame == Frame.NONE
-            ? box.px(Property.PADDING_SIDES, 0)
-            : box.px(Property.PADDING_SIDES);
+    double padX = tailed || frame == Frame.NONE ? box.sides(0) : box.sides();
     double padY =
         tailed
             ? box.px(Property.PADDING_ABOVE, 0) + box.px(Property.PADDING_BELOW, 0)
@@ -214,27 +204,27 @@ final class TrackFlows {
     double tail =
         tailed ? bubble.px(Property.PADDING_ABOVE) + bubble.px(Property.PADDING_BELOW) : 0;
     Flow own = words;
-    double edge = tailed ? bubble.px(Property.PADDING_SIDES) : 0;
+    double edges = tailed ? bubble.sides() : 0;
     Flow whole =
         beside
             ? (width, screen) -> {
               double natural =
                   Math.max(pictured ? face.in(width) : 0, named ? 0 : natural(piece, item, screen));
-              double caption = Math.min(natural + 2 * edge, width / 2);
-              double facing = Math.min(face.in(width), caption - 2 * edge);
+              double caption = Math.min(natural + edges, width / 2);
+              double facing = Math.min(face.in(width), caption - edges);
               double left = Math.max(0, width - caption - between);
               double stacked =
                   (pictured ? portrait.height(facing, screen) : 0)
-                      + foot.height(caption - 2 * edge, screen)
+                      + foot.height(caption - edges, screen)
                       + (pictured && foot != Flow.NONE ? beneathPortrait : 0)
                       + tail;
               return Math.max(own.height(left, screen), stacked);
             }
             : (width, screen) -> {
-              double most = Math.max(56, width - 2 * edge - NAME_ROOM);
+              double most = Math.max(56, width - edges - NAME_ROOM);
               double facing = Math.min(face.in(width), most);
               double apart = pictured && foot != Flow.NONE ? beneathPortrait : 0;
-              double beneath = width - 2 * edge - (pictured ? facing + apart : 0);
+              double beneath = width - edges - (pictured ? facing + apart : 0);
               double caption =
                   Math.max(
                           pictured ? portrait.height(facing, screen) : 0,
@@ -242,8 +232,8 @@ final class TrackFlows {
                       + tail;
               return own.height(width, screen) + between + caption;
             };
-    double border = border(item);
-    return whole.within(new Line(1, -2 * padX - border), padY + border);
+    Around border = blocks.part(item, TrackParts.CARD).border();
+    return whole.within(new Line(1, -padX - border.across()), padY + border.down());
   }
 
   private Flow speaker(Piece piece, Item item) {

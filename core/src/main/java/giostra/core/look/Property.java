@@ -1,6 +1,8 @@
 package giostra.core.look;
 
+import giostra.core.value.Around;
 import giostra.core.value.Colour;
+import giostra.core.value.Ends;
 import giostra.core.value.Family;
 import giostra.core.value.Ground;
 import giostra.core.value.Ink;
@@ -98,8 +100,8 @@ public record Property<T>(String id, String label, Group group) {
   public static final Property<Length> PADDING_BELOW =
       new Property<>("padding-below", "Padding below", Group.ROOM);
 
-  /** At its start and at its end alike. */
-  public static final Property<Length> PADDING_SIDES =
+  /** At its start and at its end. */
+  public static final Property<Ends> PADDING_SIDES =
       new Property<>("padding-sides", "Padding at the sides", Group.ROOM);
 
   /** Before its words, where reading begins. */
@@ -121,13 +123,13 @@ public record Property<T>(String id, String label, Group group) {
   public static final Property<Length> BELOW =
       new Property<>("below", "Distance below", Group.ROOM);
 
-  public static final Property<Length> CORNERS = new Property<>("corners", "Corners", Group.GROUND);
-  public static final Property<Length> BORDER = new Property<>("border", "Border", Group.GROUND);
+  public static final Property<Around> CORNERS = new Property<>("corners", "Corners", Group.GROUND);
+  public static final Property<Around> BORDER = new Property<>("border", "Border", Group.GROUND);
   public static final Property<Ink> BORDER_INK =
       new Property<>("border-ink", "Border’s colour", Group.GROUND);
 
   /** A line along its edges that takes no room. */
-  public static final Property<Length> EDGE = new Property<>("edge", "Edge", Group.GROUND);
+  public static final Property<Around> EDGE = new Property<>("edge", "Edge", Group.GROUND);
 
   public static final Property<Ink> EDGE_INK =
       new Property<>("edge-ink", "Edge’s colour", Group.GROUND);

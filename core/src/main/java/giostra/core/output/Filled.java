@@ -7,6 +7,7 @@ import giostra.core.look.PartId;
 import giostra.core.look.Property;
 import giostra.core.look.State;
 import giostra.core.look.StyleKey;
+import giostra.core.value.Around;
 import giostra.core.value.Ink;
 import giostra.core.value.Length;
 import giostra.core.value.PickKind;
@@ -82,6 +83,7 @@ final class Filled {
     Object value = part.setting(Property.named(property)).initial();
     return switch (value) {
       case Length length -> length.css();
+      case Around around -> around.css();
       case Ink ink -> ink.css();
       default -> throw new IllegalArgumentException(part + " " + property);
     };

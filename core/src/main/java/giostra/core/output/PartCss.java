@@ -9,7 +9,9 @@ import giostra.core.anatomy.TypeParts;
 import giostra.core.anatomy.VideoParts;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
+import giostra.core.value.Around;
 import giostra.core.value.Colour;
+import giostra.core.value.Ends;
 import giostra.core.value.Family;
 import giostra.core.value.Ground;
 import giostra.core.value.Ink;
@@ -26,6 +28,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * The properties of a part in the words of CSS. The sheets that ship are filled with the initial
@@ -89,31 +92,35 @@ final class PartCss {
 
   private final Part part;
   private final boolean whole;
+  private final boolean mirrored;
   private final Function<String, String> files;
   private final List<Declared> all = new ArrayList<>();
 
-  private PartCss(Part part, boolean whole, Function<String, String> files) {
+  private PartCss(Part part, boolean whole, boolean mirrored, Function<String, String> files) {
     this.part = part;
     this.whole = whole;
+    this.mirrored = mirrored;
     this.files = files;
   }
 
   /** All declarations of a part that says all of itself, in few words. */
   static List<Declared> whole(Part part) {
-    return of(part, true, _ -> "");
+    return of(part, true, false, _ -> "");
   }
 
   /**
    * All declarations of a part, apart: who says one thing of it says nothing of another.
    *
+   * @param mirrored whether the page is read from right to left
    * @param files the path of the picture with an id, empty where there is none
    */
-  static List<Declared> apart(Part part, Function<String, String> files) {
-    return of(part, false, files);
+  static List<Declared> apart(Part part, boolean mirrored, Function<String, String> files) {
+    return of(part, false, mirrored, files);
   }
 
-  private static List<Declared> of(Part part, boolean whole, Function<String, String> files) {
-    var css = new PartCss(part, whole, files);
+  private static List<Declared> of(
+      Part part, boolean whole, boolean mirrored, Function<String, String> files) {
+    var css = new PartCss(part, whole, mirrored, files);
     if (VideoParts.PLAYER.contains(part)) {
       css.variables();
     } else if (part.equals(TypeParts.FAMILIES)) {
@@ -146,11 +153,11 @@ final class PartCss {
   private void variables() {
     add(Property.SIZE, "--p-size", Css::px);
     add(Property.PADDING, "--p-pad", Css::px);
-    add(Property.CORNERS, "--p-round", Css::px);
+    add(Property.CORNERS, "--p-round", this::corners);
     add(Property.INK, "--p-ink", Ink::css);
     add(Property.GROUND, "--p-ground", Ground::css);
     add(Property.PICTURE, "--p-picture", this::picture);
-    add(Property.BORDER, "--p-border", Css::px);
+    add(Property.BORDER, "--p-border", border -> Css.px(border.first()));
     add(Property.BORDER_INK, "--p-line", Ink::css);
     add(Property.NUDGE, "--p-nudge", Nudge::css);
   }
@@ -175,7 +182,7 @@ final class PartCss {
     }
     if (!whole) {
       add(Property.PADDING_ABOVE, "padding-block-start", Length::css);
-      add(Property.PADDING_SIDES, "padding-inline", Length::css);
+      add(Property.PADDING_SIDES, "padding-inline", Ends::css);
       add(Property.PADDING_BELOW, "padding-block-end", Length::css);
     } else if (part.has(Property.PADDING_SIDES)) {
       add(
@@ -185,7 +192,7 @@ final class PartCss {
           look ->
               sides(
                   look.of(Property.PADDING_ABOVE),
-                  look.of(Property.PADDING_SIDES),
+                  look.of(Property.PADDING_SIDES).start(),
                   look.of(Property.PADDING_BELOW)));
     }
     add(Property.PADDING_START, "padding-inline-start", Length::css);
@@ -215,11 +222,14 @@ final class PartCss {
   private void edges() {
     if (!(whole && SIGNS.contains(part))) {
       add(Property.GROUND, "background", this::ground);
-      add(Property.CORNERS, "border-radius", Length::css);
+      add(Property.CORNERS, "border-radius", this::corners);
     }
     String side = BORDERS.getOrDefault(part, "border");
     if (!whole) {
-      add(Property.BORDER, side + "-width", Css::px);
+      add(
+          Property.BORDER,
+          side + "-width",
+          border -> border.sides(mirrored).map(each -> each.isZero() ? Length.px(0) : each).css());
       add(Property.BORDER_INK, side + "-color", Ink::css);
     } else if (part.has(Property.BORDER)) {
       add(
@@ -251,15 +261,37 @@ final class PartCss {
         "",
         "box-shadow",
         look -> {
-          String edge =
-              inset
-                  + "0 0 0 "
-                  + Css.px(look.of(Property.EDGE))
-                  + " "
-                  + look.of(Property.EDGE_INK).css();
+          String edge = edge(inset, look.of(Property.EDGE), look.of(Property.EDGE_INK));
           Shadows shadows = shaded ? look.of(Property.SHADOW) : Shadows.NONE;
           return shadows.all().isEmpty() ? edge : edge + "," + shadows.css();
         });
+  }
+
+  /**
+   * One all around, or one along each side that has any; the start is at the left unless mirrored.
+   */
+  private String edge(String inset, Around edge, Ink ink) {
+    if (edge.alike() || edge.isZero()) {
+      return inset + "0 0 0 " + Css.px(edge.first()) + " " + ink.css();
+    }
+    Around sides = edge.sides(mirrored);
+    return Stream.of(
+            shift("0 ", sides.first(), false),
+            shift("", sides.second(), true) + " 0",
+            shift("0 ", sides.third(), true),
+            shift("", sides.fourth(), false) + " 0")
+        .filter(each -> !each.equals("0 0"))
+        .map(each -> inset + each + " 0 0 " + ink.css())
+        .collect(Collectors.joining(","));
+  }
+
+  private static String shift(String before, Length by, boolean back) {
+    return before
+        + (by.isZero() ? "0" : Css.px(new Length(back ? -by.amount() : by.amount(), by.unit())));
+  }
+
+  private String corners(Around corners) {
+    return corners.corners(mirrored).css();
   }
 
   /** What the sheets that ship need not say, since initially it is nothing. */

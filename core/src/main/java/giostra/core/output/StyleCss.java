@@ -19,6 +19,7 @@ import giostra.core.page.Look;
 import giostra.core.page.Node;
 import giostra.core.page.NodeType;
 import giostra.core.page.Page;
+import giostra.core.page.PageSettings;
 import giostra.core.page.PartsShown;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
@@ -60,6 +61,7 @@ final class StyleCss {
   private final BandCss css;
   private final BandCss hover;
   private final Function<String, String> files;
+  private final boolean mirrored;
 
   /**
    * @param hover takes what holds for a pointer that can hover
@@ -70,6 +72,8 @@ final class StyleCss {
     this.css = css;
     this.hover = hover;
     this.files = files;
+    this.mirrored =
+        document.page().values().get(PageSettings.DIRECTION) == PageSettings.Direction.RTL;
   }
 
   /**
@@ -226,7 +230,7 @@ final class StyleCss {
   }
 
   private void part(Part part, Scope scope, Set<StyleKey> spoken, Into into) {
-    for (PartCss.Declared each : PartCss.apart(part, files)) {
+    for (PartCss.Declared each : PartCss.apart(part, mirrored, files)) {
       boolean asked =
           each.of().stream()
               .anyMatch(property ->

@@ -60,7 +60,12 @@ public sealed interface Easing {
   }
 
   /** A point of a {@code linear()}: progress at a share of the time. */
-  record Point(double share, double progress) {}
+  record Point(double share, double progress) {
+    public Point {
+      // As it is written: a share that comes of percent is otherwise not quite the one it came of.
+      share = Math.round(share * 1e6) / 1e6;
+    }
+  }
 
   /** Straight from point to point, the shares ascending. */
   record Points(List<Point> points) implements Easing {

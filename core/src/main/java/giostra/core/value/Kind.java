@@ -14,6 +14,8 @@ import java.util.Locale;
 public sealed interface Kind<T>
     permits WholeKind,
         SizeKind,
+        AroundKind,
+        EndsKind,
         PickKind,
         ToggleKind,
         WordsKind,
@@ -56,6 +58,8 @@ public sealed interface Kind<T>
   default boolean rounds() {
     return switch (this) {
       case SizeKind _,
+          AroundKind _,
+          EndsKind _,
           TimeKind _,
           PointKind _,
           PaintKind _,

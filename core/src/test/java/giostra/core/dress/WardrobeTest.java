@@ -35,6 +35,7 @@ import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import giostra.core.snag.ToneContrast;
+import giostra.core.value.Around;
 import giostra.core.value.Ink;
 import giostra.core.value.Length;
 import giostra.core.value.PickKind;
@@ -135,7 +136,7 @@ class WardrobeTest {
     assertThat(Edits.apply(worn.document(), worn.inverse()).document()).isEqualTo(bare);
     var heading = PanelParts.TAB;
     var found = corners(worn.document(), PHONE);
-    assertThat(found.value()).isEqualTo(Length.px(99));
+    assertThat(found.value()).isEqualTo(Around.all(Length.px(99)));
     assertThat(found.origin().layer()).isEqualTo(Layer.LOOK);
     // A second time it is the site's own.
     assertThat(Wardrobe.of(worn.document(), worn.document().piece("piece")))
@@ -158,12 +159,12 @@ class WardrobeTest {
     Document kept = Edits.apply(departed, keep).document();
     assertThat(kept.piece("piece").values().styles().set()).isEmpty();
     assertThat(kept.site().wornBy(kept.piece("piece")).map(Look::name)).contains("Mine");
-    assertThat(corners(kept, PHONE).value()).isEqualTo(Length.px(3));
-    assertThat(corners(kept, DESKTOP).value()).isEqualTo(Length.px(99));
+    assertThat(corners(kept, PHONE).value()).isEqualTo(Around.all(Length.px(3)));
+    assertThat(corners(kept, DESKTOP).value()).isEqualTo(Around.all(Length.px(99)));
     assertThat(DocumentJson.read(DocumentJson.text(kept))).isEqualTo(kept);
   }
 
-  private static giostra.core.look.Resolved<Length> corners(Document document, Band band) {
+  private static giostra.core.look.Resolved<Around> corners(Document document, Band band) {
     return Cascade.resolve(
         PanelParts.TAB,
         Property.CORNERS,
@@ -225,7 +226,7 @@ class WardrobeTest {
     Document worn = Wardrobe.wearing(bare, bare.piece("piece"), "look.pebble-tabs");
     Document gone = Edits.apply(worn, new Edit.RemoveNode("look.pebble-tabs")).document();
     assertThat(gone.site().wornBy(gone.piece("piece"))).isEmpty();
-    assertThat(corners(gone, DESKTOP).value()).isEqualTo(Length.px(10));
+    assertThat(corners(gone, DESKTOP).value()).isEqualTo(Around.all(Length.px(10)));
     assertThat(Wardrobe.of(gone, gone.piece("piece")).getFirst().worn()).isTrue();
     Document other =
         Edits.apply(worn, new Edit.SetValue("look.pebble-tabs", "of", "", "video")).document();

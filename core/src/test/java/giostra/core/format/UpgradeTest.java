@@ -15,6 +15,7 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.PageSettings;
 import giostra.core.page.SliderSettings;
 import giostra.core.page.TrackSettings;
+import giostra.core.value.Around;
 import giostra.core.value.Ground;
 import giostra.core.value.Length;
 import java.io.IOException;
@@ -113,7 +114,7 @@ class UpgradeTest {
         .hasSize(3)
         .containsEntry(
             StyleKey.parse("video.bar-button/rest/corners"),
-            Map.of("desktop", Length.px(18), "phone", Length.percent(50)))
+            Map.of("desktop", Around.all(Length.px(18)), "phone", Around.all(Length.percent(50))))
         .containsEntry(
             StyleKey.parse("video.start-button/hover/ground"),
             Map.of("desktop", Ground.parse("linear-gradient(90deg,#f7d489 0%,#d9a53f 100%)")));
