@@ -14,32 +14,51 @@ export function useTrial() {
     if (back.current) say({ type: 'swap', ...back.current });
     back.current = undefined;
   };
+  /** Whether what is asked still counts when it is answered. */
+  const show = async (edits: readonly EditBody[], counts: () => boolean) => {
+    try {
+      const trial = await ask(
+        api.POST('/api/pages/{id}/trials', {
+          params: { path: { id: page.id } },
+          body: { edits: [...edits] },
+        }),
+      );
+      if (!counts()) return;
+      if (back.current) say({ type: 'swap', ...back.current });
+      say({ type: 'swap', ...trial.to });
+      back.current = trial.back;
+      setError('');
+    } catch (problem) {
+      if (counts()) setError(problem instanceof Error ? problem.message : String(problem));
+    }
+  };
   const tryOn = (edits: readonly EditBody[]) => {
     const turn = ++asked.current;
-    setTimeout(async () => {
-      if (turn !== asked.current) return;
-      try {
-        const trial = await ask(
-          api.POST('/api/pages/{id}/trials', {
-            params: { path: { id: page.id } },
-            body: { edits: [...edits] },
-          }),
-        );
-        if (turn !== asked.current) return;
-        if (back.current) say({ type: 'swap', ...back.current });
-        say({ type: 'swap', ...trial.to });
-        back.current = trial.back;
-        setError('');
-      } catch (problem) {
-        setError(problem instanceof Error ? problem.message : String(problem));
-      }
+    setTimeout(() => {
+      if (turn === asked.current) show(edits, () => turn === asked.current);
     }, 90);
+  };
+  const busy = useRef(false);
+  const next = useRef<readonly EditBody[]>(undefined);
+  /** The same while a value is drawn: one after the other, the newest next. */
+  const follow = async (edits: readonly EditBody[]) => {
+    next.current = edits;
+    if (busy.current) return;
+    busy.current = true;
+    const turn = ++asked.current;
+    while (next.current && turn === asked.current) {
+      const now = next.current;
+      next.current = undefined;
+      await show(now, () => turn === asked.current);
+    }
+    busy.current = false;
   };
   const left = useRef(leave);
   left.current = leave;
   useEffect(() => () => left.current(), []);
   return {
     tryOn,
+    follow,
     leave,
     error,
     /** What is tried is worn: nothing is taken back. */

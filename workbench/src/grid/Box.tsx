@@ -1,4 +1,11 @@
-import { type CSSProperties, type KeyboardEvent, type PointerEvent, useState } from 'react';
+import {
+  type CSSProperties,
+  type KeyboardEvent,
+  type PointerEvent,
+  useEffect,
+  useRef,
+  useState,
+} from 'react';
 import { Dialog } from '../ui/Dialog';
 
 /** What of a box a value tells apart, by the kind of its setting. */
@@ -93,14 +100,35 @@ interface Props {
   readonly allowed: string;
   /** Where the page is read from. */
   readonly direction: 'ltr' | 'rtl';
+  /** Why what is drawn cannot be. */
+  readonly refused?: string;
+  /** Shows a value that is not set yet. */
+  onTry(value: string): void;
   onSet(value: string): void;
   onClose(): void;
 }
 
 /** Sets the sides, corners or ends of a box one by one, or all alike, on a drawing of it. */
-export function BoxDialog({ label, of, value, allowed, direction, onSet, onClose }: Props) {
+export function BoxDialog({
+  label,
+  of,
+  value,
+  allowed,
+  direction,
+  refused,
+  onTry,
+  onSet,
+  onClose,
+}: Props) {
   const [all, setAll] = useState(() => apart(value, of));
   const [alike, setAlike] = useState(() => new Set(all).size === 1);
+  const whole = (alike ? all.slice(0, 1) : all).map((each) => each.trim() || '0').join(' ');
+  const shown = useRef(whole);
+  useEffect(() => {
+    if (whole === shown.current) return;
+    shown.current = whole;
+    onTry(whole);
+  });
   const put = (at: number, length: string) =>
     setAll((now) => now.map((each, index) => (alike || index === at ? length : each)));
   const key = (at: number) => (event: KeyboardEvent<HTMLInputElement>) => {
@@ -127,13 +155,8 @@ export function BoxDialog({ label, of, value, allowed, direction, onSet, onClose
     DRAWN[of].map((name, at) => [name, `min(44px, ${drawable(all[at])})`]),
   );
   return (
-    <Dialog label={label} className="box-dialog" onClose={onClose}>
-      <form
-        method="dialog"
-        onSubmit={() =>
-          onSet((alike ? all.slice(0, 1) : all).map((each) => each.trim() || '0').join(' '))
-        }
-      >
+    <Dialog label={label} className="box-dialog" beside onClose={onClose}>
+      <form method="dialog" onSubmit={() => onSet(whole)}>
         <h2 className="font-serif text-xl">{label}</h2>
         <div className={`box-plan box-plan-${of}`} dir={direction}>
           <div className={`box-drawn box-drawn-${of}`} style={drawn} aria-hidden="true">
@@ -170,6 +193,7 @@ export function BoxDialog({ label, of, value, allowed, direction, onSet, onClose
           />
           All alike
         </label>
+        {refused && <p className="text-error text-sm">{refused}</p>}
         <p className="faint text-sm">
           {allowed.charAt(0).toUpperCase() + allowed.slice(1)}. Up and Down change by one, with
           Shift by ten; a grip is drawn inwards for more.

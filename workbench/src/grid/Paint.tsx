@@ -1,5 +1,5 @@
 import { Plus, X } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Tone } from '../api/client';
 import { Dialog } from '../ui/Dialog';
 
@@ -24,9 +24,14 @@ interface Stop {
   readonly at: number;
 }
 
+/** Along a line of so many degrees, or outwards from a point in percent of the box. */
+type Course =
+  | { readonly angle: number }
+  | { readonly circle: boolean; readonly x: number; readonly y: number };
+
 interface Paint {
-  /** Degrees; nothing for one colour. */
-  readonly angle: number | undefined;
+  /** Nothing for one colour. */
+  readonly course: Course | undefined;
   readonly stops: readonly Stop[];
 }
 
@@ -43,11 +48,15 @@ function colour(text: string, at: number, tone: Tone): Stop {
 
 /** A value as the server writes it: a colour, or a gradient whose colours all have a place. */
 function read(text: string, tone: Tone): Paint {
-  const gradient = /^linear-gradient\(([\d.]+)deg,(.+)\)$/.exec(text);
-  if (!gradient) return { angle: undefined, stops: [colour(text, 0, tone)] };
+  const line = /^linear-gradient\(([\d.]+)deg,(.+)\)$/.exec(text);
+  const round = /^radial-gradient\((circle )?at ([\d.]+)% ([\d.]+)%,(.+)\)$/.exec(text);
+  const stops = line?.[2] ?? round?.[4];
+  if (stops === undefined) return { course: undefined, stops: [colour(text, 0, tone)] };
   return {
-    angle: Number(gradient[1]),
-    stops: (gradient[2] ?? '').split(',').map((stop) => {
+    course: line
+      ? { angle: Number(line[1]) }
+      : { circle: round?.[1] !== undefined, x: Number(round?.[2]), y: Number(round?.[3]) },
+    stops: stops.split(',').map((stop) => {
       const [hex = '', at = '0'] = stop.split(' ');
       return colour(hex, Number.parseFloat(at), tone);
     }),
@@ -61,10 +70,15 @@ const named = (name: string, stop: Stop, tone: Tone): Partial<Stop> =>
 const hexOf = ({ name, solid, alpha }: Stop) =>
   name || (alpha === 255 ? solid : solid + alpha.toString(16).padStart(2, '0'));
 
-function written({ angle, stops }: Paint): string {
+const begun = (course: Course) =>
+  'angle' in course
+    ? `linear-gradient(${course.angle}deg`
+    : `radial-gradient(${course.circle ? 'circle ' : ''}at ${course.x}% ${course.y}%`;
+
+function written({ course, stops }: Paint): string {
   const [first] = stops;
-  if (angle === undefined) return first ? hexOf(first) : '#000000';
-  return `linear-gradient(${angle}deg,${stops.map((stop) => `${hexOf(stop)} ${stop.at}%`).join(',')})`;
+  if (!course) return first ? hexOf(first) : '#000000';
+  return `${begun(course)},${stops.map((stop) => `${hexOf(stop)} ${stop.at}%`).join(',')})`;
 }
 
 /** A colour or gradient, small, over squares that show what is clear. */
@@ -83,34 +97,45 @@ interface Props {
   readonly tone: Tone;
   /** How many colours a gradient may have; none where it may be none. */
   readonly gradient: number;
+  /** Shows a value that is not set yet. */
+  onTry(value: string): void;
   onSet(value: string): void;
   onClose(): void;
 }
 
 /** Picks a colour, or the colours of a gradient, by eye. */
-export function PaintDialog({ label, value, tone, gradient, onSet, onClose }: Props) {
+export function PaintDialog({ label, value, tone, gradient, onTry, onSet, onClose }: Props) {
   const [paint, setPaint] = useState(() => read(value, tone));
-  const { angle, stops } = paint;
+  const shown = useRef(written(paint));
+  useEffect(() => {
+    if (written(paint) === shown.current) return;
+    shown.current = written(paint);
+    onTry(shown.current);
+  });
+  const { course, stops } = paint;
   const put = (index: number, change: Partial<Stop>) =>
     setPaint({
-      angle,
+      course,
       stops: stops.map((stop, at) => (at === index ? { ...stop, ...change } : stop)),
     });
-  const plain = angle === undefined;
-  const flat = () => setPaint({ angle: undefined, stops: stops.slice(0, 1) });
-  const blend = () => {
+  const plain = course === undefined;
+  const line = course && 'angle' in course;
+  const flat = () => setPaint({ course: undefined, stops: stops.slice(0, 1) });
+  const blend = (to: Course) => {
     const [first] = stops;
-    if (!plain || !first) return;
+    if (!first) return;
     setPaint({
-      angle: 180,
-      stops: [
-        { ...first, at: 0 },
-        { ...first, name: '', alpha: 0, at: 100 },
-      ],
+      course: to,
+      stops: plain
+        ? [
+            { ...first, at: 0 },
+            { ...first, name: '', alpha: 0, at: 100 },
+          ]
+        : stops,
     });
   };
   return (
-    <Dialog label={label} className="paint" onClose={onClose}>
+    <Dialog label={label} className="paint" beside onClose={onClose}>
       <h2 className="font-serif text-xl">{label}</h2>
       <span className="swatch paint-shown" aria-hidden="true">
         <span style={{ background: toned(written(paint), tone) }} />
@@ -120,10 +145,21 @@ export function PaintDialog({ label, value, tone, gradient, onSet, onClose }: Pr
           <button type="button" aria-pressed={plain} onClick={flat}>
             One colour
           </button>
-          <button type="button" aria-pressed={!plain} onClick={blend}>
-            Gradient
+          <button
+            type="button"
+            aria-pressed={line === true}
+            onClick={() => line || blend({ angle: 180 })}
+          >
+            Along a line
           </button>
-          {!plain && (
+          <button
+            type="button"
+            aria-pressed={line === false}
+            onClick={() => line === false || blend({ circle: false, x: 50, y: 50 })}
+          >
+            From a point
+          </button>
+          {course && 'angle' in course && (
             <label className="paint-angle">
               Direction, deg
               <input
@@ -131,14 +167,47 @@ export function PaintDialog({ label, value, tone, gradient, onSet, onClose }: Pr
                 min={0}
                 max={360}
                 className="input input-sm w-20"
-                value={angle}
+                value={course.angle}
                 onChange={(event) => {
                   const next = Number(event.target.value);
-                  if (next >= 0 && next <= 360) setPaint({ angle: next, stops });
+                  if (next >= 0 && next <= 360) setPaint({ course: { angle: next }, stops });
                 }}
               />
             </label>
           )}
+        </div>
+      )}
+      {course && 'x' in course && (
+        <div className="paint-round">
+          {(['x', 'y'] as const).map((axis) => (
+            <label key={axis}>
+              {axis === 'x' ? 'Middle from the left, %' : 'from above, %'}
+              <input
+                type="number"
+                min={0}
+                max={100}
+                className="input input-sm w-18"
+                value={course[axis]}
+                onChange={(event) => {
+                  const next = Number(event.target.value);
+                  if (next >= 0 && next <= 100) {
+                    setPaint({ course: { ...course, [axis]: next }, stops });
+                  }
+                }}
+              />
+            </label>
+          ))}
+          <label>
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              checked={course.circle}
+              onChange={(event) =>
+                setPaint({ course: { ...course, circle: event.target.checked }, stops })
+              }
+            />
+            a circle
+          </label>
         </div>
       )}
       <ul className="paint-stops">
@@ -201,7 +270,7 @@ export function PaintDialog({ label, value, tone, gradient, onSet, onClose }: Pr
                   className="tool"
                   aria-label={`Take colour ${index + 1} out`}
                   disabled={stops.length <= 2}
-                  onClick={() => setPaint({ angle, stops: stops.filter((_, at) => at !== index) })}
+                  onClick={() => setPaint({ course, stops: stops.filter((_, at) => at !== index) })}
                 >
                   <X size={15} aria-hidden />
                 </button>
@@ -218,7 +287,7 @@ export function PaintDialog({ label, value, tone, gradient, onSet, onClose }: Pr
             disabled={stops.length >= gradient}
             onClick={() => {
               const last = stops.at(-1);
-              if (last) setPaint({ angle, stops: [...stops, { ...last, at: 100 }] });
+              if (last) setPaint({ course, stops: [...stops, { ...last, at: 100 }] });
             }}
           >
             <Plus size={15} aria-hidden /> One more colour

@@ -2,8 +2,9 @@ import { CircleSlash, X } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import type { Cell, NodeBody, SettingReply, Tone } from '../api/client';
 import { useBench } from '../bench/context';
-import { type Key, ownOf } from '../bench/keys';
+import { type Key, ownOf, setting as setEdit } from '../bench/keys';
 import { pathOf } from '../bench/session';
+import { useTrial } from '../dress/useTrial';
 import { PicturePicker } from '../fill/PicturePicker';
 import { BoxDialog, BoxSign, boxOf, inFewWords } from './Box';
 import type { GridCell } from './cell';
@@ -40,6 +41,8 @@ interface Chosen {
   readonly setting: SettingReply;
   readonly label: string;
   readonly value: string;
+  /** Shows it on the stage, without setting it. */
+  trySet(value: string): void;
   set(value: string): void;
 }
 
@@ -52,6 +55,11 @@ const PAINTED = ['paint', 'under', 'hue'];
 export function useSheetCells(node: NodeBody, tone: Tone) {
   const { page, session, now, media, catalogue } = useBench();
   const [chosen, setChosen] = useState<Chosen>();
+  const trial = useTrial();
+  const close = () => {
+    trial.leave();
+    setChosen(undefined);
+  };
 
   function cellOf({ key, setting, label, where, cell, className, after }: Valued): GridCell {
     const path = pathOf(node.id, key, cell.band);
@@ -63,7 +71,16 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
     const sort = sortOf(setting);
     const set = (value: string) => session.set(node.id, key, cell.band, sent(setting, value));
     const open = () =>
-      setChosen({ setting, label: `${setting.label}, ${where}`, value: text, set });
+      setChosen({
+        setting,
+        label: `${setting.label}, ${where}`,
+        value: text,
+        trySet: (value) => trial.follow([setEdit(node.id, key, cell.band, sent(setting, value))]),
+        set: (value) => {
+          trial.keep();
+          set(value);
+        },
+      });
     const said = sort
       ? (media.find((each) => each.id === text)?.name ?? (text || 'none'))
       : text === CLEAR
@@ -131,7 +148,7 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
         value={chosen.value}
         label={chosen.label}
         onPick={chosen.set}
-        onClose={() => setChosen(undefined)}
+        onClose={close}
       />
     ) : box ? (
       <BoxDialog
@@ -139,9 +156,11 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
         value={chosen.value}
         label={chosen.label}
         allowed={chosen.setting.allowed}
+        refused={trial.error}
+        onTry={chosen.trySet}
         direction={page.document.page.values.direction === 'rtl' ? 'rtl' : 'ltr'}
         onSet={chosen.set}
-        onClose={() => setChosen(undefined)}
+        onClose={close}
       />
     ) : (
       <PaintDialog
@@ -149,8 +168,9 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
         label={chosen.label}
         tone={chosen.setting.kind === 'hue' ? NO_TONE : tone}
         gradient={chosen.setting.kind === 'under' ? catalogue.limits.gradientColours : 0}
+        onTry={chosen.trySet}
         onSet={chosen.set}
-        onClose={() => setChosen(undefined)}
+        onClose={close}
       />
     ));
   return { cellOf, dialog };

@@ -5,6 +5,8 @@ interface Props {
   readonly label?: string;
   readonly labelledBy?: string;
   readonly className?: string;
+  /** Stands beside what it changes, which stays to be seen. */
+  readonly beside?: boolean;
   onClose(): void;
   readonly children: ReactNode;
 }
@@ -15,7 +17,14 @@ const Close = createContext<() => void>(() => {});
 export const useClose = () => useContext(Close);
 
 /** A modal dialog; Escape and a click beside it close it. */
-export function Dialog({ label, labelledBy, className = '', onClose, children }: Props) {
+export function Dialog({
+  label,
+  labelledBy,
+  className = '',
+  beside = false,
+  onClose,
+  children,
+}: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     dialog.current?.showModal();
@@ -25,7 +34,7 @@ export function Dialog({ label, labelledBy, className = '', onClose, children }:
   return (
     <dialog
       ref={dialog}
-      className="modal"
+      className={beside ? 'modal modal-beside' : 'modal'}
       aria-label={label}
       aria-labelledby={labelledBy}
       onClose={onClose}

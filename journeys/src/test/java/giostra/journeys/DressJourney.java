@@ -160,6 +160,20 @@ class DressJourney {
     String id = page(api);
     Bench bench = Bench.open(page, api, id, "dress", "one");
     bench.bead("Panel").click();
+    // What is chosen by eye shows on the stage before it is set, and goes when it is given up.
+    Frame stage = bench.stage();
+    String ground = css(stage, ".g-panel", "backgroundImage");
+    bench.cell("one", "tabs.panel/rest/ground", "desktop").focus();
+    page.keyboard().press("Space");
+    page.getByText("From a point").click();
+    page.getByLabel("from above, %").fill("10");
+    stage.waitForFunction(
+        "() => getComputedStyle(document.querySelector('.g-panel')).backgroundImage"
+            + ".startsWith('radial-gradient(at 50% 10%')");
+    assertThat(Axe.within(page, "dialog[open] .modal-box")).isEmpty();
+    page.keyboard().press("Escape");
+    waitFor(page, stage, ".g-panel", "backgroundImage", ground);
+    assertThat(api.page(id).path("revision").asInt()).isZero();
     around(bench, "tabs.panel/rest/edge", "3", "3", "3", "0");
     around(bench, "tabs.panel/rest/corners", "0", "26px", "1.5rem", "0");
     bench.bead("Heading").click();

@@ -378,7 +378,7 @@ class PartsJourney {
     Locator cell = bench.cell("film", "video.start-button/rest/ground", "desktop");
     cell.locator(".swatch-button").click();
     Locator dialog = page.locator("dialog[open]");
-    dialog.getByText("Gradient").click();
+    dialog.getByText("Along a line").click();
     dialog.getByLabel("Colour 1", new Locator.GetByLabelOptions().setExact(true)).fill("#aa3311");
     dialog.getByText("Set", new Locator.GetByTextOptions().setExact(true)).click();
     bench.saved();

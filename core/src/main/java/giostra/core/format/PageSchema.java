@@ -207,7 +207,8 @@ public final class PageSchema {
               text(
                   String.format(
                       Locale.ROOT,
-                      "^(%1$s|linear-gradient\\(%2$sdeg(,%1$s %2$s%%){2,6}\\))$",
+                      "^(%1$s|(linear-gradient\\(%2$sdeg|radial-gradient\\((circle )?at %2$s%% %2$s%%)(,%1$s"
+                          + " %2$s%%){2,6}\\))$",
                       COLOUR,
                       "\\d+(\\.\\d+)?"));
           case ShadeKind _ -> MAKE.objectNode().put("type", "string").put("maxLength", 400);

@@ -7,6 +7,7 @@ import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** What lies under something: one colour, or a gradient of some. */
 public sealed interface Ground {
@@ -32,15 +33,59 @@ public sealed interface Ground {
     }
   }
 
+  /** Which way the colours of a gradient follow each other. */
+  sealed interface Course {
+    /** As CSS begins the gradient, up to its first colour. */
+    String css();
+  }
+
   /**
-   * From one colour to others along a line.
+   * Along a line.
    *
    * @param angle degrees, 0 up, 90 to the right
+   */
+  record Line(double angle) implements Course {
+    public Line {
+      Require.within(0, 360, "angle of the gradient (deg)", angle);
+    }
+
+    @Override
+    public String css() {
+      return "linear-gradient(" + Require.number(angle) + "deg,";
+    }
+  }
+
+  /**
+   * From a point outwards to the farthest corner. Source: CSS Images 3, "Radial Gradients".
+   *
+   * @param circle whether it is as wide as high, whatever the box is
+   * @param x percent of the box, from the left
+   * @param y percent of the box, from above
+   */
+  record Round(boolean circle, double x, double y) implements Course {
+    public Round {
+      Require.within(0, 100, "middle of the gradient, from the left (%)", x);
+      Require.within(0, 100, "middle of the gradient, from above (%)", y);
+    }
+
+    @Override
+    public String css() {
+      return String.format(
+          Locale.ROOT,
+          "radial-gradient(%sat %s%% %s%%,",
+          circle ? "circle " : "",
+          Require.number(x),
+          Require.number(y));
+    }
+  }
+
+  /**
+   * From one colour to others.
+   *
    * @param stops two at the least
    */
-  record Gradient(double angle, List<Stop> stops) implements Ground {
+  record Gradient(Course course, List<Stop> stops) implements Ground {
     public Gradient {
-      Require.within(0, 360, "angle of the gradient (deg)", angle);
       Require.within(2, MOST_STOPS, "colours of the gradient", stops.size());
       stops = List.copyOf(stops);
     }
@@ -62,11 +107,7 @@ public sealed interface Ground {
     }
 
     private String written(Function<Stop, String> as) {
-      return "linear-gradient("
-          + Require.number(angle)
-          + "deg,"
-          + stops.stream().map(as).collect(Collectors.joining(","))
-          + ")";
+      return course.css() + stops.stream().map(as).collect(Collectors.joining(",")) + ")";
     }
   }
 
@@ -82,23 +123,38 @@ public sealed interface Ground {
   }
 
   /**
-   * Reads a colour, or a gradient such as {@code linear-gradient(180deg, #0000, #0a1412 45%)}.
-   * Where colours have no place they stand evenly between their neighbours. Source: CSS Images 3,
-   * "Linear Gradients" and "Color Stop 'Fixup'".
+   * Reads a colour, or a gradient such as {@code linear-gradient(180deg, #0000, #0a1412 45%)} or
+   * {@code radial-gradient(circle at 30% 20%, accent, ground)}. Where colours have no place they
+   * stand evenly between their neighbours. Source: CSS Images 3, "Gradients" and "Color Stop
+   * 'Fixup'".
    *
    * @throws Refused when it is neither
    */
   static Ground parse(String text) {
     String written = text.strip().toLowerCase(Locale.ROOT);
-    if (!written.startsWith("linear-gradient")) {
+    if (!written.startsWith("linear-gradient") && !written.startsWith("radial-gradient")) {
       return new Plain(Ink.parse(text));
     }
-    Matcher whole = Written.GRADIENT.matcher(written);
-    if (!whole.matches()) {
-      throw refused(text);
+    Matcher line = Written.LINE.matcher(written);
+    Matcher round = Written.ROUND.matcher(written);
+    if (line.matches()) {
+      return gradient(new Line(number(line.group(1), 180)), line.group(2));
     }
-    double angle = whole.group(1) == null ? 180 : Double.parseDouble(whole.group(1));
-    String[] parts = whole.group(2).split(",(?![^(]*\\))");
+    if (round.matches()) {
+      boolean circle = "circle".equals(round.group(1));
+      return gradient(
+          new Round(circle, number(round.group(2), 50), number(round.group(3), 50)),
+          round.group(4));
+    }
+    throw refused(text);
+  }
+
+  private static double number(@Nullable String written, double unlessWritten) {
+    return written == null ? unlessWritten : Double.parseDouble(written);
+  }
+
+  private static Gradient gradient(Course course, String written) {
+    String[] parts = written.split(",(?![^(]*\\))");
     var colours = new ArrayList<Ink>();
     var at = new double[parts.length];
     for (int i = 0; i < parts.length; i++) {
@@ -114,14 +170,15 @@ public sealed interface Ground {
     for (int i = 0; i < parts.length; i++) {
       stops.add(new Stop(colours.get(i), at[i]));
     }
-    return new Gradient(angle, stops);
+    return new Gradient(course, stops);
   }
 
   private static Refused refused(String text) {
     return new Refused(
         "ground",
         text.strip(),
-        "a colour, one of the tone such as accent, or linear-gradient(180deg, #0a1412, #2b6b5a 60%)");
+        "a colour, one of the tone such as accent, linear-gradient(180deg, #0a1412, #2b6b5a 60%) or"
+            + " radial-gradient(at 50% 0%, #0a1412, #2b6b5a 60%)");
   }
 
   private static void placed(double[] at) {
@@ -145,8 +202,16 @@ public sealed interface Ground {
 
   /** How gradients are written. */
   final class Written {
-    private static final Pattern GRADIENT =
-        Pattern.compile("linear-gradient\\(\\s*(?:(\\d{0,9}\\.?\\d{1,9})deg\\s*,)?(.{1,400})\\)");
+    private static final String NUMBER = "(\\d{0,9}\\.?\\d{1,9})";
+    private static final Pattern LINE =
+        Pattern.compile("linear-gradient\\(\\s*(?:" + NUMBER + "deg\\s*,)?(.{1,400})\\)");
+    private static final Pattern ROUND =
+        Pattern.compile(
+            "radial-gradient\\(\\s*(?:(circle\\b|ellipse\\b)?\\s{0,9}(?:at\\s+"
+                + NUMBER
+                + "%\\s+"
+                + NUMBER
+                + "%)?\\s{0,9},)?(.{1,400})\\)");
     private static final Pattern STOP =
         Pattern.compile("(#[0-9a-f]+|rgba?\\([^)]*\\)|[a-z-]+)(?:\\s+(\\d{0,9}\\.?\\d{1,9})%)?");
 

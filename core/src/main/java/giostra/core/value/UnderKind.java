@@ -14,6 +14,7 @@ public record UnderKind() implements ParsedKind<Ground> {
 
   @Override
   public String allowed() {
-    return "a colour, or a gradient such as linear-gradient(180deg, #0a1412, #2b6b5a 60%) of 2 to 6 colours";
+    return "a colour, or a gradient such as linear-gradient(180deg, #0a1412, #2b6b5a 60%) or"
+        + " radial-gradient(circle at 30% 20%, accent, ground) of 2 to 6 colours";
   }
 }

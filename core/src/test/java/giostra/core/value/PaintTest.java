@@ -73,7 +73,9 @@ class PaintTest {
     assertThat(Colour.parse(colour.css())).isEqualTo(colour);
     Ground ground =
         new Ground.Gradient(
-            angle,
+            alpha % 2 == 0
+                ? new Ground.Line(angle)
+                : new Ground.Round(red % 2 == 0, at, angle % 101),
             java.util.List.of(
                 new Ground.Stop(new Ink.Own(colour), 0),
                 new Ground.Stop(new Ink.Own(Colour.CLEAR), at),
@@ -90,6 +92,9 @@ class PaintTest {
         "linear-gradient(90deg, #000, #888 , #fff) | linear-gradient(90deg,#000000 0%,#888888 50%,#ffffff 100%)",
         "linear-gradient(0deg, #000 20%, #888, #999, #fff 80%) | linear-gradient(0deg,#000000 20%,#888888 40%,#999999 60%,#ffffff 80%)",
         "linear-gradient(0deg, #000 60%, #fff 40%) | linear-gradient(0deg,#000000 60%,#ffffff 60%)",
+        "radial-gradient(#000, #fff) | radial-gradient(at 50% 50%,#000000 0%,#ffffff 100%)",
+        "radial-gradient(ellipse, #000, #fff) | radial-gradient(at 50% 50%,#000000 0%,#ffffff 100%)",
+        "Radial-Gradient( circle at 30% 12.5%, #abc 20%, #fff) | radial-gradient(circle at 30% 12.5%,#aabbcc 20%,#ffffff 100%)",
         "linear-gradient(rgb(0 0 0 / 50%), transparent 10%) | linear-gradient(180deg,#00000080 0%,#00000000 10%)"
       })
   void coloursWithoutAPlaceStandEvenly(String written, String css) {
@@ -103,7 +108,11 @@ class PaintTest {
         "linear-gradient(#000)",
         "linear-gradient(to top, #000, #fff)",
         "linear-gradient(400deg, #000, #fff)",
-        "radial-gradient(#000, #fff)",
+        "radial-gradient(#000)",
+        "radial-gradient(circle at 30px 20%, #000, #fff)",
+        "radial-gradient(at 101% 20%, #000, #fff)",
+        "radial-gradient(closest-side, #000, #fff)",
+        "conic-gradient(#000, #fff)",
         "linear-gradient(#000, url(x))"
       })
   void whatIsNoGroundIsRefused(String written) {
