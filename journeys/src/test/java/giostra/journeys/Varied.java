@@ -302,7 +302,7 @@ final class Varied {
       case "picture", "backPicture", "thumbnail" ->
           filled ? List.of("lamp-walk", "visitor-1", "fern-gully").get(random.nextInt(3)) : "";
       case "clip" -> filled ? "bloom" : "";
-      case "icon", "backIcon" -> filled ? "sun" : "";
+      case "icon", "backIcon", "buttonIcon", "button2Icon" -> filled ? "sun" : "";
       case "category" -> List.of("Paths", "Houses and halls", "").get(random.nextInt(3));
       default -> "";
     };

@@ -20,7 +20,8 @@ public final class Anatomy {
           PageParts.SUBHEADING,
           PageParts.ITEM_TEXT,
           PageParts.BUTTON,
-          PageParts.SECOND_BUTTON);
+          PageParts.SECOND_BUTTON,
+          PageParts.BUTTON_ICON);
 
   /** What stands over, between or after the items of a piece. */
   private static final Set<Part> BETWEEN_ITEMS =

@@ -68,13 +68,16 @@ public final class PageParts {
           ground(
               corners(
                   padded(
-                      words(
-                          Part.of("page.button", "Button", State.FOCUS, State.HOVER, State.PRESSED),
-                          Family.TEXT,
-                          600,
-                          rem(1),
-                          1.3,
-                          ToneColour.GROUND),
+                      gap(
+                          words(
+                              Part.of(
+                                  "page.button", "Button", State.FOCUS, State.HOVER, State.PRESSED),
+                              Family.TEXT,
+                              600,
+                              rem(1),
+                              1.3,
+                              ToneColour.GROUND),
+                          em(0.5)),
                       em(0.7),
                       em(1.4),
                       em(0.7)),
@@ -87,18 +90,20 @@ public final class PageParts {
               ground(
                   corners(
                       padded(
-                          words(
-                              Part.of(
-                                  "page.second-button",
-                                  "Second button",
-                                  State.FOCUS,
-                                  State.HOVER,
-                                  State.PRESSED),
-                              Family.TEXT,
-                              600,
-                              rem(1),
-                              1.3,
-                              ToneColour.ACCENT),
+                          gap(
+                              words(
+                                  Part.of(
+                                      "page.second-button",
+                                      "Second button",
+                                      State.FOCUS,
+                                      State.HOVER,
+                                      State.PRESSED),
+                                  Family.TEXT,
+                                  600,
+                                  rem(1),
+                                  1.3,
+                                  ToneColour.ACCENT),
+                              em(0.5)),
                           em(0.7),
                           em(1.4),
                           em(0.7)),
@@ -106,6 +111,10 @@ public final class PageParts {
                   none()),
               2,
               Ink.of(ToneColour.ACCENT)));
+
+  /** Before or after the words of a button. */
+  public static final Part BUTTON_ICON =
+      Said.size(Part.of("page.button-icon", "Button’s icon"), em(1.2), 8, 120);
 
   /** Buttons side by side. */
   public static final Part BUTTONS = gap(Part.of("page.buttons", "Buttons"), rem(0.6));

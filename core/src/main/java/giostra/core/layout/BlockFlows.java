@@ -17,6 +17,7 @@ import giostra.core.page.GridSettings;
 import giostra.core.page.GridSettings.Heights;
 import giostra.core.page.GridSettings.LastRow;
 import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
 import giostra.core.page.LinkSettings.Link;
 import giostra.core.page.Node;
 import giostra.core.page.PageSettings;
@@ -188,7 +189,14 @@ final class BlockFlows {
     String label = button.values().get(BlockSettings.LABEL);
     return label.isEmpty()
         ? Flow.NONE
-        : items.buttons(button, List.of(items.button(button, PageParts.BUTTON, label)));
+        : items.buttons(
+            button,
+            List.of(
+                items.button(
+                    button,
+                    PageParts.BUTTON,
+                    label,
+                    !button.values().get(ItemSettings.BUTTON_ICON).isEmpty())));
   }
 
   private Flow columns(Block.Columns columns) {
@@ -244,7 +252,7 @@ final class BlockFlows {
     Text heading =
         words(piece, PageParts.heading(Outline.of(document).title(piece))).of(title, locale);
     PartBox over = part(piece, PageParts.OVER);
-    ItemFlows.Button button = items.button(piece, PageParts.BUTTON, pressed ? label : "");
+    ItemFlows.Button button = items.button(piece, PageParts.BUTTON, pressed ? label : "", false);
     return (width, screen) -> {
       var row = new ArrayList<Flow.Box>();
       if (!title.isEmpty()) {

@@ -92,26 +92,39 @@ final class ItemFlows {
         Fields.buttons(piece, item).stream()
             .map(each ->
                 button(
-                    item, each.second() ? PageParts.SECOND_BUTTON : PageParts.BUTTON, each.words()))
+                    item,
+                    each.second() ? PageParts.SECOND_BUTTON : PageParts.BUTTON,
+                    each.words(),
+                    !each.icon().isEmpty()))
             .toList();
     return all.isEmpty() ? Optional.empty() : Optional.of(buttons(item, all));
   }
 
-  /** A button with its words. */
-  record Button(PartBox box, Text text) {
+  /**
+   * A button with its words.
+   *
+   * @param icon what it has beside them
+   */
+  record Button(PartBox box, Text text, Optional<PartBox> icon) {
     /** It in a row of a width; one that is wider breaks its words. */
     Flow.Box in(double width, Screen screen) {
-      double across = box.across(screen);
+      double letters = box.of(Property.TEXT_SIZE).px(screen.lesser());
+      double size = icon.map(sign -> sign.em(Property.SIZE, letters)).orElse(0.0);
+      double beside = icon.isPresent() ? size + box.em(Property.GAP, letters) : 0;
+      double across = box.across(screen) + beside;
       screen.fits(across, width);
       return new Flow.Box(
           Math.min(width, text.natural(screen) + across),
-          text.height(Math.max(1, width - across), screen) + box.down(screen));
+          Math.max(size, text.height(Math.max(1, width - across), screen)) + box.down(screen));
     }
   }
 
-  Button button(Node node, Part part, String words) {
+  Button button(Node node, Part part, String words, boolean icon) {
     PartBox box = blocks.part(node, part);
-    return new Button(box, box.words().of(words, locale));
+    return new Button(
+        box,
+        box.words().of(words, locale),
+        icon ? Optional.of(blocks.part(node, PageParts.BUTTON_ICON)) : Optional.empty());
   }
 
   /** Buttons in a row that wraps; one that is wider than the row breaks its words. */

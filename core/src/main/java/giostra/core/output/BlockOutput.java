@@ -4,6 +4,7 @@ import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.BlockSettings.Shape;
 import giostra.core.page.Column;
+import giostra.core.page.ItemSettings;
 import giostra.core.page.LinkSettings.Link;
 import giostra.core.page.Piece;
 import giostra.core.value.Aspect;
@@ -125,7 +126,12 @@ final class BlockOutput {
     Link link = BlockSettings.LINK.in(button.values());
     Link leading = link.leads() ? link : new Link("#", false, java.util.List.of(), link.label());
     out.open("div", "class", "g-press", "id", "g-" + button.id());
-    writing.link(leading, "g-button").text(label).close("a");
+    writing.button(
+        label,
+        leading,
+        "g-button",
+        button.values().get(ItemSettings.BUTTON_ICON),
+        button.values().get(ItemSettings.BUTTON_ICON_SIDE) == ItemSettings.IconSide.BEFORE);
     out.close("div");
     writing.put("#g-" + button.id(), "text-align", button, BlockSettings.ALIGN, Css::word);
   }

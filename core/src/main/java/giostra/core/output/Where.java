@@ -44,6 +44,7 @@ record Where(String selector, String current, String own) {
     at("page.remote-picture", "img[data-remote]");
     at("page.button", ".g-button:not(.g-second)&");
     at("page.second-button", ".g-second&");
+    at("page.button-icon", ".g-signed>.g-icon");
     at("page.buttons", ".g-buttons");
     at("page.kicker", ".g-kicker");
     at("page.subheading", ".g-sub");
@@ -128,7 +129,7 @@ record Where(String selector, String current, String own) {
     at("flip.back-heading", ".g-back>.g-body>" + HEADINGS);
     at("flip.back-text", ".g-back>.g-body>.g-copy");
     at("flip.icon", ".g-front .g-icon");
-    at("flip.back-icon", ".g-back .g-body .g-icon");
+    at("flip.back-icon", ".g-back .g-body>.g-icon");
     at("flip.turn-back", ".g-turn-back&");
     at("grid.divider", ".g-grid>*::after|.g-grid>*::before");
     at("counters.box", LIT);

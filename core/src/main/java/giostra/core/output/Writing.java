@@ -184,7 +184,7 @@ final class Writing {
     if (!title.isEmpty()) {
       out.element("h" + outline.title(piece), title);
     }
-    button(button, PieceSettings.TITLE_LINK.in(piece.values()), "g-button");
+    button(button, PieceSettings.TITLE_LINK.in(piece.values()), "g-button", "", false);
     out.close("div");
   }
 
@@ -350,15 +350,33 @@ final class Writing {
     }
     out.open("div", "class", "g-buttons");
     all.forEach(each ->
-        button(each.words(), each.link(), each.second() ? "g-button g-second" : "g-button"));
+        button(
+            each.words(),
+            each.link(),
+            each.second() ? "g-button g-second" : "g-button",
+            each.icon(),
+            each.iconFirst()));
     out.close("div");
   }
 
   /** A button that leads somewhere; nothing where it has no words or no address. */
-  void button(String words, Link link, String classes) {
-    if (!words.isEmpty() && link.leads()) {
-      link(link, classes).text(words).close("a");
+  void button(String words, Link link, String classes, String icon, boolean iconFirst) {
+    if (words.isEmpty() || !link.leads()) {
+      return;
     }
+    if (icon.isEmpty()) {
+      link(link, classes).text(words).close("a");
+      return;
+    }
+    link(link, classes + " g-signed");
+    if (iconFirst) {
+      icons.write(out, icon, false, "");
+    }
+    out.element("span", words);
+    if (!iconFirst) {
+      icons.write(out, icon, false, "");
+    }
+    out.close("a");
   }
 
   /** A button that has another sign and another name while it is on. */
@@ -399,7 +417,10 @@ final class Writing {
     if (!Fields.off(piece, "icon")) {
       Nudge nudge = item.values().get(ItemSettings.ICON_NUDGE);
       if (!nudge.equals(Nudge.NONE) && !item.values().get(setting).isEmpty()) {
-        css.put("[data-item=" + item.id() + "] .g-icon", "translate", _ -> nudge.css());
+        css.put(
+            "[data-item=" + item.id() + "] .g-icon:not(.g-button>*)",
+            "translate",
+            _ -> nudge.css());
       }
       icons.write(
           out, item.values().get(setting), item.values().get(ItemSettings.ICON_COLOURS), classes);

@@ -109,7 +109,10 @@ public final class BlockSettings {
   static final List<Setting<?>> TEXT = List.of(PARAGRAPHS, ALIGN, LINE_MEASURE);
   static final List<Setting<?>> PICTURE = List.of(SOURCE, ALT, FOCUS, SHAPE);
   static final List<Setting<?>> BUTTON =
-      ItemSettings.joined(List.of(LABEL), LINK.all(), List.of(ALIGN));
+      ItemSettings.joined(
+          List.of(LABEL),
+          LINK.all(),
+          List.of(ItemSettings.BUTTON_ICON, ItemSettings.BUTTON_ICON_SIDE, ALIGN));
   static final List<Setting<?>> OWN_HTML = List.of(MARKUP);
   static final List<Setting<?>> COLUMNS = List.of(RATIO, GAP, ORDER, ProofSettings.LEFT);
 

@@ -47,8 +47,11 @@ public final class Fields {
           ItemSettings.ICON_COLOURS,
           ItemSettings.ICON_NUDGE,
           ItemSettings.SUBHEADING,
+          ItemSettings.BUTTON_ICON,
           ItemSettings.BUTTON_2,
           ItemSettings.BUTTON_2_LINK.address(),
+          ItemSettings.BUTTON_2_ICON,
+          ItemSettings.BUTTON_ICON_SIDE,
           ItemSettings.BESIDE,
           ItemSettings.TURN,
           ItemSettings.BACK_ICON,
@@ -75,8 +78,11 @@ public final class Fields {
               ItemSettings.TEXT,
               ItemSettings.BUTTON,
               ItemSettings.BUTTON_LINK,
+              ItemSettings.BUTTON_ICON,
               ItemSettings.BUTTON_2,
               ItemSettings.BUTTON_2_LINK,
+              ItemSettings.BUTTON_2_ICON,
+              ItemSettings.BUTTON_ICON_SIDE,
               ItemSettings.LINK,
               ItemSettings.NAME,
               ItemSettings.THUMBNAIL,
@@ -98,7 +104,9 @@ public final class Fields {
               ItemSettings.ALT,
               ItemSettings.FOCUS,
               ItemSettings.BUTTON,
-              ItemSettings.BUTTON_LINK),
+              ItemSettings.BUTTON_LINK,
+              ItemSettings.BUTTON_ICON,
+              ItemSettings.BUTTON_ICON_SIDE),
           NodeType.ACCORDION,
           list(
               ItemSettings.HEADING,
@@ -112,7 +120,9 @@ public final class Fields {
               ItemSettings.ALT,
               ItemSettings.FOCUS,
               ItemSettings.BUTTON,
-              ItemSettings.BUTTON_LINK),
+              ItemSettings.BUTTON_LINK,
+              ItemSettings.BUTTON_ICON,
+              ItemSettings.BUTTON_ICON_SIDE),
           NodeType.FLIP_BOXES,
           list(
               ItemSettings.PICTURE,
@@ -129,6 +139,8 @@ public final class Fields {
               ItemSettings.BACK_TEXT,
               ItemSettings.BUTTON,
               ItemSettings.BUTTON_LINK,
+              ItemSettings.BUTTON_ICON,
+              ItemSettings.BUTTON_ICON_SIDE,
               ItemSettings.TURN),
           NodeType.COUNTERS,
           list(
@@ -186,8 +198,11 @@ public final class Fields {
               ItemSettings.TEXT,
               ItemSettings.BUTTON,
               ItemSettings.BUTTON_LINK,
+              ItemSettings.BUTTON_ICON,
               ItemSettings.BUTTON_2,
               ItemSettings.BUTTON_2_LINK,
+              ItemSettings.BUTTON_2_ICON,
+              ItemSettings.BUTTON_ICON_SIDE,
               ItemSettings.LINK,
               ItemSettings.ICON,
               ItemSettings.ICON_COLOURS,
@@ -265,20 +280,36 @@ public final class Fields {
     return off(piece, setting.id()) ? "" : item.values().get(setting);
   }
 
-  /** A button that shows. */
-  public record Pressed(String words, Link link, boolean second) {}
+  /**
+   * A button that shows.
+   *
+   * @param icon empty for none
+   */
+  public record Pressed(String words, Link link, boolean second, String icon, boolean iconFirst) {}
 
   /**
    * Up to two buttons of an item: those with words that lead somewhere. The first leads where the
    * item does when it has no address of its own.
    */
   public static List<Pressed> buttons(Piece piece, Item item) {
-    Link own = ItemSettings.BUTTON_LINK.in(item.values());
-    Link first = own.leads() ? own : ItemSettings.LINK.in(item.values());
-    Link second = ItemSettings.BUTTON_2_LINK.in(item.values());
+    Values values = item.values();
+    Link own = ItemSettings.BUTTON_LINK.in(values);
+    Link first = own.leads() ? own : ItemSettings.LINK.in(values);
+    Link second = ItemSettings.BUTTON_2_LINK.in(values);
+    boolean before = values.get(ItemSettings.BUTTON_ICON_SIDE) == ItemSettings.IconSide.BEFORE;
     return Stream.of(
-            new Pressed(shown(piece, item, ItemSettings.BUTTON), first, false),
-            new Pressed(shown(piece, item, ItemSettings.BUTTON_2), second, true))
+            new Pressed(
+                shown(piece, item, ItemSettings.BUTTON),
+                first,
+                false,
+                values.get(ItemSettings.BUTTON_ICON),
+                before),
+            new Pressed(
+                shown(piece, item, ItemSettings.BUTTON_2),
+                second,
+                true,
+                values.get(ItemSettings.BUTTON_2_ICON),
+                before))
         .filter(button -> !button.words().isEmpty() && button.link().leads())
         .toList();
   }

@@ -19,6 +19,12 @@ import java.util.stream.Stream;
 
 /** The fields of items: one vocabulary for all kinds; {@link Fields} says which a piece uses. */
 public final class ItemSettings {
+  /** On which side of the words of a button its icon stands. */
+  public enum IconSide {
+    AFTER,
+    BEFORE
+  }
+
   /**
    * The way a flip box turns, or a slide's picture stands, where an item departs from its piece.
    */
@@ -82,6 +88,16 @@ public final class ItemSettings {
   public static final Setting<String> BUTTON_2 = words("button2", "Second button", 120);
   public static final LinkSettings BUTTON_2_LINK =
       LinkSettings.of("button2Link", "Second button’s link");
+  public static final Setting<String> BUTTON_ICON =
+      Setting.once("buttonIcon", "Button’s icon", new IconKind(), "");
+  public static final Setting<String> BUTTON_2_ICON =
+      Setting.once("button2Icon", "Second button’s icon", new IconKind(), "");
+
+  /** Where icons stand to the words of buttons. */
+  public static final Setting<IconSide> BUTTON_ICON_SIDE =
+      Setting.once(
+          "buttonIconSide", "Icon of a button", new PickKind<>(IconSide.class), IconSide.AFTER);
+
   public static final LinkSettings LINK = LinkSettings.of("link", "Link");
   public static final Setting<String> THUMBNAIL =
       Setting.once("thumbnail", "Thumbnail", new PictureKind(), "");
@@ -156,8 +172,9 @@ public final class ItemSettings {
               ROLE,
               BUTTON),
           BUTTON_LINK.all(),
-          List.of(BUTTON_2),
+          List.of(BUTTON_ICON, BUTTON_2),
           BUTTON_2_LINK.all(),
+          List.of(BUTTON_2_ICON, BUTTON_ICON_SIDE),
           LINK.all(),
           List.of(
               THUMBNAIL,

@@ -22,7 +22,8 @@ public enum NodeType {
   HEADING("heading", BlockSettings.HEADING, PageParts.HEADINGS, Set.of()),
   TEXT("text", BlockSettings.TEXT, PageParts.TEXTS, Set.of()),
   PICTURE("picture", BlockSettings.PICTURE, List.of(PageParts.PICTURE), Set.of()),
-  BUTTON("button", BlockSettings.BUTTON, List.of(PageParts.BUTTON), Set.of()),
+  BUTTON(
+      "button", BlockSettings.BUTTON, List.of(PageParts.BUTTON, PageParts.BUTTON_ICON), Set.of()),
   OWN_HTML("own-html", BlockSettings.OWN_HTML, List.of(PageParts.FIELD), Set.of()),
   COLUMNS("columns", BlockSettings.COLUMNS, List.of(), Set.of("column")),
   COLUMN("column", List.of(), List.of(), Names.BLOCKS),

@@ -24,7 +24,8 @@ public final class PartsShown {
           PageParts.SUBHEADING,
           PageParts.ITEM_TEXT,
           PageParts.BUTTON,
-          PageParts.SECOND_BUTTON);
+          PageParts.SECOND_BUTTON,
+          PageParts.BUTTON_ICON);
 
   private static final Set<Part> QUOTED =
       Set.of(
