@@ -16,7 +16,7 @@ public final class Compiled {
   private final String end;
   private final List<SectionFiles> sections;
   private final Sheet sheet;
-  private final int styled;
+  private final int weight;
   private final String cssPath;
   private final Set<String> pictures;
   private final List<String> scripts;
@@ -28,7 +28,7 @@ public final class Compiled {
    * @param shipped what it was compiled with
    * @param start markup before the sections, without the path of the sheet
    * @param end markup after them
-   * @param styled characters of the sheet
+   * @param weight characters of all of it, about
    */
   Compiled(
       Shipped shipped,
@@ -36,7 +36,7 @@ public final class Compiled {
       String end,
       List<SectionFiles> sections,
       Sheet sheet,
-      int styled,
+      int weight,
       String cssPath,
       Set<String> pictures,
       List<String> scripts,
@@ -48,7 +48,7 @@ public final class Compiled {
     this.end = end;
     this.sections = List.copyOf(sections);
     this.sheet = sheet;
-    this.styled = styled;
+    this.weight = weight;
     this.cssPath = cssPath;
     this.pictures = pictures;
     this.scripts = scripts;
@@ -72,7 +72,7 @@ public final class Compiled {
 
   /** About how many characters it keeps. */
   public int weight() {
-    return styled + sections.stream().mapToInt(SectionFiles::length).sum();
+    return weight;
   }
 
   /** The whole stylesheet as values. */

@@ -38,6 +38,9 @@ public final class Compiler {
   private final Outline outline;
   private final Map<Section, SectionFiles> known = new IdentityHashMap<>();
 
+  /** Rules of the page itself, by the ids of their bands. */
+  private final List<String> shared = new ArrayList<>();
+
   private Compiler(Document document, Shipped shipped, @Nullable Compiled before) {
     this.document = document;
     this.outline =
@@ -78,8 +81,6 @@ public final class Compiler {
     var pictures = new Pictures(document, shipped.media(), origins);
     List<Shipped.Font> fonts = FontUse.of(document, sections).among(shipped.fonts());
     Sheet sheet = sheet(sections, pictures, fonts);
-    String css = sheet.css();
-    String cssPath = "style." + Hash.of(css) + ".css";
     List<String> scripts = shipped.scripts(kinds(sections));
     var icons = new TreeMap<String, IconSprite.Symbol>();
     var files = new LinkedHashSet<String>();
@@ -101,13 +102,25 @@ public final class Compiler {
         "</main></body></html>\n",
         sections,
         sheet,
-        css.length(),
-        cssPath,
+        sheet.fixed().length() + sections.stream().mapToInt(SectionFiles::length).sum(),
+        "style." + named(sheet, sections) + ".css",
         files,
         scripts,
         fonts.stream().map(Shipped.Font::path).toList(),
         List.copyOf(missing),
         origins);
+  }
+
+  /**
+   * A name that a sheet of other rules does not have, without writing the sheet: an edit changes
+   * the rules of one section, and those of the others are known by theirs.
+   */
+  private String named(Sheet sheet, List<SectionFiles> sections) {
+    var all = new StringBuilder(sheet.fixed());
+    document.bands().widestFirst().forEach(band -> all.append(band.id()).append(band.query()));
+    shared.forEach(all::append);
+    sections.forEach(each -> all.append(each.sheet()).append(each.mostItems()));
+    return Hash.of(all.toString());
   }
 
   private static Set<String> kinds(List<SectionFiles> sections) {
@@ -122,6 +135,13 @@ public final class Compiler {
     var worn = new HashSet<String>();
     sections.forEach(each -> worn.addAll(each.worn()));
     new StyleCss(document, everywhere, everywhereHover, pictures::path).everywhere(worn);
+    for (BandCss each : List.of(everywhere, everywhereHover)) {
+      new TreeMap<>(each.byBand())
+          .forEach((band, rules) -> {
+            shared.add(band);
+            shared.addAll(rules);
+          });
+    }
     Set<String> kinds = kinds(sections);
     var parts = new TreeSet<String>();
     sections.forEach(each -> parts.addAll(each.parts()));

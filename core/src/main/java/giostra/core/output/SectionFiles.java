@@ -9,6 +9,7 @@ import giostra.core.page.Site;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * What is written of one section. It depends on nothing but what its {@link Given} says and on what
@@ -27,6 +28,8 @@ import java.util.Set;
  * @param missing ids of media that it asks for and that are not there
  * @param fonts that its words need
  * @param worn ids of the looks that its pieces wear
+ * @param sheet the hash of all its rules
+ * @param length characters of its markup and its rules
  */
 record SectionFiles(
     Given given,
@@ -43,7 +46,25 @@ record SectionFiles(
     Set<String> missing,
     Origins origins,
     FontUse fonts,
-    Set<String> worn) {
+    Set<String> worn,
+    String sheet,
+    int length) {
+
+  /** Its rules one after the other, each said to be of its band. */
+  static String rules(
+      Map<String, List<String>> css, Map<String, List<String>> hover, List<String> within) {
+    var all = new StringBuilder();
+    for (Map<String, List<String>> each : List.of(css, hover)) {
+      new TreeMap<>(each)
+          .forEach((band, rules) -> {
+            all.append(band).append('{');
+            rules.forEach(all::append);
+            all.append('}');
+          });
+    }
+    within.forEach(all::append);
+    return all.toString();
+  }
 
   /**
    * All that a section's files depend on, besides what ships with the page.
@@ -69,12 +90,6 @@ record SectionFiles(
           && page.equals(other.page)
           && site.equals(other.site);
     }
-  }
-
-  /** Characters of its markup. */
-  int length() {
-    return frame.stream().mapToInt(String::length).sum()
-        + blocks.values().stream().mapToInt(String::length).sum();
   }
 
   /** Its markup. */

@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -94,13 +95,17 @@ final class SectionOutput {
     }
     writing.out.close("section");
     frame.add(writing.out.from(end));
+    Map<String, List<String>> css = writing.css.byBand();
+    Map<String, List<String>> hover = writing.hoverCss.byBand();
+    List<String> within = List.copyOf(writing.within);
+    String rules = SectionFiles.rules(css, hover, within);
     return new SectionFiles(
         given,
         List.copyOf(frame),
         written,
-        writing.css.byBand(),
-        writing.hoverCss.byBand(),
-        List.copyOf(writing.within),
+        css,
+        hover,
+        within,
         writing.kinds,
         writing.parts,
         writing.mostItems,
@@ -109,7 +114,9 @@ final class SectionOutput {
         writing.pictures.missing,
         writing.origins,
         FontUse.of(document, section, Stream.concat(frame.stream(), written.values().stream())),
-        FontUse.worn(document, section).map(Look::id).collect(Collectors.toSet()));
+        FontUse.worn(document, section).map(Look::id).collect(Collectors.toSet()),
+        Hash.of(rules),
+        writing.out.length() + rules.length());
   }
 
   private <T> T value(Node node, Setting<T> setting, Band band) {

@@ -194,8 +194,7 @@ public class StockService {
     }
   }
 
-  /** A page with what it links to put in. */
-  @Transactional(readOnly = true)
+  /** A page with what it links to put in. Most link to nothing, and ask the database nothing. */
   public Document expanded(String siteId, Document document) {
     return document.nodes().noneMatch(Linking::linked)
         ? document
