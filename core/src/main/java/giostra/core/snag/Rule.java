@@ -58,6 +58,12 @@ public enum Rule {
   ORDER(BREAKS, Reordered::check, BANDS, SITE, AROUND),
   /** More quotations in view than are comfortable to read. */
   CROWDED(HINT, Crowded::check, BANDS, SITE, AROUND),
+  /** An item, or a panel, in which there is nothing. */
+  EMPTY(HURTS, Empty::check, BANDS),
+  /** Buttons that say the same and lead elsewhere. */
+  SAME_WORDS(HINT, SameWords::check, BANDS),
+  /** One item by itself in the last row. */
+  LONE_LAST(HINT, LoneLast::check, BANDS, SITE, AROUND, SCROLLBAR),
   /** A value that cannot take effect where it stands. */
   NO_EFFECT(NOTE, NoEffect::check, BANDS, SITE, AROUND, LANGUAGE);
 

@@ -1,0 +1,74 @@
+package giostra.core.snag;
+
+import giostra.core.page.Edit;
+import giostra.core.page.Fields;
+import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
+import giostra.core.page.Piece;
+import giostra.core.value.Setting;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/** An item of which nothing shows, or a heading under which there is nothing. */
+final class Empty {
+  /** What shows of an item by itself; a number always does. */
+  private static final List<Setting<String>> SHOWING =
+      List.of(
+          ItemSettings.KICKER,
+          ItemSettings.HEADING,
+          ItemSettings.SUBHEADING,
+          ItemSettings.TEXT,
+          ItemSettings.NAME,
+          ItemSettings.ROLE,
+          ItemSettings.PICTURE,
+          ItemSettings.ICON,
+          ItemSettings.GROUND_CLIP);
+
+  /** What of that stands by the heading of a panel. */
+  private static final Set<Setting<String>> OF_HEADING =
+      Set.of(ItemSettings.HEADING, ItemSettings.ICON);
+
+  private Empty() {}
+
+  static List<Snag> check(Looked at) {
+    return switch (at.node()) {
+      case Piece.Counters _, Piece.Video _ -> List.of();
+      case Piece piece ->
+          piece.onShow().stream()
+              .filter(item -> empty(piece, item))
+              .map(item -> found(at, piece, item))
+              .toList();
+      default -> List.of();
+    };
+  }
+
+  private static boolean empty(Piece piece, Item item) {
+    List<Setting<?>> asked =
+        Fields.of(piece.type(), piece.values()).stream()
+            .<Setting<?>>map(Fields.Field::setting)
+            .toList();
+    boolean panel = piece.type().hasPanels();
+    Stream<Setting<String>> showing =
+        SHOWING.stream()
+            .filter(asked::contains)
+            .filter(each -> !panel || !OF_HEADING.contains(each));
+    return item.children().isEmpty()
+        && Fields.buttons(piece, item).isEmpty()
+        && showing.allMatch(each -> Fields.shown(piece, item, each).isBlank());
+  }
+
+  private static Snag found(Looked at, Piece piece, Item item) {
+    return Snag.of(
+            Rule.EMPTY,
+            piece.id(),
+            Extent.always(at.document()),
+            Said.of(piece.type().hasPanels() ? "empty-panel" : "empty-item"))
+        .of(item.id())
+        .withFixes(
+            List.of(
+                Snag.Fix.of(
+                    Said.of("hide"),
+                    new Edit.SetValue(item.id(), ItemSettings.HIDDEN.id(), "", true))));
+  }
+}

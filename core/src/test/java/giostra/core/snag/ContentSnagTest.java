@@ -1,0 +1,126 @@
+package giostra.core.snag;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import giostra.core.layout.PictureSizes;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Edits;
+import giostra.core.page.Item;
+import giostra.core.page.Piece;
+import giostra.core.testing.Demo;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Findings that come of what is there and of how much, not of widths. */
+class ContentSnagTest {
+  private final Document demo = Demo.document();
+
+  private static Document with(Document document, String node, String setting, Object value) {
+    return Edits.apply(document, List.of(new Edit.SetValue(node, setting, "", value))).document();
+  }
+
+  private static List<Snag> found(Rule rule, Document document, String piece) {
+    return Snags.of(rule, document, document.piece(piece), 0);
+  }
+
+  /** Each way out, tried on the whole page, mends and brings nothing. */
+  private static void outs(Document document, Snag snag, String... labels) {
+    List<Snag> all = Snags.of(document, PictureSizes.NONE, 0);
+    List<WayOut> outs = WayOut.of(document, snag, all, PictureSizes.NONE, 0);
+    assertThat(outs).extracting(out -> out.fix().label()).containsExactly(labels);
+    assertThat(outs).allMatch(WayOut::mends);
+  }
+
+  @Test
+  void theDemoHasNoneOfThem() {
+    for (Piece piece : demo.pieces()) {
+      for (Rule rule : List.of(Rule.EMPTY, Rule.SAME_WORDS, Rule.LONE_LAST)) {
+        assertThat(found(rule, demo, piece.id())).as(piece.id()).isEmpty();
+      }
+    }
+  }
+
+  /** Items of five kinds, emptied of all that each of them has. */
+  @ParameterizedTest
+  @CsvSource({
+    "houses, house-1, nothing shows in it",
+    "openings, opening-autumn, nothing shows in it",
+    "questions, question-clothes, there is nothing under its heading",
+  })
+  void anItemWithNothingInItIsFound(String piece, String id, String message) {
+    Document bare = demo;
+    for (String setting : bare.node(id).values().set().keySet()) {
+      if (!setting.equals("heading") || !message.contains("heading")) {
+        bare = Edits.apply(bare, cleared(bare, id, setting)).document();
+      }
+    }
+    for (var child : ((Item) bare.node(id)).children()) {
+      bare = Edits.apply(bare, new Edit.RemoveNode(child.id())).document();
+    }
+    List<Snag> found = found(Rule.EMPTY, bare, piece);
+    assertThat(found).hasSize(1);
+    assertThat(found.getFirst().message()).isEqualTo(message);
+    assertThat(found.getFirst().item()).isEqualTo(id);
+    outs(bare, found.getFirst(), "hide it");
+    assertThat(found(Rule.EMPTY, with(bare, id, "picture", "lamp-walk"), piece)).isEmpty();
+    assertThat(found(Rule.EMPTY, with(bare, id, "hidden", true), piece)).isEmpty();
+  }
+
+  private static List<Edit> cleared(Document document, String id, String setting) {
+    return document.node(id).values().set().getOrDefault(setting, Map.of()).keySet().stream()
+        .<Edit>map(band -> new Edit.SetValue(id, setting, band, null))
+        .toList();
+  }
+
+  /** Source: WCAG 2.2, 2.4.9; F84 names "read more" that leads to several places. */
+  @Test
+  void buttonsThatSayTheSameAndLeadElsewhereAreFound() {
+    Document two =
+        with(with(demo, "house-1", "button", "See more"), "house-2", "button", "see more ");
+    assertThat(found(Rule.SAME_WORDS, two, "houses")).as("to one place").isEmpty();
+    Document apart = with(two, "house-2", "link", "#elsewhere");
+    List<Snag> found = found(Rule.SAME_WORDS, apart, "houses");
+    assertThat(found).hasSize(1);
+    assertThat(found.getFirst().message()).startsWith("“See more” leads to 2 different places");
+    outs(apart, found.getFirst(), "add the heading to what each is called");
+    Document named = Edits.apply(apart, found.getFirst().fixes().getFirst().edits()).document();
+    assertThat(named.node("house-1").values().own(giostra.core.page.ItemSettings.LINK.label(), ""))
+        .asString()
+        .startsWith("See more: ");
+    // A name that somebody has said already tells them apart as well.
+    assertThat(
+            found(Rule.SAME_WORDS, with(apart, "house-2", "linkLabel", "To the ferns"), "houses"))
+        .isEmpty();
+    // One that is hidden is not heard.
+    assertThat(found(Rule.SAME_WORDS, with(apart, "house-2", "hidden", true), "houses")).isEmpty();
+  }
+
+  /** 4 figures in 3 columns leave one: worked out by hand. */
+  @ParameterizedTest
+  @CsvSource({"1, false", "2, false", "3, true", "4, false"})
+  void oneByItselfInTheLastRowIsFound(int columns, boolean lone) {
+    Document laid = demo;
+    for (String band : List.of("phone", "tablet", "desktop")) {
+      laid =
+          Edits.apply(laid, new Edit.SetValue("figures", "columns", band, (double) columns))
+              .document();
+    }
+    int items = laid.piece("figures").onShow().size();
+    assertThat(items).isEqualTo(4);
+    List<Snag> found = found(Rule.LONE_LAST, laid, "figures");
+    assertThat(found).hasSize(lone ? 3 : 0);
+    for (Snag snag : found) {
+      assertThat(snag.message())
+          .endsWith("one of 4 stands by itself in the last row, 3 in the others");
+      outs(laid, snag, "2 in a row", "4 in a row");
+    }
+    for (String band : List.of("phone", "tablet", "desktop")) {
+      laid = Edits.apply(laid, new Edit.SetValue("figures", "lastRow", band, "stretch")).document();
+    }
+    assertThat(found(Rule.LONE_LAST, laid, "figures")).isEmpty();
+  }
+}
