@@ -175,6 +175,10 @@ class DressJourney {
     waitFor(page, stage, ".g-panel", "backgroundImage", ground);
     assertThat(api.page(id).path("revision").asInt()).isZero();
     around(bench, "tabs.panel/rest/edge", "3", "3", "3", "0");
+    bench.cell("one", "tabs.panel/rest/edge", "desktop").focus();
+    page.keyboard().press("Space");
+    assertThat(Axe.within(page, "dialog[open] .modal-box")).isEmpty();
+    page.keyboard().press("Escape");
     around(bench, "tabs.panel/rest/corners", "0", "26px", "1.5rem", "0");
     bench.bead("Heading").click();
     around(bench, "tabs.heading/rest/padding-sides", "30px", "6");
@@ -197,7 +201,6 @@ class DressJourney {
     Page page = bench.page();
     bench.cell("one", key, "desktop").focus();
     page.keyboard().press("Space");
-    assertThat(Axe.within(page, "dialog[open] .modal-box")).isEmpty();
     Locator fields = page.locator(".box-place input");
     if (page.locator(".box-alike input").isChecked()) {
       page.locator(".box-alike input").press("Space");
