@@ -9,8 +9,11 @@ export function useTrial() {
   const asked = useRef(0);
   const [error, setError] = useState('');
   const say = toStage.current;
+  const busy = useRef(false);
+  const next = useRef<readonly EditBody[]>(undefined);
   const leave = () => {
     asked.current++;
+    next.current = undefined;
     if (back.current) say({ type: 'swap', ...back.current });
     back.current = undefined;
   };
@@ -38,8 +41,6 @@ export function useTrial() {
       if (turn === asked.current) show(edits, () => turn === asked.current);
     }, 90);
   };
-  const busy = useRef(false);
-  const next = useRef<readonly EditBody[]>(undefined);
   /** The same while a value is drawn: one after the other, the newest next. */
   const follow = async (edits: readonly EditBody[]) => {
     next.current = edits;
@@ -52,6 +53,8 @@ export function useTrial() {
       await show(now, () => turn === asked.current);
     }
     busy.current = false;
+    // What was drawn since, after something else was given up.
+    if (next.current) follow(next.current);
   };
   const left = useRef(leave);
   left.current = leave;
@@ -64,6 +67,7 @@ export function useTrial() {
     /** What is tried is worn: nothing is taken back. */
     keep: () => {
       asked.current++;
+      next.current = undefined;
       back.current = undefined;
     },
   };
