@@ -58,6 +58,12 @@ public record Sheet(String fixed, int count, List<Group> groups) {
     return out.toString();
   }
 
+  /** About how many characters it has. */
+  public int length() {
+    return fixed.length()
+        + groups.stream().flatMap(group -> group.rules().stream()).mapToInt(String::length).sum();
+  }
+
   /** How many rules the sheet has at its top. */
   public int rules() {
     return count + groups.stream().mapToInt(Group::atTop).sum();

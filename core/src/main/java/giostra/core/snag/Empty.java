@@ -12,18 +12,20 @@ import java.util.stream.Stream;
 
 /** An item of which nothing shows, or a heading under which there is nothing. */
 final class Empty {
-  /** What shows of an item by itself; a number always does. */
+  /** What shows of an item by itself, its back too; a button needs an address besides its words. */
   private static final List<Setting<String>> SHOWING =
-      List.of(
-          ItemSettings.KICKER,
-          ItemSettings.HEADING,
-          ItemSettings.SUBHEADING,
-          ItemSettings.TEXT,
-          ItemSettings.NAME,
-          ItemSettings.ROLE,
-          ItemSettings.PICTURE,
-          ItemSettings.ICON,
-          ItemSettings.GROUND_CLIP);
+      Stream.concat(
+              ItemSettings.READ.stream()
+                  .filter(each -> each != ItemSettings.BUTTON && each != ItemSettings.BUTTON_2),
+              Stream.of(
+                  ItemSettings.PICTURE,
+                  ItemSettings.ICON,
+                  ItemSettings.GROUND_CLIP,
+                  ItemSettings.BACK_ICON,
+                  ItemSettings.BACK_PICTURE,
+                  ItemSettings.BACK_HEADING,
+                  ItemSettings.BACK_TEXT))
+          .toList();
 
   /** What of that stands by the heading of a panel. */
   private static final Set<Setting<String>> OF_HEADING =
@@ -52,7 +54,9 @@ final class Empty {
     Stream<Setting<String>> showing =
         SHOWING.stream()
             .filter(asked::contains)
-            .filter(each -> !panel || !OF_HEADING.contains(each));
+            .filter(each -> !panel || !OF_HEADING.contains(each))
+            // The name of a slide is the name of its mark.
+            .filter(each -> !(piece instanceof Piece.Slider) || each != ItemSettings.NAME);
     return item.children().isEmpty()
         && Fields.buttons(piece, item).isEmpty()
         && showing.allMatch(each -> Fields.shown(piece, item, each).isBlank());

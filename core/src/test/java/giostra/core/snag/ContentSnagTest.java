@@ -2,12 +2,19 @@ package giostra.core.snag;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import giostra.core.band.Bands;
 import giostra.core.layout.PictureSizes;
+import giostra.core.look.Values;
+import giostra.core.page.Block;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.Item;
+import giostra.core.page.NodeType;
+import giostra.core.page.Page;
 import giostra.core.page.Piece;
+import giostra.core.page.Section;
+import giostra.core.page.Site;
 import giostra.core.testing.Demo;
 import java.util.List;
 import java.util.Map;
@@ -68,6 +75,32 @@ class ContentSnagTest {
     outs(bare, found.getFirst(), "hide it");
     assertThat(found(Rule.EMPTY, with(bare, id, "picture", "lamp-walk"), piece)).isEmpty();
     assertThat(found(Rule.EMPTY, with(bare, id, "hidden", true), piece)).isEmpty();
+  }
+
+  /**
+   * A box of which the back alone says something says something; a slide that has a name does not.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "FLIP_BOXES, backText, 0",
+    "FLIP_BOXES, text, 0",
+    "FLIP_BOXES, role, 1",
+    "SLIDER, name, 1",
+    "SLIDER, button, 1",
+    "SLIDER, picture, 0",
+    "TABS, heading, 1",
+    "TABS, text, 0",
+    "CAROUSEL, icon, 0",
+    "COUNTERS, note, 0"
+  })
+  void whatShowsOfAnItemIsThatOfItsKind(NodeType kind, String setting, int found) {
+    var item = new Item("one", Values.NONE.withRaw(setting, Values.ALL, "words"));
+    var section =
+        new Section("s", Values.NONE, List.of((Block) kind.make("p", Values.NONE, List.of(item))));
+    var document =
+        new Document(
+            new Site(Bands.INITIAL, Values.NONE), new Page("page", Values.NONE, List.of(section)));
+    assertThat(found(Rule.EMPTY, document, "p")).hasSize(found);
   }
 
   private static List<Edit> cleared(Document document, String id, String setting) {

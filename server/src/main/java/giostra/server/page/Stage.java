@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import giostra.core.output.Compiled;
 import giostra.core.output.Compiler;
+import giostra.core.output.Sheet;
 import giostra.core.output.Shipped;
 import giostra.core.page.Document;
 import giostra.server.host.PageFiles;
@@ -32,11 +33,11 @@ public class Stage {
   private final Meters meters;
 
   /** Sheets that stages may still ask for, by path; a convenience only, any of them can go. */
-  private final Cache<String, Compiled> sheets =
+  private final Cache<String, Sheet> sheets =
       Caffeine.newBuilder()
           .expireAfterAccess(SHEETS_KEPT)
           .maximumWeight(MOST_SHEETS)
-          .weigher((String _, Compiled each) -> each.weight())
+          .weigher((String _, Sheet each) -> each.length())
           .build();
 
   /** What was compiled last of a page. */
@@ -114,14 +115,14 @@ public class Stage {
   }
 
   private Compiled noted(Compiled compiled) {
-    sheets.put(compiled.cssPath(), compiled);
+    sheets.put(compiled.cssPath(), compiled.sheet());
     return compiled;
   }
 
   /** A sheet that was compiled lately. */
   @Nullable String sheet(String path) {
-    Compiled compiled = sheets.getIfPresent(path);
-    return compiled == null ? null : compiled.css();
+    Sheet sheet = sheets.getIfPresent(path);
+    return sheet == null ? null : sheet.css();
   }
 
   /** From one document of a page to the newest. */
