@@ -10,9 +10,9 @@ import giostra.core.page.Node;
 import giostra.core.page.NodeType;
 import giostra.core.page.Page;
 import giostra.core.page.PageSettings;
-import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
+import giostra.core.piece.carousel.Carousel;
 import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -50,7 +50,7 @@ final class LargePage {
     return kind.make("piece-" + number, Values.NONE, carousel(number).items());
   }
 
-  private static Piece.Carousel carousel(int number) {
+  private static Carousel carousel(int number) {
     List<Item> items =
         IntStream.range(0, 10)
             .mapToObj(i ->
@@ -60,6 +60,6 @@ final class LargePage {
                         .with(ItemSettings.HEADING, Values.ALL, "Card " + i)
                         .with(ItemSettings.TEXT, Values.ALL, "Words on a card. ".repeat(4))))
             .toList();
-    return new Piece.Carousel("carousel-" + number, Values.NONE, items);
+    return new Carousel("carousel-" + number, Values.NONE, items);
   }
 }

@@ -6,10 +6,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import giostra.core.page.Categories;
 import giostra.core.page.Document;
 import giostra.core.page.ItemSettings;
-import giostra.core.page.Piece;
+import giostra.core.piece.accordion.Accordion;
+import giostra.core.piece.accordion.Categories;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.List;
@@ -21,11 +21,11 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** Categories of questions renamed, ordered and deleted, with where their questions go. */
 @ExtendWith({Giostra.class, Chromium.class})
 class CategoryJourney {
-  private static Piece.Accordion questions(Api api, String page) {
-    return (Piece.Accordion) api.document(page).piece("questions");
+  private static Accordion questions(Api api, String page) {
+    return (Accordion) api.document(page).piece("questions");
   }
 
-  private static Map<String, Long> counted(Piece.Accordion piece) {
+  private static Map<String, Long> counted(Accordion piece) {
     return piece.items().stream()
         .collect(
             Collectors.groupingBy(

@@ -10,7 +10,7 @@ import giostra.core.layout.TrackLayout;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
-import giostra.core.page.Piece;
+import giostra.core.page.Tracked;
 import giostra.core.tempo.Score;
 import giostra.core.tempo.Trace;
 import giostra.core.tempo.Trace.Phase;
@@ -209,7 +209,7 @@ class ChangesJourney {
             new Edit.SetValue("a", "changes", "desktop", "push 1s, zoom, fade 0.8s linear"),
             new Edit.SetValue("a", "wordsCome", "desktop", "rise"),
             new Edit.SetValue("a", "wordsBeat", "desktop", "0.3s"));
-    var track = (Piece.Tracked) document.piece("a");
+    var track = (Tracked) document.piece("a");
     Score score = Pacing.of(document, track, TrackLayout.of(document, track, 0).at(900)).score();
     long[] times = {400, 2304, 2704, 3104, 3600, 5248, 5600, 8144, 12_896, 17_344};
     int count = Runs.of(6, times.length);

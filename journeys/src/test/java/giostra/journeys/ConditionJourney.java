@@ -15,6 +15,7 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.TrackSettings;
+import giostra.core.piece.slider.Slider;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
@@ -105,7 +106,7 @@ class ConditionJourney {
       items.add(new Item("slide-" + items.size(), values));
     }
     Values values = Values.NONE.with(TrackSettings.MARKS, "desktop", TrackSettings.Marks.NAMES);
-    var slider = new Piece.Slider("openings", values, items);
+    var slider = new Slider("openings", values, items);
     Document any = api.document(Api.DEMO);
     String address =
         api.publish(

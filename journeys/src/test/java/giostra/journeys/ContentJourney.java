@@ -18,6 +18,7 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
+import giostra.core.piece.accordion.Accordion;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.io.IOException;
@@ -44,7 +45,7 @@ class ContentJourney {
 
   private static String page(Api api) {
     Values titled = Values.NONE.with(PageSettings.TITLE, Values.ALL, "Asked");
-    Piece empty = new Piece.Accordion("asked", Values.NONE, List.of());
+    Piece empty = new Accordion("asked", Values.NONE, List.of());
     return api.newPage(
         "velluta",
         new Document(

@@ -1,8 +1,10 @@
 package giostra.journeys;
 
-import giostra.core.page.CarouselSettings.Card;
+import giostra.core.look.Values;
 import giostra.core.page.Fields;
 import giostra.core.page.NodeType;
+import giostra.core.piece.carousel.CarouselSettings;
+import giostra.core.piece.carousel.CarouselSettings.Card;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -87,7 +89,8 @@ record Difference(
   String label() {
     if (ofItem) {
       Card card = "quotation".equals(needs.get("card")) ? Card.QUOTATION : Card.PICTURE;
-      for (Fields.Field field : Fields.used(NodeType.named(kind), card)) {
+      Values values = Values.NONE.with(CarouselSettings.CARD, Values.ALL, card);
+      for (Fields.Field field : Fields.used(NodeType.named(kind), values)) {
         if (field.setting().id().equals(setting)) {
           return field.label();
         }

@@ -12,12 +12,12 @@ import giostra.core.page.BlockSettings.Side;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
-import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
-import giostra.core.page.TabsSettings;
-import giostra.core.page.TabsSettings.HeadsRow;
-import giostra.core.page.TabsSettings.Overflow;
+import giostra.core.piece.tabs.Tabs;
+import giostra.core.piece.tabs.TabsSettings;
+import giostra.core.piece.tabs.TabsSettings.HeadsRow;
+import giostra.core.piece.tabs.TabsSettings.Overflow;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
@@ -89,7 +89,7 @@ class DividerJourney {
             .with(TabsSettings.COLUMNS, "desktop", 4)
             .with(TabsSettings.COLUMNS, "phone", 2)
             .with(TabsSettings.DIVIDERS, "desktop", true);
-    Block piece = new Piece.Tabs(id, values, items);
+    Block piece = new Tabs(id, values, items);
     return new Section("s-" + id, Values.NONE, List.of(piece));
   }
 

@@ -6,7 +6,6 @@ import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
-import giostra.core.anatomy.PanelParts;
 import giostra.core.band.Bands;
 import giostra.core.look.Property;
 import giostra.core.look.State;
@@ -18,11 +17,12 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.Look;
 import giostra.core.page.LookSettings;
 import giostra.core.page.PageSettings;
-import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
+import giostra.core.piece.tabs.Tabs;
+import giostra.core.piece.tabs.TabsParts;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.List;
@@ -61,7 +61,7 @@ class DressJourney {
                           Values.ALL,
                           id.equals("one") ? SectionSettings.Tone.PAPER : SectionSettings.Tone.DUSK)
                       .with(SectionSettings.NAME, Values.ALL, "Section " + id);
-              return new Section("s-" + id, tone, List.of(new Piece.Tabs(id, named, items)));
+              return new Section("s-" + id, tone, List.of(new Tabs(id, named, items)));
             })
             .toList();
     return new Document(
@@ -147,7 +147,7 @@ class DressJourney {
                 .node("one")
                 .values()
                 .styles()
-                .own(PanelParts.TAB.key(Property.WEIGHT, State.REST), "phone"))
+                .own(TabsParts.TAB.key(Property.WEIGHT, State.REST), "phone"))
         .isEqualTo(500);
   }
 
@@ -405,7 +405,7 @@ class DressJourney {
     page.keyboard().type("accent");
     page.keyboard().press("Enter");
     bench.saved();
-    var key = PanelParts.TAB.key(Property.INK, State.CURRENT);
+    var key = TabsParts.TAB.key(Property.INK, State.CURRENT);
     assertThat(api.document(id).node("one").values().styles().speaksOf(key)).isTrue();
     bench.cell("one", "tabs.heading/current/ink", "desktop").focus();
     page.keyboard().press("Delete");
@@ -454,7 +454,7 @@ class DressJourney {
     Look both = api.document(id).site().look("look.both").orElseThrow();
     assertThat(both.values().styles().set())
         .containsOnlyKeys(
-            PanelParts.TAB.key(Property.WEIGHT, State.REST),
-            PanelParts.TAB.key(Property.INK, State.REST));
+            TabsParts.TAB.key(Property.WEIGHT, State.REST),
+            TabsParts.TAB.key(Property.INK, State.REST));
   }
 }

@@ -8,7 +8,7 @@ import giostra.core.band.Viewport;
 import giostra.core.layout.TrackLayout;
 import giostra.core.layout.TrackReading;
 import giostra.core.page.Document;
-import giostra.core.page.Piece;
+import giostra.core.piece.carousel.Carousel;
 import giostra.core.testing.RandomDocuments;
 import giostra.core.testing.Runs;
 import giostra.core.value.Refused;
@@ -209,7 +209,7 @@ class GeometryJourney {
     var viewport = new Viewport(width, 800, at.path("scrollbar").asDouble(), 1);
     int refused = 0;
     for (JsonNode measured : at.path("pieces")) {
-      var piece = (Piece.Carousel) document.piece(measured.path("piece").asString());
+      var piece = (Carousel) document.piece(measured.path("piece").asString());
       String place = name + ", " + piece.id() + " at " + width;
       try {
         new Comparison(document, piece, viewport, measured, place, compared).run();
@@ -222,7 +222,7 @@ class GeometryJourney {
 
   private record Comparison(
       Document document,
-      Piece.Carousel piece,
+      Carousel piece,
       Viewport viewport,
       JsonNode measured,
       String place,

@@ -13,12 +13,12 @@ import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.PageSettings;
 import giostra.core.page.PageSettings.Direction;
-import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
 import giostra.core.page.TrackSettings;
 import giostra.core.page.TrackSettings.Arrows;
+import giostra.core.piece.carousel.Carousel;
 import giostra.core.testing.Runs;
 import giostra.core.value.Length;
 import giostra.server.testing.Api;
@@ -408,7 +408,7 @@ class GestureJourney {
             "page",
             page,
             List.of(
-                new Section("first", padding, List.of(new Piece.Carousel("cards", values, items))),
+                new Section("first", padding, List.of(new Carousel("cards", values, items))),
                 new Section("second", high, List.of()))));
   }
 }

@@ -4,10 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
-import giostra.core.anatomy.GridParts;
 import giostra.core.anatomy.PageParts;
-import giostra.core.anatomy.PanelParts;
-import giostra.core.anatomy.TrackParts;
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
 import giostra.core.layout.Resolution;
@@ -30,6 +27,10 @@ import giostra.core.page.NodeType;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
+import giostra.core.piece.carousel.CarouselParts;
+import giostra.core.piece.counters.CounterParts;
+import giostra.core.piece.flipboxes.FlipParts;
+import giostra.core.piece.tabs.TabsParts;
 import giostra.core.testing.Runs;
 import giostra.core.value.Colour;
 import giostra.core.value.Ground;
@@ -61,11 +62,11 @@ class LayersJourney {
       List.of(
           new Seen(NodeType.CAROUSEL, PageParts.BUTTON, "[data-item=?] .g-button", false),
           new Seen(NodeType.CAROUSEL, PageParts.KICKER, "[data-item=?] .g-kicker", false),
-          new Seen(NodeType.CAROUSEL, TrackParts.CARD, "[data-item=?] .g-card", true),
-          new Seen(NodeType.TABS, PanelParts.TAB, "[data-of=?]", false),
+          new Seen(NodeType.CAROUSEL, CarouselParts.CARD, "[data-item=?] .g-card", true),
+          new Seen(NodeType.TABS, TabsParts.TAB, "[data-of=?]", false),
           new Seen(NodeType.TABS, PageParts.KICKER, "#g-?-panel > .g-inner > .g-kicker", false),
-          new Seen(NodeType.FLIP_BOXES, GridParts.FRONT, "[data-item=?] .g-front", true),
-          new Seen(NodeType.COUNTERS, GridParts.NUMBER, "[data-item=?] .g-number", false));
+          new Seen(NodeType.FLIP_BOXES, FlipParts.FRONT, "[data-item=?] .g-front", true),
+          new Seen(NodeType.COUNTERS, CounterParts.NUMBER, "[data-item=?] .g-number", false));
 
   private final Random random = new Random(20_261_127);
   private int ids;

@@ -12,9 +12,9 @@ import giostra.core.look.Values;
 import giostra.core.page.ClipSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
-import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
+import giostra.core.piece.video.Video;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.awt.image.BufferedImage;
@@ -218,7 +218,7 @@ class LibraryJourney {
                         new Section(
                             "s",
                             Values.NONE,
-                            List.of(new Piece.Video("film", Values.NONE, List.of(item))))))));
+                            List.of(new Video("film", Values.NONE, List.of(item))))))));
     Bench bench = Bench.open(page, api, id, "fill", "site");
     page.getByLabel("Icon sprite: choose").click();
     bench.pick("signs.svg");

@@ -2,7 +2,6 @@ package giostra.journeys;
 
 import giostra.core.band.Bands;
 import giostra.core.look.Values;
-import giostra.core.page.AccordionSettings;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.Column;
@@ -17,7 +16,8 @@ import giostra.core.page.PieceSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
-import giostra.core.page.TabsSettings;
+import giostra.core.piece.accordion.AccordionSettings;
+import giostra.core.piece.tabs.TabsSettings;
 import giostra.core.value.Length;
 import java.util.ArrayList;
 import java.util.List;

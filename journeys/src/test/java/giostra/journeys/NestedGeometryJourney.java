@@ -9,7 +9,9 @@ import giostra.core.band.Viewport;
 import giostra.core.layout.GridBand;
 import giostra.core.layout.TrackReading;
 import giostra.core.page.Document;
+import giostra.core.page.Gridded;
 import giostra.core.page.Piece;
+import giostra.core.page.Tracked;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
@@ -75,7 +77,7 @@ class NestedGeometryJourney {
   private static Optional<Double> computed(
       Document document, Piece piece, double width, double scrollbar) {
     return switch (piece) {
-      case Piece.Tracked track -> {
+      case Tracked track -> {
         try {
           yield Optional.of(
               TrackReading.of(document, track, new Viewport(width, 800, scrollbar, 1)).item());
@@ -83,14 +85,14 @@ class NestedGeometryJourney {
           yield Optional.empty();
         }
       }
-      case Piece.FlipBoxes _, Piece.Counters _, Piece.Video _ ->
-          GridBand.of(document, piece, scrollbar).stream()
+      case Gridded rows ->
+          GridBand.of(document, rows, scrollbar).stream()
               .filter(b -> b.band().holds(width))
               .map(b -> b.item().at(width))
               .findFirst()
               // A column that its gaps leave no room for.
               .filter(item -> item > 1);
-      case Piece.Tabs _, Piece.Accordion _ -> Optional.empty();
+      default -> Optional.empty();
     };
   }
 }

@@ -7,7 +7,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import giostra.core.anatomy.Anatomy;
-import giostra.core.anatomy.VideoParts;
 import giostra.core.band.Bands;
 import giostra.core.look.Cascade;
 import giostra.core.look.Part;
@@ -22,10 +21,11 @@ import giostra.core.page.Edit;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.NodeType;
-import giostra.core.page.Piece;
 import giostra.core.page.Renamed;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
+import giostra.core.piece.video.Video;
+import giostra.core.piece.video.VideoParts;
 import giostra.core.value.Ground;
 import giostra.core.value.Refused;
 import giostra.server.testing.Api;
@@ -70,7 +70,7 @@ class PartsJourney {
                     "s-" + id,
                     Values.NONE,
                     List.of(
-                        new Piece.Video(
+                        new Video(
                             id,
                             id.equals("film") ? film : Values.NONE,
                             List.of(new Item(id + "-1", item))))))

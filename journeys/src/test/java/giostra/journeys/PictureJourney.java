@@ -10,12 +10,12 @@ import giostra.core.fit.Crop.Fit;
 import giostra.core.look.Values;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
-import giostra.core.page.CarouselSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
-import giostra.core.page.Piece;
 import giostra.core.page.Section;
+import giostra.core.piece.carousel.Carousel;
+import giostra.core.piece.carousel.CarouselSettings;
 import giostra.core.value.Focus;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -246,7 +246,7 @@ class PictureJourney {
             .with(ItemSettings.PICTURE, Values.ALL, remote)
             .with(ItemSettings.HEADING, Values.ALL, "A far one");
     var cards =
-        new Piece.Carousel(
+        new Carousel(
             "cards",
             Values.NONE.with(
                 CarouselSettings.PICTURE_SHAPE, "desktop", CarouselSettings.PictureShape.AS_IS),

@@ -10,7 +10,7 @@ import com.microsoft.playwright.Route;
 import giostra.core.band.Viewport;
 import giostra.core.layout.TrackReading;
 import giostra.core.page.Document;
-import giostra.core.page.Piece;
+import giostra.core.piece.carousel.Carousel;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.io.ByteArrayInputStream;
@@ -86,7 +86,7 @@ class ShipJourney {
     var view = page.locator("[data-piece=words] .g-view");
     view.scrollIntoViewIfNeeded();
     TrackReading engine =
-        TrackReading.of(demo, (Piece.Carousel) demo.piece("words"), new Viewport(width, 800, 0, 1));
+        TrackReading.of(demo, (Carousel) demo.piece("words"), new Viewport(width, 800, 0, 1));
     for (int stop = 0; stop < engine.offsets().size(); stop++) {
       double offset = engine.offsets().get(stop);
       // A little beside the stop: the browser has to snap.

@@ -8,7 +8,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import giostra.core.layout.Resolution;
 import giostra.core.look.Values;
-import giostra.core.page.AccordionSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Item;
@@ -18,6 +17,8 @@ import giostra.core.page.NodeType;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
+import giostra.core.piece.accordion.Accordion;
+import giostra.core.piece.accordion.AccordionSettings;
 import giostra.core.value.Length;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -64,7 +65,7 @@ class StockJourney {
     bench.saved();
     assertThat(page.locator(".map-row .lucide-link2, .map-row svg.lucide-link-2")).hasCount(2);
     List<Piece> pieces =
-        api.document(other).pieces().stream().filter(Piece.Accordion.class::isInstance).toList();
+        api.document(other).pieces().stream().filter(Accordion.class::isInstance).toList();
     assertThat(pieces).filteredOn(Linking::linked).hasSize(2);
 
     // A departure, made in Arrange on one of the two.

@@ -11,10 +11,10 @@ import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Node;
 import giostra.core.page.PageSettings;
-import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
+import giostra.core.piece.carousel.Carousel;
 import giostra.core.value.Length;
 import java.util.ArrayList;
 import java.util.List;
@@ -41,7 +41,7 @@ final class Subject {
             new Block.Button(
                 "button", Values.NONE.with(BlockSettings.LABEL, Values.ALL, "A button")),
             new Block.Columns("columns", Values.NONE, List.of(column("left"), column("right"))),
-            new Piece.Carousel("cards", Values.NONE, items()));
+            new Carousel("cards", Values.NONE, items()));
     // Its own, since the site that it stands on has others.
     Values padding = Values.NONE.with(SectionSettings.PADDING, "desktop", Length.px(40));
     return new Document(

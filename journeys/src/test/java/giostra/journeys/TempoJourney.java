@@ -9,7 +9,7 @@ import giostra.core.layout.TrackLayout;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
-import giostra.core.page.Piece;
+import giostra.core.page.Tracked;
 import giostra.core.tempo.Score;
 import giostra.core.tempo.Trace;
 import giostra.core.tempo.Trace.Phase;
@@ -98,7 +98,7 @@ class TempoJourney {
     var wrong = new ArrayList<String>();
     int compared = 0;
     for (String id : ids) {
-      var track = (Piece.Tracked) document.piece(id);
+      var track = (Tracked) document.piece(id);
       Score score = Pacing.of(document, track, TrackLayout.of(document, track, 0).at(1280)).score();
       for (int i = 0; i < visits; i++) {
         Visit visit = possible(Scores.visit(seed + 31L * i + id.hashCode(), score.stops(), DEEDS));

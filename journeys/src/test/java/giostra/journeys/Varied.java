@@ -7,7 +7,6 @@ import giostra.core.look.Property;
 import giostra.core.look.State;
 import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
-import giostra.core.page.AccordionSettings;
 import giostra.core.page.Block;
 import giostra.core.page.Document;
 import giostra.core.page.Feed;
@@ -23,6 +22,8 @@ import giostra.core.page.ProofSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
+import giostra.core.piece.accordion.Accordion;
+import giostra.core.piece.accordion.AccordionSettings;
 import giostra.core.value.Length;
 import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
@@ -135,7 +136,7 @@ final class Varied {
           new Section(
               id("section"),
               padding,
-              List.of(new Piece.Accordion("outer-" + kind.word(), values, panels))));
+              List.of(new Accordion("outer-" + kind.word(), values, panels))));
     }
     return new Document(
         new Site(Bands.INITIAL, Values.NONE),

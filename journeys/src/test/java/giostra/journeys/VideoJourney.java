@@ -14,10 +14,12 @@ import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.PageSettings;
-import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
-import giostra.core.page.VideoSettings;
+import giostra.core.piece.accordion.Accordion;
+import giostra.core.piece.slider.Slider;
+import giostra.core.piece.video.Video;
+import giostra.core.piece.video.VideoSettings;
 import giostra.core.value.Length;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -54,7 +56,7 @@ class VideoJourney {
       all.add(new Item("clip-" + i, items[i]));
     }
     Values titled = Values.NONE.with(PageSettings.TITLE, Values.ALL, "Films");
-    var section = new Section("one", Values.NONE, List.of(new Piece.Video("film", piece, all)));
+    var section = new Section("one", Values.NONE, List.of(new Video("film", piece, all)));
     return api.newPage(
         "velluta",
         new Document(
@@ -245,14 +247,13 @@ class VideoJourney {
   /** Source: oEmbed, 2.3.4.4 "The rich type": whatever a host has to show, in an answer. */
   @Test
   void anAnswerHoldsWhatAHostHasToShow(Api api, Page page) {
-    var plan =
-        new Piece.Video("plan", Values.NONE, List.of(new Item("plan-1", hosted(api, "scene"))));
+    var plan = new Video("plan", Values.NONE, List.of(new Item("plan-1", hosted(api, "scene"))));
     var answer =
         new Item(
             "where",
             Values.NONE.with(ItemSettings.HEADING, Values.ALL, "Where is the water hall?"),
             List.of(plan));
-    var questions = new Piece.Accordion("questions", Values.NONE, List.of(answer));
+    var questions = new Accordion("questions", Values.NONE, List.of(answer));
     var asked = new ArrayList<String>();
     page.onRequest(request -> asked.add(request.url()));
     open(
@@ -381,8 +382,7 @@ class VideoJourney {
             .with(ItemSettings.HEADING, Values.ALL, "Lamps");
     Values still = Values.NONE.with(ItemSettings.HEADING, Values.ALL, "Nothing moves");
     var slider =
-        new Piece.Slider(
-            "slides", Values.NONE, List.of(new Item("lit", lit), new Item("dark", still)));
+        new Slider("slides", Values.NONE, List.of(new Item("lit", lit), new Item("dark", still)));
     var page =
         new giostra.core.page.Page(
             "page",

@@ -11,8 +11,10 @@ import giostra.core.layout.GridBand;
 import giostra.core.layout.PictureSizes;
 import giostra.core.layout.TrackLayout;
 import giostra.core.page.Document;
+import giostra.core.page.Gridded;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
+import giostra.core.page.Tracked;
 import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Sweep;
@@ -155,7 +157,7 @@ class WildJourney {
   private static double hair(Document document, Piece piece) {
     long levels = document.path(piece.id()).stream().filter(Item.class::isInstance).count();
     // Rows keep theirs a hair narrower, so that rounding sends none to the next row.
-    return .05 + levels / 64.0 + (piece instanceof Piece.Tracked ? 0 : .02);
+    return .05 + levels / 64.0 + (piece instanceof Tracked ? 0 : .02);
   }
 
   private void equal(String what, OptionalDouble computed, double shown, double hair) {
@@ -180,18 +182,18 @@ class WildJourney {
   private static OptionalDouble item(
       Document document, Piece piece, double width, double scrollbar) {
     return switch (piece) {
-      case Piece.Tracked track ->
+      case Tracked track ->
           OptionalDouble.of(TrackLayout.of(document, track, scrollbar).itemWidth().at(width))
               .stream()
               .filter(px -> px > LEAST)
               .findFirst();
-      case Piece.FlipBoxes _, Piece.Counters _, Piece.Video _ ->
-          GridBand.of(document, piece, scrollbar).stream()
+      case Gridded rows ->
+          GridBand.of(document, rows, scrollbar).stream()
               .filter(b -> b.band().holds(width))
               .mapToDouble(b -> b.item().at(width))
               .filter(px -> px > LEAST)
               .findFirst();
-      case Piece.Tabs _, Piece.Accordion _ -> OptionalDouble.empty();
+      default -> OptionalDouble.empty();
     };
   }
 }

@@ -3,69 +3,26 @@ package giostra.core.anatomy;
 import giostra.core.look.Part;
 import giostra.core.look.PartId;
 import giostra.core.look.StyleKey;
+import giostra.core.room.Rooms;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import java.util.stream.Stream;
 
 /** All parts there are, and which of them things of a kind have. */
 public final class Anatomy {
-  /** What items of most kinds have beside their own parts. */
-  private static final List<Part> WORDED =
-      List.of(
-          PageParts.KICKER,
-          PageParts.SUBHEADING,
-          PageParts.ITEM_TEXT,
-          PageParts.BUTTON,
-          PageParts.SECOND_BUTTON,
-          PageParts.BUTTON_ICON);
-
-  /** What stands over, between or after the items of a piece. */
-  private static final Set<Part> BETWEEN_ITEMS =
-      Set.of(
-          TrackParts.HOLD,
-          PanelParts.TOOLS,
-          PanelParts.SEARCH,
-          PanelParts.CHIPS,
-          PanelParts.CHIP,
-          PanelParts.FOUND,
-          GridParts.DIVIDER);
-
-  public static final List<Part> SLIDER = joined(TrackParts.SLIDES, WORDED, TrackParts.MOVING);
-  public static final List<Part> CAROUSEL =
-      joined(TrackParts.CARDS, List.of(PageParts.ICON), WORDED, TrackParts.MOVING);
-  public static final List<Part> TABS = joined(PanelParts.TABS, WORDED);
-  public static final List<Part> ACCORDION = joined(PanelParts.ACCORDION, WORDED);
-  public static final List<Part> FLIP_BOXES = joined(GridParts.FLIP, WORDED);
-  public static final List<Part> COUNTERS = GridParts.COUNTERS;
-  public static final List<Part> VIDEO = VideoParts.ALL;
-  public static final List<Part> PAGE = PageParts.ALL;
-
   /** Every part, each once. */
   public static final List<Part> EVERY =
-      joined(
-          Tone.parts(),
-          List.of(TypeParts.FAMILIES),
-          PAGE,
-          SLIDER,
-          CAROUSEL,
-          TABS,
-          ACCORDION,
-          FLIP_BOXES,
-          COUNTERS,
-          VIDEO);
+      PageParts.joined(Tone.parts(), List.of(TypeParts.FAMILIES), PageParts.ALL, ofKinds());
 
   /** What pieces of all kinds have. */
-  public static final List<Part> OF_KINDS =
-      joined(SLIDER, CAROUSEL, TABS, ACCORDION, FLIP_BOXES, COUNTERS, VIDEO);
+  public static final List<Part> OF_KINDS = ofKinds();
 
   /** What one item can have for itself: what is not between all of them. */
   public static final List<Part> ITEM =
       OF_KINDS.stream()
-          .filter(part -> !TrackParts.MOVING.contains(part) && !BETWEEN_ITEMS.contains(part))
+          .filter(part -> Rooms.all().stream().noneMatch(room -> room.between().contains(part)))
           .toList();
 
   private static final Map<PartId, Part> ALL = new LinkedHashMap<>();
@@ -108,8 +65,7 @@ public final class Anatomy {
     return part(key.part()).said(key);
   }
 
-  @SafeVarargs
-  private static List<Part> joined(List<Part>... lists) {
-    return Stream.of(lists).flatMap(List::stream).distinct().toList();
+  private static List<Part> ofKinds() {
+    return Rooms.all().stream().flatMap(room -> room.parts().stream()).distinct().toList();
   }
 }

@@ -1,22 +1,22 @@
 package giostra.core.anatomy;
 
-import static giostra.core.anatomy.Said.border;
-import static giostra.core.anatomy.Said.corners;
-import static giostra.core.anatomy.Said.edge;
-import static giostra.core.anatomy.Said.em;
-import static giostra.core.anatomy.Said.gap;
-import static giostra.core.anatomy.Said.ground;
-import static giostra.core.anatomy.Said.grounded;
-import static giostra.core.anatomy.Said.line;
-import static giostra.core.anatomy.Said.lively;
-import static giostra.core.anatomy.Said.none;
-import static giostra.core.anatomy.Said.own;
-import static giostra.core.anatomy.Said.padded;
-import static giostra.core.anatomy.Said.plain;
-import static giostra.core.anatomy.Said.px;
-import static giostra.core.anatomy.Said.rem;
-import static giostra.core.anatomy.Said.room;
-import static giostra.core.anatomy.Said.words;
+import static giostra.core.anatomy.Initially.border;
+import static giostra.core.anatomy.Initially.corners;
+import static giostra.core.anatomy.Initially.edge;
+import static giostra.core.anatomy.Initially.em;
+import static giostra.core.anatomy.Initially.gap;
+import static giostra.core.anatomy.Initially.ground;
+import static giostra.core.anatomy.Initially.grounded;
+import static giostra.core.anatomy.Initially.line;
+import static giostra.core.anatomy.Initially.lively;
+import static giostra.core.anatomy.Initially.none;
+import static giostra.core.anatomy.Initially.own;
+import static giostra.core.anatomy.Initially.padded;
+import static giostra.core.anatomy.Initially.plain;
+import static giostra.core.anatomy.Initially.px;
+import static giostra.core.anatomy.Initially.rem;
+import static giostra.core.anatomy.Initially.room;
+import static giostra.core.anatomy.Initially.words;
 
 import giostra.core.look.Part;
 import giostra.core.look.Property;
@@ -33,6 +33,7 @@ import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
 import giostra.core.value.WholeKind;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** Parts of pages and blocks, and those that items of all kinds have. */
 public final class PageParts {
@@ -114,7 +115,7 @@ public final class PageParts {
 
   /** Before or after the words of a button. */
   public static final Part BUTTON_ICON =
-      Said.size(Part.of("page.button-icon", "Button’s icon"), em(1.2), 8, 120);
+      Initially.size(Part.of("page.button-icon", "Button’s icon"), em(1.2), 8, 120);
 
   /** Buttons side by side. */
   public static final Part BUTTONS = gap(Part.of("page.buttons", "Buttons"), rem(0.6));
@@ -190,7 +191,8 @@ public final class PageParts {
 
   // --- signs and messages ----------------------------------------------------------------------
 
-  public static final Part ICON = grounded(Said.size(Part.of("page.icon", "Icon"), 24, 8, 200));
+  public static final Part ICON =
+      grounded(Initially.size(Part.of("page.icon", "Icon"), 24, 8, 200));
 
   public static final Part OVERLAY =
       ground(
@@ -201,7 +203,7 @@ public final class PageParts {
           ground(
               corners(
                   padded(
-                      Said.ink(Part.of("page.field", "Field of own HTML"), ToneColour.INK),
+                      Initially.ink(Part.of("page.field", "Field of own HTML"), ToneColour.INK),
                       rem(0.5),
                       rem(0.7),
                       rem(0.5)),
@@ -260,7 +262,17 @@ public final class PageParts {
           MESSAGE,
           FOCUS);
 
+  /** What items of most kinds have beside their own parts. */
+  public static final List<Part> WORDED =
+      List.of(KICKER, SUBHEADING, ITEM_TEXT, BUTTON, SECOND_BUTTON, BUTTON_ICON);
+
   private PageParts() {}
+
+  /** All of some lists in their order, each once. */
+  @SafeVarargs
+  public static List<Part> joined(List<Part>... lists) {
+    return Stream.of(lists).flatMap(List::stream).distinct().toList();
+  }
 
   /** The heading of a level, 1 to 6. */
   public static Part heading(int level) {
@@ -283,7 +295,7 @@ public final class PageParts {
   }
 
   /** A size that grows with the lesser side of the screen, in rem. */
-  static TypeSize fluid(double least, double base, double vmin, double most) {
+  public static TypeSize fluid(double least, double base, double vmin, double most) {
     return new TypeSize(rem(least), rem(base), vmin, rem(most));
   }
 }

@@ -6,6 +6,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
 import giostra.core.page.SiteSettings;
+import giostra.core.page.Tracked;
 import giostra.core.season.Almanac;
 import giostra.core.season.Season;
 import giostra.core.value.Require;
@@ -71,7 +72,7 @@ public record OnShow(
     var almanac = new Almanac(zone, seasons);
     Instant until = from.atZone(zone).plusMonths(months).toInstant();
     int view =
-        piece instanceof Piece.Tracked track
+        piece instanceof Tracked track
             ? TrackLayout.of(document, track, 0).at(viewportPx).view()
             : 0;
     return new OnShow(

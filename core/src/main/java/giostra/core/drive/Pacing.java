@@ -11,7 +11,7 @@ import giostra.core.page.DriveSettings;
 import giostra.core.page.DriveSettings.Order;
 import giostra.core.page.DriveSettings.RestsBy;
 import giostra.core.page.Item;
-import giostra.core.page.Piece;
+import giostra.core.page.Tracked;
 import giostra.core.tempo.Cycle;
 import giostra.core.tempo.Score;
 import giostra.core.tempo.Score.Reason;
@@ -48,14 +48,14 @@ public final class Pacing {
   private static final int SHUFFLED = 12;
 
   private final Document document;
-  private final Piece.Tracked piece;
+  private final Tracked piece;
   private final TrackBand in;
   private final List<Item> items;
 
   /** What is known of the time that items take to read. */
   private final Map<Item, Long> read = new IdentityHashMap<>();
 
-  private Pacing(Document document, Piece.Tracked piece, TrackBand in) {
+  private Pacing(Document document, Tracked piece, TrackBand in) {
     this.document = document;
     this.piece = piece;
     this.in = in;
@@ -64,7 +64,7 @@ public final class Pacing {
   }
 
   /** The pacing of a track in a band of its layout. */
-  public static Pacing of(Document document, Piece.Tracked piece, TrackBand in) {
+  public static Pacing of(Document document, Tracked piece, TrackBand in) {
     return new Pacing(document, piece, in);
   }
 
@@ -75,7 +75,7 @@ public final class Pacing {
    */
   public static Pacing at(Document document, String piece, double viewportPx) {
     Require.within(Bands.NARROWEST, Bands.WIDEST, "width", viewportPx);
-    if (!(document.piece(piece) instanceof Piece.Tracked track)) {
+    if (!(document.piece(piece) instanceof Tracked track)) {
       throw new Refused(
           "piece", piece, "a slider or a carousel: others do not go from stop to stop");
     }
@@ -243,16 +243,12 @@ public final class Pacing {
 
   /** How the words of a slide come in. */
   public DriveSettings.Entrance wordsCome() {
-    return piece instanceof Piece.Slider
-        ? value(DriveSettings.WORDS_COME)
-        : DriveSettings.Entrance.NONE;
+    return piece.oneByOne() ? value(DriveSettings.WORDS_COME) : DriveSettings.Entrance.NONE;
   }
 
   /** How the pictures under words move while their slide is there. */
   public DriveSettings.GroundMoves groundMoves() {
-    return piece instanceof Piece.Slider
-        ? value(DriveSettings.GROUND_MOVES)
-        : DriveSettings.GroundMoves.NONE;
+    return piece.oneByOne() ? value(DriveSettings.GROUND_MOVES) : DriveSettings.GroundMoves.NONE;
   }
 
   /** By how many percent. */

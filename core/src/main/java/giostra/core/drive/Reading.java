@@ -2,7 +2,6 @@ package giostra.core.drive;
 
 import com.ibm.icu.text.BreakIterator;
 import giostra.core.fit.Shortened;
-import giostra.core.page.CarouselSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
@@ -61,15 +60,15 @@ public final class Reading {
 
   private static List<String> said(Piece piece, Item item) {
     List<String> used =
-        Fields.used(piece.type(), piece.values().get(CarouselSettings.CARD)).stream()
+        Fields.used(piece.type(), piece.values()).stream()
             .map(field -> field.setting().id())
             .toList();
     int most = piece.values().get(PieceSettings.SHORTEN);
     var all = new ArrayList<String>();
     for (Setting<String> each : ItemSettings.READ) {
-      // The name of a slide stands at its mark alone.
-      boolean marks = piece instanceof Piece.Slider && each == ItemSettings.NAME;
-      if (used.contains(each.id()) && !Fields.off(piece, each.id()) && !marks) {
+      if (used.contains(each.id())
+          && !Fields.off(piece, each.id())
+          && piece.type().room().reads(each)) {
         String said = item.values().get(each);
         String text =
             each != ItemSettings.TEXT

@@ -1,13 +1,11 @@
 package giostra.core.format;
 
-import giostra.core.page.CounterSettings;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.NodeType;
 import giostra.core.value.MarkupKind;
 import giostra.core.value.Refused;
 import giostra.core.value.RichKind;
 import giostra.core.value.Setting;
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
@@ -161,11 +159,8 @@ public final class Upgrade {
         values.set(now, now.equals("heights") ? heights(value) : value);
       }
     });
-    if (type == NodeType.COUNTERS && !values.has(CounterSettings.DURATION.id())) {
-      values.set(
-          CounterSettings.DURATION.id(),
-          StringNode.valueOf(
-              String.valueOf(CounterSettings.DURATION.write(Duration.ofMillis(2000)))));
+    if (type == NodeType.COUNTERS && !values.has("duration")) {
+      values.set("duration", StringNode.valueOf("2s"));
     }
   }
 

@@ -11,11 +11,11 @@ import giostra.core.look.Scope;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.BlockSettings.Shape;
-import giostra.core.page.Categories;
 import giostra.core.page.Document;
 import giostra.core.page.GridSettings;
 import giostra.core.page.GridSettings.Heights;
 import giostra.core.page.GridSettings.LastRow;
+import giostra.core.page.Gridded;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.LinkSettings.Link;
@@ -33,67 +33,64 @@ import java.util.Locale;
 import java.util.Map;
 
 /** Blocks and whole pieces as they flow in one band. */
-final class BlockFlows {
+public final class BlockFlows {
   private final Document document;
   private final Band band;
   private final double scrollbar;
   private final Locale locale;
   private final PictureSizes pictures;
   private final ItemFlows items;
-  private final TrackFlows tracks;
-  private final PanelFlows panels;
   private final Map<String, Scope> scopes = new HashMap<>();
 
   /**
    * @param scrollbar width of a classic scrollbar, px; 0 where they lie over what scrolls
    */
-  BlockFlows(Document document, Band band, PictureSizes pictures, double scrollbar) {
+  public BlockFlows(Document document, Band band, PictureSizes pictures, double scrollbar) {
     this.document = document;
     this.scrollbar = scrollbar;
     this.band = band;
     this.locale = Locale.forLanguageTag(document.page().values().get(PageSettings.LANGUAGE));
     this.pictures = pictures;
     this.items = new ItemFlows(this, locale, pictures);
-    this.tracks = new TrackFlows(this, items, locale);
-    this.panels = new PanelFlows(this, items, locale);
   }
 
-  Document document() {
+  /** What they are of. */
+  public Document document() {
     return document;
   }
 
-  Band band() {
+  /** The band that they flow in. */
+  public Band band() {
     return band;
   }
 
   /** Width of a classic scrollbar, px. */
-  double scrollbar() {
+  public double scrollbar() {
     return scrollbar;
   }
 
   /** What a thin scrollbar takes of what scrolls, px. Found by measuring in Chromium. */
-  double thinScrollbar() {
+  public double thinScrollbar() {
     return Math.min(scrollbar, 10);
   }
 
-  ItemFlows items() {
+  /** What items of all kinds hold. */
+  public ItemFlows items() {
     return items;
   }
 
-  TrackFlows tracks() {
-    return tracks;
+  /** That of the page. */
+  public Locale locale() {
+    return locale;
   }
 
-  PanelFlows panels() {
-    return panels;
-  }
-
-  <T> T value(Node node, Setting<T> setting) {
+  /** What holds of a node. */
+  public <T> T value(Node node, Setting<T> setting) {
     return Resolution.value(document, node, setting, band);
   }
 
   /** What holds of a part of a node. */
-  PartBox part(Node node, Part part) {
+  public PartBox part(Node node, Part part) {
     return new PartBox(part, scope(node), band);
   }
 
@@ -116,19 +113,17 @@ final class BlockFlows {
   }
 
   /** How words of a node are set. */
-  TextStyle words(Node node, Part part) {
+  public TextStyle words(Node node, Part part) {
     return part(node, part).words();
   }
 
   /** The items of a piece that show in this band. */
-  List<Item> shown(Piece piece) {
-    List<Item> all =
-        piece instanceof Piece.Accordion questions ? Categories.shown(questions) : piece.onShow();
-    return all.stream().filter(item -> item.onShow(document.bands(), band)).toList();
+  public List<Item> shown(Piece piece) {
+    return piece.inOrder().stream().filter(item -> item.onShow(document.bands(), band)).toList();
   }
 
   /** Blocks one under the other; those that do not show here leave no distance. */
-  Flow blocks(List<? extends Block> blocks) {
+  public Flow blocks(List<? extends Block> blocks) {
     return Flow.stack(
         blocks.stream()
             .filter(block ->
@@ -219,18 +214,7 @@ final class BlockFlows {
 
   /** A whole piece as it stands before anybody does anything. */
   Flow piece(Piece piece) {
-    Flow inside =
-        switch (piece) {
-          case Piece.Tracked track -> tracks.track(track);
-          case Piece.Tabs tabs -> panels.tabs(tabs);
-          case Piece.Accordion accordion -> panels.accordion(accordion);
-          case Piece.FlipBoxes boxes ->
-              grid(boxes, shown(boxes).stream().map(i -> items.box(boxes, i)).toList());
-          case Piece.Counters counters ->
-              grid(counters, shown(counters).stream().map(i -> items.figure(counters, i)).toList());
-          case Piece.Video video ->
-              grid(video, shown(video).stream().map(i -> items.clip(video, i)).toList());
-        };
+    Flow inside = LaidOut.of(piece).flow(piece, this);
     double around =
         value(piece, PieceSettings.SPACE_ABOVE).constantPx()
             + value(piece, PieceSettings.SPACE_BELOW).constantPx();
@@ -268,7 +252,8 @@ final class BlockFlows {
     };
   }
 
-  private Flow grid(Piece piece, List<Flow> parts) {
+  /** Items in rows. */
+  Flow grid(Gridded piece, List<Flow> parts) {
     int columns = GridBand.columns(document, piece, band, parts.size());
     Line gap = Line.of(value(piece, GridSettings.GAP));
     boolean all = value(piece, GridSettings.HEIGHTS) == Heights.ALL;

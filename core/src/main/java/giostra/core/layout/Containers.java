@@ -4,7 +4,6 @@ import giostra.core.band.Band;
 import giostra.core.band.Bands;
 import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
-import giostra.core.page.AccordionSettings;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
@@ -61,7 +60,7 @@ public final class Containers {
         case Block.Columns columns -> room = column(document, columns, child, band, room);
         case Piece piece -> {
           Length width = Resolution.value(document, piece, PieceSettings.WIDTH, band);
-          room = panel(document, piece, band, narrowed(room, width), scrollbar);
+          room = LaidOut.of(piece).panel(document, piece, band, narrowed(room, width), scrollbar);
         }
         case Node _ -> {}
       }
@@ -91,27 +90,11 @@ public final class Containers {
   }
 
   /**
-   * The room in a panel of tabs or of an accordion; other pieces have no panels.
+   * What the padding of a panel leaves.
    *
-   * @param outer width of the piece
    * @param scrollbar width of a classic scrollbar in px, for which panels that scroll keep room
    */
-  static Piecewise panel(
-      Document document, Piece piece, Band band, Piecewise outer, double scrollbar) {
-    return switch (piece) {
-      case Piece.Tabs tabs -> {
-        Piecewise beside = TabsBand.beside(document, tabs, band, outer);
-        yield padded(document, piece, band, beside, scrollbar);
-      }
-      case Piece.Accordion accordion ->
-          narrowed(
-              padded(document, piece, band, outer, scrollbar),
-              Resolution.value(document, accordion, AccordionSettings.INNER, band));
-      case Piece.Tracked _, Piece.FlipBoxes _, Piece.Counters _, Piece.Video _ -> outer;
-    };
-  }
-
-  private static Piecewise padded(
+  public static Piecewise padded(
       Document document, Piece piece, Band band, Piecewise room, double scrollbar) {
     double padding =
         Resolution.value(document, piece, PanelSettings.PANEL_PADDING, band).constantPx();
@@ -122,7 +105,7 @@ public final class Containers {
   /**
    * What a panel keeps free for its own scrollbar, px: one of a fixed height, whatever it holds.
    */
-  static double gutter(Document document, Piece piece, Band band, double scrollbar) {
+  public static double gutter(Document document, Piece piece, Band band, double scrollbar) {
     return Resolution.value(document, piece, PanelSettings.PANEL_HEIGHT, band) == PanelHeight.FIXED
         ? scrollbar
         : 0;

@@ -25,7 +25,7 @@ import org.jsoup.nodes.TextNode;
  * Long text as it flows: paragraphs, headings, lists, quotations, code, pictures. Code is measured
  * in the face of the text: no face with one width for all ships.
  */
-final class CopyFlow {
+public final class CopyFlow {
   /** A length that may grow with the screen. */
   @FunctionalInterface
   private interface Grows {
@@ -55,7 +55,7 @@ final class CopyFlow {
    *
    * @param words cut after so many words; 0 cuts nothing
    */
-  Flow of(String text, int words) {
+  public Flow of(String text, int words) {
     if (text.isBlank()) {
       return Flow.NONE;
     }

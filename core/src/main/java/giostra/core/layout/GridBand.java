@@ -7,8 +7,8 @@ import giostra.core.fit.Piecewise;
 import giostra.core.page.Document;
 import giostra.core.page.GridSettings;
 import giostra.core.page.GridSettings.LastRow;
+import giostra.core.page.Gridded;
 import giostra.core.page.Item;
-import giostra.core.page.Piece;
 import giostra.core.value.Length;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -44,7 +44,7 @@ public record GridBand(
    *
    * @param equal whether all rows are of one height, which keeps them to their columns
    */
-  Piecewise item(int place, boolean equal) {
+  public Piecewise item(int place, boolean equal) {
     int columns = grid.columns();
     int last = (on.size() - 1) % columns + 1;
     boolean wider =
@@ -53,19 +53,20 @@ public record GridBand(
   }
 
   /** Lays a piece out whose items stand in rows, narrowest band first. */
-  public static List<GridBand> of(Document document, Piece piece, double scrollbar) {
+  public static List<GridBand> of(Document document, Gridded piece, double scrollbar) {
     return document.bands().all().stream()
         .map(band -> in(document, piece, band, scrollbar))
         .toList();
   }
 
   /** Columns in a band; clips leave none empty, so that one by itself is as wide as it can be. */
-  static int columns(Document document, Piece piece, Band band, int items) {
+  public static int columns(Document document, Gridded piece, Band band, int items) {
     int columns = Resolution.value(document, piece, GridSettings.COLUMNS, band);
-    return piece instanceof Piece.Video ? Math.clamp(columns, 1, Math.max(1, items)) : columns;
+    return piece.fillsColumns() ? Math.clamp(columns, 1, Math.max(1, items)) : columns;
   }
 
-  static GridBand in(Document document, Piece piece, Band band, double scrollbar) {
+  /** The same in one band. */
+  public static GridBand in(Document document, Gridded piece, Band band, double scrollbar) {
     List<Item> all = piece.onShow();
     List<Integer> on =
         IntStream.range(0, all.size())

@@ -2,7 +2,7 @@ package giostra.core.layout;
 
 import giostra.core.band.Viewport;
 import giostra.core.page.Document;
-import giostra.core.page.Piece;
+import giostra.core.page.Gridded;
 import java.util.List;
 
 /**
@@ -26,7 +26,7 @@ public record GridReading(
   }
 
   /** Reads a piece whose items stand in rows. */
-  public static GridReading of(Document document, Piece piece, Viewport viewport) {
+  public static GridReading of(Document document, Gridded piece, Viewport viewport) {
     GridBand in =
         GridBand.in(document, piece, document.bands().at(viewport.width()), viewport.scrollbar());
     return new GridReading(

@@ -7,12 +7,8 @@ import giostra.core.fit.Piecewise;
 import giostra.core.fit.Screen;
 import giostra.core.fit.TextFit;
 import giostra.core.page.Document;
-import giostra.core.page.GridSettings;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
-import giostra.core.page.TabsSettings;
-import giostra.core.page.TabsSettings.HeadsRow;
-import giostra.core.page.TabsSettings.HeadsSide;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -55,11 +51,15 @@ public final class Heights {
    */
   public record Reading(String item, Part part, double width, double height) {}
 
-  private record Measured(Item item, Part part, Flow flow, Piecewise room) {}
+  /**
+   * One part of one item in one band.
+   *
+   * @param room that it has against the viewport's width, px
+   */
+  public record Measured(Item item, Part part, Flow flow, Piecewise room) {}
 
   /** A piece in one band. */
-  private record InBand(
-      Band band, Piecewise outer, List<Measured> parts, PanelFlows.HeadRowCount rows) {}
+  private record InBand(Band band, Piecewise outer, List<Measured> parts, HeadRowCount rows) {}
 
   private final double screenHeight;
   private final List<InBand> bands;
@@ -90,97 +90,11 @@ public final class Heights {
 
   private static InBand in(
       Document document, Piece piece, PictureSizes pictures, Band band, double scrollbar) {
-    var flows = new BlockFlows(document, band, pictures, scrollbar);
+    var blocks = new BlockFlows(document, band, pictures, scrollbar);
     Piecewise outer = Containers.outer(document, piece, band, scrollbar);
+    LaidOut<Piece> room = LaidOut.of(piece);
     return new InBand(
-        band,
-        outer,
-        measured(document, piece, flows, band, outer, scrollbar),
-        piece instanceof Piece.Tabs tabs
-            ? flows.panels().headingRows(tabs, TabsBand.in(document, tabs, band, scrollbar))
-            : (_, _) -> 1);
-  }
-
-  private static List<Measured> measured(
-      Document document,
-      Piece piece,
-      BlockFlows blocks,
-      Band band,
-      Piecewise outer,
-      double scrollbar) {
-    ItemFlows flows = blocks.items();
-    List<Item> items = blocks.shown(piece);
-    var all = new ArrayList<Measured>();
-    switch (piece) {
-      case Piece.Carousel carousel -> {
-        Piecewise room = TrackLayout.in(document, carousel, band, scrollbar).itemWidth();
-        items.forEach(
-            i -> all.add(new Measured(i, Part.CARD, blocks.tracks().card(carousel, i), room)));
-      }
-      case Piece.Slider slider -> {
-        Piecewise room = TrackLayout.in(document, slider, band, scrollbar).itemWidth();
-        items.forEach(
-            i -> all.add(new Measured(i, Part.SLIDE, blocks.tracks().slide(slider, i), room)));
-      }
-      case Piece.FlipBoxes boxes -> {
-        GridBand in = GridBand.in(document, boxes, band, scrollbar);
-        for (Item i : items) {
-          Piecewise room = in.item(items.indexOf(i), allEqual(document, boxes, band));
-          all.add(new Measured(i, Part.FRONT, flows.front(boxes, i), room));
-          all.add(new Measured(i, Part.BACK, flows.back(boxes, i), room));
-        }
-      }
-      case Piece.Counters counters -> {
-        GridBand in = GridBand.in(document, counters, band, scrollbar);
-        for (Item i : items) {
-          Piecewise room = in.item(items.indexOf(i), allEqual(document, counters, band));
-          all.add(new Measured(i, Part.FIGURE, flows.figure(counters, i), room));
-        }
-      }
-      case Piece.Video video -> {
-        GridBand in = GridBand.in(document, video, band, scrollbar);
-        for (Item i : items) {
-          Piecewise room = in.item(items.indexOf(i), allEqual(document, video, band));
-          all.add(new Measured(i, Part.CLIP, flows.clip(video, i), room));
-        }
-      }
-      case Piece.Tabs tabs -> {
-        TabsBand in = TabsBand.in(document, tabs, band, scrollbar);
-        Piecewise room = TabsBand.beside(document, tabs, band, outer);
-        for (Item i : items) {
-          if (!tabs.values().get(TabsSettings.HEADS_HIDDEN)) {
-            all.add(heading(blocks, tabs, in, i, outer));
-          }
-          all.add(new Measured(i, Part.PANEL, blocks.panels().panel((Piece) tabs, i), room));
-        }
-      }
-      case Piece.Accordion accordion -> {
-        for (Item i : items) {
-          all.add(new Measured(i, Part.HEADING, blocks.panels().question(accordion, i), outer));
-          all.add(new Measured(i, Part.PANEL, blocks.panels().panel((Piece) accordion, i), outer));
-        }
-      }
-    }
-    return all;
-  }
-
-  private static boolean allEqual(Document document, Piece piece, Band band) {
-    return Resolution.value(document, piece, GridSettings.HEIGHTS, band)
-        == GridSettings.Heights.ALL;
-  }
-
-  /** Headings of natural width are as wide as their words, but no wider than their row. */
-  private static Measured heading(
-      BlockFlows blocks, Piece.Tabs tabs, TabsBand in, Item item, Piecewise outer) {
-    if (in.folds()) {
-      return new Measured(item, Part.HEADING, blocks.panels().folded(tabs, item), outer);
-    }
-    PanelFlows.Head head = blocks.panels().tab(tabs, item);
-    boolean row = in.side() == HeadsSide.ABOVE || in.side() == HeadsSide.BELOW;
-    return row && in.row() != HeadsRow.GRID
-        ? new Measured(
-            item, Part.HEADING, (width, screen) -> head.in(width, screen).height(), outer)
-        : new Measured(item, Part.HEADING, head.flow(), in.head());
+        band, outer, room.measured(piece, blocks, outer), room.headingRows(piece, blocks));
   }
 
   /** Each part of each item that shows at a viewport width in px. */

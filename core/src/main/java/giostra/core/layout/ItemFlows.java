@@ -1,39 +1,28 @@
 package giostra.core.layout;
 
-import giostra.core.anatomy.GridParts;
 import giostra.core.anatomy.PageParts;
-import giostra.core.anatomy.VideoParts;
-import giostra.core.fit.Face;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Line;
 import giostra.core.fit.Screen;
 import giostra.core.layout.TextStyle.Text;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
-import giostra.core.page.CounterSettings;
-import giostra.core.page.Counting;
 import giostra.core.page.Fields;
-import giostra.core.page.FlipSettings;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
-import giostra.core.page.VideoSettings;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
 /**
- * What items of all kinds hold, as it flows in one band, and the kinds that hold no more: faces and
- * figures. Distances are those of their parts, as the sheets have them; a journey holds the sum of
- * them against the browser.
+ * What items of all kinds hold, as it flows in one band. Distances are those of their parts, as the
+ * sheets have them; a journey holds the sum of them against the browser.
  */
-final class ItemFlows {
-  /** The least that shows of the picture of a face, px. */
-  static final double FACE_PICTURE = 120;
-
+public final class ItemFlows {
   private final BlockFlows blocks;
   private final Locale locale;
   private final PictureSizes pictures;
@@ -44,30 +33,33 @@ final class ItemFlows {
     this.pictures = pictures;
   }
 
-  PictureSizes pictures() {
+  /** How large pictures are. */
+  public PictureSizes pictures() {
     return pictures;
   }
 
   /** A text of an item. */
-  Flow copy(Part part, Piece piece, Item item, String text) {
+  public Flow copy(Part part, Piece piece, Item item, String text) {
     return blocks.copy(item, part).of(text, piece.values().get(PieceSettings.SHORTEN));
   }
 
   /** The room that a sign takes, px. */
-  Flow sign(Item item, Part part) {
+  public Flow sign(Item item, Part part) {
     return Flow.fixed(blocks.part(item, part).px(Property.SIZE));
   }
 
-  Optional<PictureSizes.Size> picture(Piece piece, String id) {
+  /** How large a picture is, where the piece shows pictures and there is such. */
+  public Optional<PictureSizes.Size> picture(Piece piece, String id) {
     return Fields.off(piece, "picture") ? Optional.empty() : pictures.find(id);
   }
 
-  boolean icon(Piece piece, String name) {
+  /** Whether an icon shows. */
+  public boolean icon(Piece piece, String name) {
     return !name.isEmpty() && !Fields.off(piece, "icon");
   }
 
   /** Kicker, heading, subheading and text, those that there are. */
-  List<Flow> words(Piece piece, Item item, Part heading) {
+  public List<Flow> words(Piece piece, Item item, Part heading) {
     var parts = new ArrayList<Flow>();
     line(item, PageParts.KICKER, Fields.shown(piece, item, ItemSettings.KICKER))
         .ifPresent(parts::add);
@@ -81,13 +73,15 @@ final class ItemFlows {
     return parts;
   }
 
-  Optional<Text> line(Item item, Part part, String text) {
+  /** One of its lines; none where it says nothing. */
+  public Optional<Text> line(Item item, Part part, String text) {
     return text.isBlank()
         ? Optional.empty()
         : Optional.of(blocks.words(item, part).of(text, locale));
   }
 
-  Optional<Flow> buttons(Piece piece, Item item) {
+  /** Its buttons; none where it has none. */
+  public Optional<Flow> buttons(Piece piece, Item item) {
     List<Button> all =
         Fields.buttons(piece, item).stream()
             .map(each ->
@@ -136,124 +130,8 @@ final class ItemFlows {
   }
 
   /** Within the padding of a part whose lengths no letters change. */
-  static Flow within(Flow flow, PartBox box) {
+  public static Flow within(Flow flow, PartBox box) {
     return flow.within(
         new Line(1, -box.sides()), box.px(Property.PADDING_ABOVE) + box.px(Property.PADDING_BELOW));
-  }
-
-  // --- faces and figures -----------------------------------------------------------------------
-
-  Flow front(Piece.FlipBoxes piece, Item item) {
-    return face(
-        piece,
-        item,
-        GridParts.ICON,
-        GridParts.HEADING,
-        item.values().get(ItemSettings.PICTURE),
-        !Fields.off(piece, "picture"),
-        item.values().get(ItemSettings.ICON),
-        item.values().get(ItemSettings.HEADING),
-        PageParts.ITEM_TEXT,
-        item.values().get(ItemSettings.TEXT),
-        Optional.empty());
-  }
-
-  Flow back(Piece.FlipBoxes piece, Item item) {
-    return face(
-        piece,
-        item,
-        GridParts.BACK_ICON,
-        GridParts.BACK_HEADING,
-        item.values().get(ItemSettings.BACK_PICTURE),
-        true,
-        item.values().get(ItemSettings.BACK_ICON),
-        item.values().get(ItemSettings.BACK_HEADING),
-        GridParts.BACK_TEXT,
-        item.values().get(ItemSettings.BACK_TEXT),
-        buttons(piece, item));
-  }
-
-  private Flow face(
-      Piece.FlipBoxes piece,
-      Item item,
-      Part iconPart,
-      Part headingPart,
-      String picture,
-      boolean pictured,
-      String icon,
-      String heading,
-      Part textPart,
-      String text,
-      Optional<Flow> buttons) {
-    var parts = new ArrayList<Flow>();
-    if (icon(piece, icon)) {
-      parts.add(sign(item, iconPart));
-    }
-    if (!Fields.off(piece, "heading")) {
-      line(item, headingPart, heading).ifPresent(parts::add);
-    }
-    if (!text.isBlank() && !Fields.off(piece, "text")) {
-      parts.add(copy(textPart, piece, item, text));
-    }
-    buttons.ifPresent(parts::add);
-    Flow body =
-        Flow.stack(parts, blocks.part(item, GridParts.WORDS).px(Property.GAP))
-            .padded(blocks.value(piece, FlipSettings.PADDING).constantPx());
-    return pictured && pictures.find(picture).isPresent()
-        ? Flow.stack(List.of(Flow.fixed(FACE_PICTURE), body), 0)
-        : body;
-  }
-
-  /** A whole box: as high as its higher face, and no lower than is asked. */
-  Flow box(Piece.FlipBoxes piece, Item item) {
-    double least = blocks.value(piece, FlipSettings.LEAST_HEIGHT).constantPx();
-    return Flow.tallest(List.of(front(piece, item), back(piece, item))).atLeast(Flow.fixed(least));
-  }
-
-  /** A clip with its words below. */
-  Flow clip(Piece.Video piece, Item item) {
-    Flow frame = Flow.ratio(ClipShape.of(item, blocks.value(piece, VideoSettings.RATIO), pictures));
-    List<Flow> words = words(piece, item, VideoParts.HEADING);
-    return words.isEmpty()
-        ? frame
-        : Flow.stack(
-            List.of(frame, Flow.stack(words, blocks.part(item, VideoParts.WORDS).px(Property.GAP))),
-            blocks.part(item, VideoParts.FIGURE).px(Property.GAP));
-  }
-
-  /** The number, which never breaks; it may stand over the padding of its box. */
-  private Flow number(Piece.Counters piece, Item item, double leading, double padding) {
-    double size = blocks.value(piece, CounterSettings.NUMBER_SIZE).constantPx();
-    Face face = blocks.part(item, GridParts.NUMBER).face();
-    double[] needs = {-1};
-    return (width, screen) -> {
-      if (screen.hearsOfTight()) {
-        if (needs[0] < 0) {
-          needs[0] = face.figures(Counting.widest(piece, item, locale), size);
-        }
-        screen.fits(needs[0], width + padding);
-      }
-      return size * leading;
-    };
-  }
-
-  Flow figure(Piece.Counters piece, Item item) {
-    var parts = new ArrayList<Flow>();
-    var sign = new ArrayList<Flow>();
-    if (icon(piece, item.values().get(ItemSettings.ICON))) {
-      sign.add(sign(item, GridParts.COUNTER_ICON));
-    }
-    if (picture(piece, item.values().get(ItemSettings.PICTURE)).isPresent()) {
-      sign.add(sign(item, GridParts.COUNTER_PICTURE));
-    }
-    if (!sign.isEmpty()) {
-      parts.add(Flow.stack(sign, 0));
-    }
-    double leading = blocks.part(item, GridParts.NUMBER).of(Property.LEADING);
-    PartBox box = blocks.part(item, GridParts.FIGURE);
-    parts.add(number(piece, item, leading, box.sides()));
-    line(item, GridParts.TITLE, Fields.shown(piece, item, ItemSettings.HEADING))
-        .ifPresent(parts::add);
-    return within(Flow.stack(parts, box.px(Property.GAP)), box);
   }
 }

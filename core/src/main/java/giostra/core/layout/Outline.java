@@ -2,15 +2,12 @@ package giostra.core.layout;
 
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
-import giostra.core.page.Categories;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
-import giostra.core.page.PanelSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
-import giostra.core.page.TabsSettings;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
@@ -137,36 +134,16 @@ public final class Outline {
     if (!piece.values().get(PieceSettings.TITLE).isEmpty()) {
       last = below();
     }
-    int level =
-        switch (piece) {
-          case Piece.Tabs _, Piece.Accordion _ -> {
-            int own = piece.values().get(PanelSettings.LEVEL);
-            yield own == 0 ? below() : own;
-          }
-          case Piece.Tracked _, Piece.FlipBoxes _, Piece.Counters _, Piece.Video _ -> below();
-        };
+    LaidOut<Piece> room = LaidOut.of(piece);
+    int level = room.level(piece, below());
     items.put(piece.id(), level);
     int after = last;
     // Where there are tabs no heading of their level is on the page, and none may be skipped.
-    int panel = tabbed(piece) ? Math.max(1, level - 1) : level;
-    for (Item item : shown(piece)) {
+    int panel = room.tabbed(document, piece) ? Math.max(1, level - 1) : level;
+    for (Item item : piece.inOrder()) {
       last = panel;
       walk(item.blocks());
     }
     last = after;
-  }
-
-  private static List<Item> shown(Piece piece) {
-    return piece instanceof Piece.Accordion questions
-        ? Categories.shown(questions)
-        : piece.onShow();
-  }
-
-  private boolean tabbed(Piece piece) {
-    return piece instanceof Piece.Tabs
-        && document.bands().all().stream()
-            .anyMatch(band ->
-                Resolution.value(document, piece, TabsSettings.FORM, band)
-                    != TabsSettings.Form.ACCORDION);
   }
 }

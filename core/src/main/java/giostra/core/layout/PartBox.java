@@ -19,26 +19,26 @@ import giostra.core.value.Typeface;
  *
  * @param scope who speaks of it
  */
-record PartBox(Part part, Scope scope, Band band) {
+public record PartBox(Part part, Scope scope, Band band) {
 
-  <T> T of(Property<T> property) {
+  public <T> T of(Property<T> property) {
     return scope.silent()
         ? part.setting(property).initial()
         : Cascade.value(part, property, State.REST, scope, band);
   }
 
   /** A length in px that no letters change. */
-  double px(Property<Length> property) {
+  public double px(Property<Length> property) {
     return of(property).constantPx();
   }
 
   /** A length in px that somebody has said, or another one where the part has none of itself. */
-  double px(Property<Length> property, double unlessSaid) {
+  public double px(Property<Length> property, double unlessSaid) {
     return scope.speaksOf(part.key(property, State.REST)) ? px(property) : unlessSaid;
   }
 
   /** A length in px; one in em is a multiple of the size of the part's own letters. */
-  double px(Property<Length> property, Screen screen) {
+  public double px(Property<Length> property, Screen screen) {
     return px(of(property), screen);
   }
 
@@ -49,45 +49,45 @@ record PartBox(Part part, Scope scope, Band band) {
   }
 
   /** A length that is a multiple of the size of other letters. */
-  double em(Property<Length> property, double letters) {
+  public double em(Property<Length> property, double letters) {
     Length length = of(property);
     return length.unit() == Length.Unit.EM ? length.amount() * letters : length.constantPx();
   }
 
   /** The same as far as somebody has said it, or another one where the part has none of itself. */
-  double sides(double unlessSaid) {
+  public double sides(double unlessSaid) {
     return scope.speaksOf(part.key(Property.PADDING_SIDES, State.REST)) ? sides() : unlessSaid;
   }
 
   /** Its padding at both sides, which no letters change, px. */
-  double sides() {
+  public double sides() {
     Ends ends = of(Property.PADDING_SIDES);
     return ends.start().constantPx() + ends.end().constantPx();
   }
 
   /** Its border, px: above and below, and at both sides. */
-  Around border() {
+  public Around border() {
     return of(Property.BORDER);
   }
 
   /** The line that it has along one side, px. */
-  double line() {
+  public double line() {
     return border().first().constantPx();
   }
 
   /** Its padding above and below, px. */
-  double down(Screen screen) {
+  public double down(Screen screen) {
     return px(Property.PADDING_ABOVE, screen) + px(Property.PADDING_BELOW, screen);
   }
 
   /** Its padding at both sides, px. */
-  double across(Screen screen) {
+  public double across(Screen screen) {
     Ends ends = of(Property.PADDING_SIDES);
     return px(ends.start(), screen) + px(ends.end(), screen);
   }
 
   /** The face of its letters. */
-  Face face() {
+  public Face face() {
     return Face.of(
         TypeParts.typeface(of(Property.FAMILY), scope, band)
             // What does not ship is measured as texts are.
@@ -97,7 +97,7 @@ record PartBox(Part part, Scope scope, Band band) {
   }
 
   /** Its words as they are set. */
-  TextStyle words() {
+  public TextStyle words() {
     return TextStyle.of(this);
   }
 }

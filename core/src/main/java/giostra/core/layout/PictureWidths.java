@@ -9,10 +9,7 @@ import giostra.core.fit.Screen;
 import giostra.core.layout.PictureSizes.Size;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
-import giostra.core.page.CarouselSettings;
-import giostra.core.page.CarouselSettings.Card;
 import giostra.core.page.Document;
-import giostra.core.page.FlipSettings;
 import giostra.core.page.Item;
 import giostra.core.page.Node;
 import giostra.core.page.PanelSettings;
@@ -20,11 +17,7 @@ import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.SectionSettings.Extent;
-import giostra.core.page.SliderSettings;
-import giostra.core.page.SliderSettings.PictureSide;
-import giostra.core.page.SliderSettings.PictureUse;
 import giostra.core.value.Aspect;
-import giostra.core.value.Length;
 import giostra.core.value.Setting;
 import java.util.HashMap;
 import java.util.List;
@@ -36,7 +29,6 @@ import java.util.Map;
  * as high as the text in it, the highest that it gets in the band counts.
  */
 public final class PictureWidths {
-  private static final double BORDERS = 2;
   private static final int SAMPLES = 5;
 
   private final Document document;
@@ -62,21 +54,29 @@ public final class PictureWidths {
         .toList();
   }
 
+  /** What they are of. */
+  public Document document() {
+    return document;
+  }
+
   /** The band that they are of. */
   public Band band() {
     return band;
   }
 
-  private Heights heights(Piece piece) {
+  /** How high what a piece holds is, without a scrollbar. */
+  public Heights heights(Piece piece) {
     return heights.computeIfAbsent(
         piece.id(), _ -> Heights.of(document, piece, pictures, 0, Screen.USUAL_HEIGHT));
   }
 
-  private <T> T value(Node node, Setting<T> setting) {
+  /** What holds of a node in the band. */
+  public <T> T value(Node node, Setting<T> setting) {
     return Resolution.value(document, node, setting, band);
   }
 
-  private static Piecewise covering(Piecewise room, Aspect box, Size size) {
+  /** How wide a picture is drawn that covers a box. */
+  public static Piecewise covering(Piecewise room, Aspect box, Size size) {
     return room.through(new Line(Crop.covering(box, size.aspect()), 0));
   }
 
@@ -100,89 +100,36 @@ public final class PictureWidths {
     Piecewise room =
         holder instanceof Block block
             ? Containers.room(document, block.id(), Extent.MEASURE, band, 0)
-            : panel((Piece) document.path(holder.id()).reversed().get(1));
+            : words((Piece) document.path(holder.id()).reversed().get(1));
     return room.min(fixed(size.width()));
   }
 
-  /** The picture of a card, above its text. */
-  public Piecewise card(Piece.Carousel piece, Size size) {
-    Piecewise shot =
-        TrackLayout.in(document, piece, band, 0)
-            .itemWidth()
-            .through(new Line(1, -BORDERS))
-            .through(Line.of(value(piece, CarouselSettings.PICTURE_WIDTH)));
-    return value(piece, CarouselSettings.PICTURE_SHAPE)
-        .aspect()
-        .map(box -> covering(shot, box, size))
-        .orElse(shot);
+  private Piecewise words(Piece piece) {
+    return LaidOut.of(piece).words(piece, this);
   }
 
-  /** The portrait beside a quotation. */
-  public Piecewise portrait(Piece.Carousel piece, Size size) {
-    Length face = CarouselSettings.portraitWidth(value(piece, CarouselSettings.PICTURE_WIDTH));
-    Aspect shape = value(piece, CarouselSettings.PICTURE_SHAPE).portrait();
-    Piecewise card = TrackLayout.in(document, piece, band, 0).itemWidth();
-    return covering(card.through(Line.of(face)).min(card), shape, size);
-  }
-
-  /** The picture of a slide, under its text or beside it. */
-  public Piecewise slide(Piece.Slider piece, Size size) {
-    Piecewise slide = TrackLayout.in(document, piece, band, 0).itemWidth();
-    Piecewise tall = tallest(heights(piece), size);
-    if (value(piece, SliderSettings.PICTURE_USE) != PictureUse.BESIDE) {
-      return slide.max(tall);
-    }
-    return value(piece, SliderSettings.PICTURE_SIDE) == PictureSide.ABOVE
-        ? covering(slide, SliderSettings.PICTURE_ABOVE, size)
-        : slide.through(Line.of(value(piece, SliderSettings.PICTURE_SHARE))).max(tall);
-  }
-
-  private Piecewise tallest(Heights heights, Size size) {
+  /** How wide a picture is that is as high as the highest of what a piece holds. */
+  public Piecewise tallest(Piece piece, Size size) {
     double most = 0;
     for (double at : samples()) {
-      for (Heights.Reading reading : heights.at(at)) {
+      for (Heights.Reading reading : heights(piece).at(at)) {
         most = Math.max(most, reading.height());
       }
     }
     return fixed(most * size.width() / size.height());
   }
 
-  private List<Double> samples() {
+  /** Some viewport widths of the band, from its least to its most, px. */
+  public List<Double> samples() {
     double[] domain = Containers.domain(band);
     return java.util.stream.IntStream.rangeClosed(0, SAMPLES)
         .mapToObj(i -> domain[0] + (domain[1] - 1 - domain[0]) * i / SAMPLES)
         .toList();
   }
 
-  /** The picture of a face: it takes what the words leave of the highest box. */
-  public Piecewise face(Piece.FlipBoxes piece, Size size) {
-    Piecewise box = GridBand.in(document, piece, band, 0).item();
-    double most = 0;
-    for (double at : samples()) {
-      double tallest = value(piece, FlipSettings.LEAST_HEIGHT).constantPx();
-      double words = Double.POSITIVE_INFINITY;
-      for (Heights.Reading reading : heights(piece).at(at)) {
-        tallest = Math.max(tallest, reading.height());
-        words = Math.min(words, reading.height() - ItemFlows.FACE_PICTURE);
-      }
-      most = Math.max(most, tallest - Math.max(0, words));
-    }
-    return box.max(fixed(most * size.width() / size.height()));
-  }
-
   /** The picture of a panel. */
   public Piecewise panelPicture(Piece piece, Size size) {
-    return covering(panel(piece), PanelSettings.PICTURE, size);
-  }
-
-  private Piecewise panel(Piece piece) {
-    return switch (piece) {
-      case Piece.Tabs _, Piece.Accordion _ ->
-          Containers.panel(document, piece, band, Containers.outer(document, piece, band, 0), 0);
-      case Piece.Tracked track -> TrackLayout.in(document, track, band, 0).itemWidth();
-      case Piece.FlipBoxes _, Piece.Counters _, Piece.Video _ ->
-          GridBand.in(document, piece, band, 0).item();
-    };
+    return covering(words(piece), PanelSettings.PICTURE, size);
   }
 
   /** The picture under a whole section. */
@@ -212,16 +159,6 @@ public final class PictureWidths {
 
   /** The picture that belongs to an item of a piece, as its kind draws it. */
   public Piecewise item(Piece piece, Item item, Size size) {
-    return switch (piece) {
-      case Piece.Carousel carousel ->
-          carousel.values().get(CarouselSettings.CARD) == Card.QUOTATION
-              ? portrait(carousel, size)
-              : card(carousel, size);
-      case Piece.Slider slider -> slide(slider, size);
-      case Piece.FlipBoxes boxes -> face(boxes, size);
-      case Piece.Counters _ -> boxed(72, 72, size);
-      case Piece.Video _ -> panel(piece);
-      case Piece.Tabs _, Piece.Accordion _ -> panelPicture(piece, size);
-    };
+    return LaidOut.of(piece).picture(piece, item, size, this);
   }
 }

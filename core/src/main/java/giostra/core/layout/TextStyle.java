@@ -19,13 +19,13 @@ import java.util.function.ToDoubleFunction;
  * @param spacing letter spacing as a multiple of the size
  * @param capitals whether it is set in capitals
  */
-record TextStyle(
+public record TextStyle(
     Face face, ToDoubleFunction<Screen> size, double line, double spacing, boolean capitals) {
   /** Texts are measured once at this size, and widths scaled to it. */
   private static final double MEASURED = 16;
 
   /** The words of a part as they are set, with what somebody has said of it. */
-  static TextStyle of(PartBox part) {
+  public static TextStyle of(PartBox part) {
     TypeSize size = part.of(Property.TEXT_SIZE);
     return new TextStyle(
         part.face(),
@@ -40,12 +40,12 @@ record TextStyle(
   }
 
   /** A text in this style. */
-  Text of(String text, Locale locale) {
+  public Text of(String text, Locale locale) {
     return of(List.of(new TextFit.Run(text, face)), locale);
   }
 
   /** A text of several faces. */
-  Text of(List<TextFit.Run> runs, Locale locale) {
+  public Text of(List<TextFit.Run> runs, Locale locale) {
     List<TextFit.Run> shown =
         capitals
             ? runs.stream()
@@ -56,9 +56,9 @@ record TextStyle(
   }
 
   /** A measured text: so many lines in a width, each as high as its style says. */
-  record Text(TextStyle style, TextFit fit) implements Flow {
+  public record Text(TextStyle style, TextFit fit) implements Flow {
     /** Lines in a width in px. */
-    int lines(double width, Screen screen) {
+    public int lines(double width, Screen screen) {
       double measured = kept(width) * MEASURED / style.drawn(screen);
       int lines = fit.lines(measured);
       screen.seen().accept(new Screen.Fitted(fit, measured, lines));
@@ -71,7 +71,7 @@ record TextStyle(
     }
 
     /** Its width on one line, px. */
-    double natural(Screen screen) {
+    public double natural(Screen screen) {
       return fit.natural() * style.drawn(screen) / MEASURED;
     }
 

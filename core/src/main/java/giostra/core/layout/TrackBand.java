@@ -7,6 +7,7 @@ import giostra.core.fit.Stops;
 import giostra.core.fit.Track;
 import giostra.core.page.BlockSettings.Side;
 import giostra.core.page.SectionSettings.Extent;
+import giostra.core.page.TrackSettings;
 import giostra.core.page.TrackSettings.Arrows;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
@@ -110,7 +111,7 @@ public record TrackBand(
   }
 
   /** The place marks that really show where the piece is so wide, px. */
-  Marks marksIn(double outerPx) {
+  public Marks marksIn(double outerPx) {
     if (!moves()) {
       return Marks.NONE;
     }
@@ -121,7 +122,7 @@ public record TrackBand(
     return outer.through(besideArrows()).atLeast(0);
   }
 
-  Line itemOfInner() {
+  public Line itemOfInner() {
     Line gapOf = Line.of(gap);
     Line taken = Line.of(peek).plus(gapOf).times(sides).plus(gapOf.times(view - 1));
     return Line.SAME.minus(taken).times(1.0 / view);
@@ -151,19 +152,19 @@ public record TrackBand(
   }
 
   /** Width left for the track by arrows that stand beside it. */
-  static Line besideArrows(Arrows arrows, boolean moves, Length size, Length distance) {
+  public static Line besideArrows(Arrows arrows, boolean moves, Length size, Length distance) {
     return arrows == Arrows.BESIDE && moves
         ? Line.SAME.minus(Line.of(distance).plus(Line.of(size)).times(2))
         : Line.SAME;
   }
 
   /** Width left for the track by its arrows. */
-  Line besideArrows() {
+  public Line besideArrows() {
     return besideArrows(arrows, moves(), arrowSize, arrowDistance);
   }
 
   /** The same, going round. */
-  TrackBand looping() {
+  public TrackBand looping() {
     return new TrackBand(
         band,
         on,
@@ -191,5 +192,16 @@ public record TrackBand(
         markDistance,
         outer,
         inner);
+  }
+
+  /**
+   * The band in a plot of widths.
+   *
+   * @param counted whether the count in view is what it is about
+   * @param width what is plotted against the viewport's width, px
+   */
+  public ItemWidths.InBand widths(boolean counted, Piecewise width) {
+    return new ItemWidths.InBand(
+        band, view, counted, TrackSettings.IN_VIEW, gap, peek, sides, inner, width);
   }
 }

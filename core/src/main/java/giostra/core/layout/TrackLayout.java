@@ -10,15 +10,13 @@ import giostra.core.look.Property;
 import giostra.core.page.BlockSettings.Side;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
-import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.SectionSettings.Extent;
-import giostra.core.page.SliderSettings;
 import giostra.core.page.TrackSettings;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Form;
 import giostra.core.page.TrackSettings.Sides;
-import giostra.core.value.Height;
+import giostra.core.page.Tracked;
 import giostra.core.value.Length;
 import giostra.core.value.Setting;
 import java.util.List;
@@ -40,13 +38,13 @@ public record TrackLayout(List<TrackBand> bands) {
    *
    * @param scrollbar width of a classic scrollbar in px, 0 where it overlays the page
    */
-  public static TrackLayout of(Document document, Piece.Tracked piece, double scrollbar) {
+  public static TrackLayout of(Document document, Tracked piece, double scrollbar) {
     return new TrackLayout(
         document.bands().all().stream().map(band -> in(document, piece, band, scrollbar)).toList());
   }
 
   /** The track in one band. */
-  static TrackBand in(Document document, Piece.Tracked piece, Band band, double scrollbar) {
+  public static TrackBand in(Document document, Tracked piece, Band band, double scrollbar) {
     return new Maker(document, piece, band, scrollbar).make();
   }
 
@@ -78,7 +76,7 @@ public record TrackLayout(List<TrackBand> bands) {
   }
 
   /** Reads the values of one band and clamps them. */
-  private record Maker(Document document, Piece.Tracked piece, Band band, double scrollbar) {
+  private record Maker(Document document, Tracked piece, Band band, double scrollbar) {
 
     private <T> T value(Setting<T> setting) {
       return Resolution.value(document, piece, setting, band);
@@ -93,7 +91,7 @@ public record TrackLayout(List<TrackBand> bands) {
     }
 
     TrackBand make() {
-      boolean slides = piece instanceof Piece.Slider;
+      boolean slides = piece.oneByOne();
       List<Integer> on = on();
       boolean all = value(TrackSettings.FORM) == Form.ALL;
       int asked = slides ? 1 : value(TrackSettings.IN_VIEW);
@@ -118,7 +116,7 @@ public record TrackLayout(List<TrackBand> bands) {
               slides ? 1 : value(TrackSettings.STRIDE).in(view),
               false,
               all ? Axis.ACROSS : value(TrackSettings.AXIS),
-              slides ? slideHeight() : value(TrackSettings.TRACK_HEIGHT),
+              trackHeight(),
               slides ? Side.START : value(TrackSettings.FEW),
               slides || value(TrackSettings.HEIGHTS) == TrackSettings.Heights.ALL,
               extent,
@@ -146,23 +144,16 @@ public record TrackLayout(List<TrackBand> bands) {
     }
 
     private TrackSettings.Arrows arrows() {
-      return value(piece instanceof Piece.Slider ? SliderSettings.ARROWS : TrackSettings.ARROWS);
+      return value(TrackRoom.of(piece).arrows());
     }
 
-    /** Down a slider one slide fills the view, so its height is that of the track. */
-    private Length slideHeight() {
-      return value(SliderSettings.HEIGHT) instanceof Height.Fixed(var length)
-          ? length
-          : TrackSettings.TRACK_HEIGHT.initial();
+    private Length trackHeight() {
+      return TrackRoom.of(piece).trackHeight(document, piece, band);
     }
 
     private Piecewise inner(Piecewise outer, boolean moves, boolean all) {
       if (!all && value(TrackSettings.AXIS) == Axis.DOWN) {
-        double height =
-            piece instanceof Piece.Slider
-                ? slideHeight().constantPx()
-                : value(TrackSettings.TRACK_HEIGHT).constantPx();
-        return outer.through(new Line(0, height));
+        return outer.through(new Line(0, trackHeight().constantPx()));
       }
       Line beside =
           TrackBand.besideArrows(arrows(), moves, arrowSize(), value(TrackSettings.ARROW_DISTANCE));

@@ -4,8 +4,8 @@ import giostra.core.band.Viewport;
 import giostra.core.fit.Stops;
 import giostra.core.fit.Track;
 import giostra.core.page.Document;
-import giostra.core.page.Piece;
 import giostra.core.page.TrackSettings.Marks;
+import giostra.core.page.Tracked;
 import java.util.List;
 import java.util.stream.IntStream;
 
@@ -40,7 +40,7 @@ public record TrackReading(
    *
    * @throws giostra.core.value.Refused naming the band when there is no room for items
    */
-  public static TrackReading of(Document document, Piece.Tracked piece, Viewport viewport) {
+  public static TrackReading of(Document document, Tracked piece, Viewport viewport) {
     TrackBand band = TrackLayout.of(document, piece, viewport.scrollbar()).at(viewport.width());
     Track track = band.track(viewport.width());
     Stops stops = band.stops();

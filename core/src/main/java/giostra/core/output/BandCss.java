@@ -15,11 +15,11 @@ import org.jspecify.annotations.Nullable;
  * write, in a media query of their own, only what differs. The queries do not overlap, so nothing
  * depends on their order.
  */
-final class BandCss {
+public final class BandCss {
   private final Bands bands;
   private final Map<String, Map<String, Map<String, String>>> rules = new LinkedHashMap<>();
 
-  BandCss(Bands bands) {
+  public BandCss(Bands bands) {
     this.bands = bands;
   }
 
@@ -28,7 +28,7 @@ final class BandCss {
    *
    * @param value asked for each band
    */
-  void put(String selector, String property, Function<Band, String> value) {
+  public void put(String selector, String property, Function<Band, String> value) {
     var byBand = new LinkedHashMap<String, String>();
     bands.all().forEach(band -> byBand.put(band.id(), value.apply(band)));
     rules.computeIfAbsent(selector, _ -> new LinkedHashMap<>()).put(property, byBand);
@@ -37,7 +37,7 @@ final class BandCss {
   /**
    * The rules of a band as text: all that the widest says, and of the others what differs from it.
    */
-  Map<String, List<String>> byBand() {
+  public Map<String, List<String>> byBand() {
     String lead = bands.lead().id();
     var all = new LinkedHashMap<String, List<String>>();
     for (Band band : bands.widestFirst()) {

@@ -39,36 +39,7 @@ final class BlockOutput {
               .raw(own.values().get(BlockSettings.MARKUP))
               .close("div");
       case Block.Columns columns -> columns(columns);
-      case Piece.Tracked tracked -> {
-        var track = new TrackOutput(writing, tracked);
-        track.html();
-        track.css();
-      }
-      case Piece.Tabs piece -> {
-        var tabs = new TabsOutput(writing, piece);
-        tabs.html();
-        tabs.css();
-      }
-      case Piece.Accordion piece -> {
-        var accordion = new AccordionOutput(writing, piece);
-        accordion.html();
-        accordion.css();
-      }
-      case Piece.FlipBoxes piece -> {
-        var boxes = new FlipOutput(writing, piece);
-        boxes.html();
-        boxes.css();
-      }
-      case Piece.Video piece -> {
-        var video = new VideoOutput(writing, piece);
-        video.html();
-        video.css();
-      }
-      case Piece.Counters piece -> {
-        var counters = new CounterOutput(writing, piece);
-        counters.html();
-        counters.css();
-      }
+      case Piece piece -> Written.of(piece).write(piece, writing);
     }
   }
 

@@ -9,6 +9,7 @@ import giostra.core.page.PageSettings;
 import giostra.core.page.PageSettings.Direction;
 import giostra.core.page.Section;
 import giostra.core.page.SiteSettings;
+import giostra.core.room.Rooms;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
@@ -57,7 +58,9 @@ public final class Compiler {
 
   /** Names of the icons that pieces show of themselves, whatever their items ask for. */
   public static List<String> ownIcons() {
-    return VideoOutput.ICONS;
+    return Rooms.all().stream()
+        .<String>flatMap(room -> Rooms.of(room.word(), Written.class).icons().stream())
+        .toList();
   }
 
   /** Compiles. */

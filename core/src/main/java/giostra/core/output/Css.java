@@ -7,21 +7,21 @@ import giostra.core.value.Require;
 import java.util.Locale;
 
 /** Values of the document in the words of CSS. */
-final class Css {
+public final class Css {
   private Css() {}
 
   /** A length that calculations may hold: nothing is {@code 0px} there, never {@code 0}. */
-  static String px(Length length) {
+  public static String px(Length length) {
     return length.isZero() ? "0px" : length.css();
   }
 
   /** The word of a constant: {@code start}, {@code line-below}. */
-  static String word(Enum<?> value) {
+  public static String word(Enum<?> value) {
     return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   /** Margins that let something narrower than its room stand where it should. */
-  static String standing(Side side) {
+  public static String standing(Side side) {
     return switch (side) {
       case START -> "0 auto";
       case CENTER -> "auto";
@@ -30,19 +30,19 @@ final class Css {
   }
 
   /** A file, whatever is in its address. Source: CSS Values 4, "The url() Notation". */
-  static String url(String address) {
+  public static String url(String address) {
     return "url(\""
         + address.replace("\\", "%5C").replace("\"", "%22").replace("<", "%3C").replace("\n", "")
         + "\")";
   }
 
   /** A side as flex and grid boxes name it. */
-  static String flex(Side side) {
+  public static String flex(Side side) {
     return side == Side.CENTER ? "center" : "flex-" + word(side);
   }
 
   /** The least height that a height asks for. */
-  static String least(Height height) {
+  public static String least(Height height) {
     return switch (height) {
       case Height.Auto _, Height.Ratio _ -> "0px";
       case Height.Fixed(var length) -> length.css();
@@ -54,7 +54,7 @@ final class Css {
   }
 
   /** The ratio that a height asks for. */
-  static String ratio(Height height) {
+  public static String ratio(Height height) {
     return height instanceof Height.Ratio(var wide, var high)
         ? Require.number(wide) + "/" + Require.number(high)
         : "auto";

@@ -5,8 +5,8 @@ import giostra.core.layout.GridBand;
 import giostra.core.page.GridSettings;
 import giostra.core.page.GridSettings.Heights;
 import giostra.core.page.GridSettings.LastRow;
+import giostra.core.page.Gridded;
 import giostra.core.page.Item;
-import giostra.core.page.Piece;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,13 +14,13 @@ import java.util.Objects;
 import java.util.function.Function;
 
 /** The rules of items that stand in rows: columns, last row, heights, dividers. */
-final class GridOutput {
+public final class GridOutput {
   private final Writing writing;
-  private final Piece piece;
+  private final Gridded piece;
   private final List<GridBand> bands;
   private final Map<String, GridBand> byId = new HashMap<>();
 
-  GridOutput(Writing writing, Piece piece) {
+  public GridOutput(Writing writing, Gridded piece) {
     this.writing = writing;
     this.piece = piece;
     this.bands = GridBand.of(writing.document, piece, 0);
@@ -35,7 +35,7 @@ final class GridOutput {
   }
 
   /** Writes the rules of the grid. */
-  void css(String display) {
+  public void css(String display) {
     String grid = "#g-" + piece.id() + ">.g-grid";
     each(grid, "--g-cols", b -> Integer.toString(b.grid().columns()));
     each(grid, "--g-gap", b -> Css.px(b.gap()));

@@ -4,7 +4,7 @@ package giostra.core.output;
  * Writes HTML: escapes what has to be, and nothing else. Source: HTML, "Serializing HTML
  * fragments".
  */
-final class Html {
+public final class Html {
   private final StringBuilder out = new StringBuilder();
 
   /**
@@ -13,7 +13,7 @@ final class Html {
    * @param attributes names and values in turn; an attribute with an empty value is left out, one
    *     whose value is {@code ""} on purpose is not needed anywhere
    */
-  Html open(String tag, String... attributes) {
+  public Html open(String tag, String... attributes) {
     out.append('<').append(tag);
     for (int i = 0; i < attributes.length; i += 2) {
       if (!attributes[i + 1].isEmpty()) {
@@ -25,7 +25,7 @@ final class Html {
   }
 
   /** An image; its text alternative is always written, empty where it decorates. */
-  Html image(Shipped.Picture picture, String alt, String... attributes) {
+  public Html image(Shipped.Picture picture, String alt, String... attributes) {
     out.append("<img");
     attribute("src", picture.path());
     if (picture.isRemote()) {
@@ -48,30 +48,30 @@ final class Html {
     out.append('"');
   }
 
-  Html close(String tag) {
+  public Html close(String tag) {
     out.append("</").append(tag).append('>');
     return this;
   }
 
   /** Text, escaped. */
-  Html text(String text) {
+  public Html text(String text) {
     escape(text, false);
     return this;
   }
 
   /** An element with nothing but text in it. */
-  Html element(String tag, String text, String... attributes) {
+  public Html element(String tag, String text, String... attributes) {
     return open(tag, attributes).text(text).close(tag);
   }
 
   /** Markup of ours, as it is. */
-  Html raw(String markup) {
+  public Html raw(String markup) {
     out.append(markup);
     return this;
   }
 
   /** Text in paragraphs: a blank line parts them, a single one breaks the line. */
-  Html paragraphs(String text) {
+  public Html paragraphs(String text) {
     for (String paragraph : text.strip().split("\\n\\s*\\n")) {
       if (!paragraph.isBlank()) {
         open("p");
@@ -99,12 +99,12 @@ final class Html {
     }
   }
 
-  int length() {
+  public int length() {
     return out.length();
   }
 
   /** What was written from a place on. */
-  String from(int start) {
+  public String from(int start) {
     return out.substring(start);
   }
 

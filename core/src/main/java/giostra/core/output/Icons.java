@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 
 /** The icons that a page uses, gathered in one sprite within it: from disk nothing else works. */
-final class Icons {
+public final class Icons {
   private final Shipped.IconSet set;
   private final Optional<IconSprite> own;
   private final Map<String, IconSprite.Symbol> used = new TreeMap<>();
@@ -15,7 +15,7 @@ final class Icons {
   /**
    * @param own icons of the site's own, which come before those of the set
    */
-  Icons(Shipped.IconSet set, Optional<IconSprite> own) {
+  public Icons(Shipped.IconSet set, Optional<IconSprite> own) {
     this.set = set;
     this.own = own;
   }
@@ -26,7 +26,7 @@ final class Icons {
    * @param value its name, or markup of one's own; nothing is written for what is not there
    * @param colours whether a picture of one's own keeps its colours
    */
-  void write(Html out, String value, boolean colours, String classes) {
+  public void write(Html out, String value, boolean colours, String classes) {
     if (value.startsWith("<svg")) {
       String own = colours ? "g-icon g-own " : "g-icon g-own g-tint ";
       out.raw(
@@ -49,12 +49,12 @@ final class Icons {
   }
 
   /** What was used, by name. */
-  Map<String, IconSprite.Symbol> used() {
+  public Map<String, IconSprite.Symbol> used() {
     return used;
   }
 
   /** A sprite; empty where no icon of the set is used. */
-  static String sprite(Map<String, IconSprite.Symbol> used) {
+  public static String sprite(Map<String, IconSprite.Symbol> used) {
     if (used.isEmpty()) {
       return "";
     }

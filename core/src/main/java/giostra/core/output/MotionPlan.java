@@ -8,7 +8,7 @@ import giostra.core.page.DriveSettings;
 import giostra.core.page.DriveSettings.Entrance;
 import giostra.core.page.DriveSettings.GroundMoves;
 import giostra.core.page.Item;
-import giostra.core.page.Piece;
+import giostra.core.page.Tracked;
 import giostra.core.tempo.Score;
 import giostra.core.value.Change;
 import giostra.core.value.Setting;
@@ -20,13 +20,13 @@ import java.util.Optional;
 /** What a track does in time, for its plan. */
 final class MotionPlan {
   private final Document document;
-  private final Piece.Tracked piece;
+  private final Tracked piece;
   private final List<Pacing> pacings;
 
   /** The distinct lists of ways that items come in by. */
   private final List<Plan.Turns> turns = new ArrayList<>();
 
-  MotionPlan(Document document, Piece.Tracked piece, List<TrackBand> bands) {
+  MotionPlan(Document document, Tracked piece, List<TrackBand> bands) {
     this.document = document;
     this.piece = piece;
     this.pacings = bands.stream().map(band -> Pacing.of(document, piece, band)).toList();

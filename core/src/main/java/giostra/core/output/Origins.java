@@ -32,12 +32,12 @@ public record Origins(Set<String> frames, Set<String> media, Set<String> images)
     images.addAll(others.images);
   }
 
-  void frame(String origin) {
+  public void frame(String origin) {
     frames.add(origin);
   }
 
   /** Notes where the clip at an address stands. */
-  void media(String address) {
+  public void media(String address) {
     note(address, media);
   }
 

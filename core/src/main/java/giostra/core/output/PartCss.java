@@ -1,12 +1,8 @@
 package giostra.core.output;
 
-import giostra.core.anatomy.GridParts;
-import giostra.core.anatomy.PageParts;
-import giostra.core.anatomy.PanelParts;
 import giostra.core.anatomy.Tone;
 import giostra.core.anatomy.TrackParts;
 import giostra.core.anatomy.TypeParts;
-import giostra.core.anatomy.VideoParts;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.value.Around;
@@ -24,7 +20,6 @@ import giostra.core.value.Typeface;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -50,34 +45,10 @@ final class PartCss {
    */
   record Declared(List<Property<?>> of, String within, String name, Function<Look, String> value) {}
 
-  /** Borders along one side only, and the ring that shows the focus. */
-  private static final Map<Part, String> BORDERS =
-      Map.of(
-          PageParts.QUOTATION, "border-inline-start",
-          PanelParts.FOLDED_TAB, "border-block-start",
-          TrackParts.NAME, "border-block-end",
-          PageParts.FOCUS, "outline");
-
-  /** What a size is of, where it is not of both sides. */
-  private static final Map<Part, String> SIZES =
-      Map.of(
-          PanelParts.SEARCH, "min-block-size",
-          PanelParts.CHIP, "min-block-size",
-          PanelParts.SHARE, "min-block-size",
-          TrackParts.BAR, "block-size",
-          TrackParts.QUOTE_MARK, "block-size",
-          PanelParts.CURRENT_LINE, "--p-size",
-          PanelParts.DIVIDER, "--p-size",
-          GridParts.DIVIDER, "--p-size");
-
   /** What the tone over pictures says, see base.css. */
   private static final Set<ToneColour> OVER_PICTURES =
       Set.of(
           ToneColour.INK, ToneColour.QUIET, ToneColour.ACCENT, ToneColour.RING, ToneColour.GROUND);
-
-  /** Signs that have a ground only where somebody gives them one. */
-  private static final Set<Part> SIGNS =
-      Set.of(PageParts.ICON, GridParts.ICON, GridParts.BACK_ICON, GridParts.COUNTER_ICON);
 
   /** What goes over between states. */
   private static final List<String> GOING_OVER =
@@ -91,6 +62,7 @@ final class PartCss {
           "opacity");
 
   private final Part part;
+  private final Where where;
   private final boolean whole;
   private final boolean mirrored;
   private final Function<String, String> files;
@@ -98,6 +70,7 @@ final class PartCss {
 
   private PartCss(Part part, boolean whole, boolean mirrored, Function<String, String> files) {
     this.part = part;
+    this.where = Where.of(part);
     this.whole = whole;
     this.mirrored = mirrored;
     this.files = files;
@@ -121,7 +94,7 @@ final class PartCss {
   private static List<Declared> of(
       Part part, boolean whole, boolean mirrored, Function<String, String> files) {
     var css = new PartCss(part, whole, mirrored, files);
-    if (VideoParts.PLAYER.contains(part)) {
+    if (css.where.variables()) {
       css.variables();
     } else if (part.equals(TypeParts.FAMILIES)) {
       css.add(Property.TEXT_FACE, Family.TEXT.variable(), Typeface::css);
@@ -196,7 +169,7 @@ final class PartCss {
                   look.of(Property.PADDING_BELOW)));
     }
     add(Property.PADDING_START, "padding-inline-start", Length::css);
-    String sized = SIZES.getOrDefault(part, "");
+    String sized = where.said().getOrDefault(Property.SIZE, "");
     if (sized.isEmpty()) {
       add(Property.SIZE, "inline-size", Length::css);
       add(Property.SIZE, "block-size", Length::css);
@@ -220,11 +193,11 @@ final class PartCss {
   }
 
   private void edges() {
-    if (!(whole && SIGNS.contains(part))) {
+    if (!(whole && where.bare())) {
       add(Property.GROUND, "background", this::ground);
       add(Property.CORNERS, "border-radius", this::corners);
     }
-    String side = BORDERS.getOrDefault(part, "border");
+    String side = where.said().getOrDefault(Property.BORDER, "border");
     if (!whole) {
       add(
           Property.BORDER,

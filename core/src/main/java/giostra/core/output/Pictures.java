@@ -19,7 +19,7 @@ import java.util.stream.Stream;
  * The pictures that a page asks for, whether they are there, and what a browser is told to choose
  * between. Source: HTML, "Images: srcset and sizes attributes".
  */
-final class Pictures {
+public final class Pictures {
   /** No screen in use has more device px for a CSS px that an eye would notice. Practice. */
   private static final int DENSEST = 3;
 
@@ -27,20 +27,20 @@ final class Pictures {
   private final List<PictureWidths> widths;
 
   /** Paths of the files that the page asks for. */
-  final Set<String> files = new LinkedHashSet<>();
+  public final Set<String> files = new LinkedHashSet<>();
 
-  final Set<String> missing = new LinkedHashSet<>();
+  public final Set<String> missing = new LinkedHashSet<>();
 
   private final Origins origins;
 
-  Pictures(Document document, Shipped.Media media, Origins origins) {
+  public Pictures(Document document, Shipped.Media media, Origins origins) {
     this.media = media;
     this.origins = origins;
     this.widths = PictureWidths.of(document, sizes());
   }
 
   /** Their sizes, without asking for the files. */
-  PictureSizes sizes() {
+  public PictureSizes sizes() {
     return id ->
         media
             .find(id)
@@ -52,31 +52,31 @@ final class Pictures {
                     .map(clip -> new PictureSizes.Size(clip.width(), clip.height())));
   }
 
-  static PictureSizes.Size size(Shipped.Picture picture) {
+  public static PictureSizes.Size size(Shipped.Picture picture) {
     return picture.isRemote()
         ? PictureSizes.Size.UNKNOWN
         : new PictureSizes.Size(picture.width(), picture.height());
   }
 
   /** The path of the picture with an id, empty where there is none; the page will ask for it. */
-  String path(String id) {
+  public String path(String id) {
     return find(id).map(Shipped.Picture::path).orElse("");
   }
 
   /** The picture with an id, if there is one; the page will ask for it. */
-  Optional<Shipped.Picture> find(String id) {
+  public Optional<Shipped.Picture> find(String id) {
     Optional<Shipped.Picture> remote = media.find(id).filter(Shipped.Picture::isRemote);
     remote.ifPresent(picture -> origins.image(picture.path()));
     return remote.isPresent() ? remote : noted(id, media::find, Shipped.Picture::path);
   }
 
   /** The clip with an id, if there is one; the page will ask for it. */
-  Optional<Shipped.Clip> clip(String id) {
+  public Optional<Shipped.Clip> clip(String id) {
     return noted(id, media::clip, Shipped.Clip::path);
   }
 
   /** The caption file with an id, if there is one; the page will ask for it. */
-  Optional<Shipped.CaptionFile> captions(String id) {
+  public Optional<Shipped.CaptionFile> captions(String id) {
     return noted(id, media::captions, Shipped.CaptionFile::path);
   }
 
@@ -91,7 +91,7 @@ final class Pictures {
   }
 
   /** The path of the one file that is wide enough where a browser cannot choose: of a poster. */
-  String one(Shipped.Picture picture, Function<PictureWidths, Piecewise> drawn) {
+  public String one(Shipped.Picture picture, Function<PictureWidths, Piecewise> drawn) {
     if (picture.isRemote()) {
       return picture.path();
     }
@@ -108,7 +108,7 @@ final class Pictures {
   }
 
   /** Attributes that let a browser take the file that fits; none where there is one file only. */
-  String[] choice(Shipped.Picture picture, Function<PictureWidths, Piecewise> drawn) {
+  public String[] choice(Shipped.Picture picture, Function<PictureWidths, Piecewise> drawn) {
     List<Piecewise> all = widths.stream().map(drawn).toList();
     double most = all.stream().mapToDouble(Pictures::most).max().orElse(0) * DENSEST;
     double least = all.stream().mapToDouble(Piecewise::least).min().orElse(0);

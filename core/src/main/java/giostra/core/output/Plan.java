@@ -13,7 +13,7 @@ import java.util.Optional;
  * {@link PlanJson} writes it; {@code runtime/src/plan.ts} is made of it, with these words (see
  * PlanTypesTest). What is empty or false is left out.
  */
-sealed interface Plan {
+public sealed interface Plan {
   /** What is written as a list of its values, to weigh less. */
   sealed interface Row {}
 

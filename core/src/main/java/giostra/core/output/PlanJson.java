@@ -13,10 +13,10 @@ import java.util.stream.Collectors;
  * Writes plans as JSON: records by the names of their components, rows as lists, constants as words
  * of CSS. What is empty or false is left out of a record. Source: RFC 8259.
  */
-final class PlanJson {
+public final class PlanJson {
   private PlanJson() {}
 
-  static String write(Object value) {
+  public static String write(Object value) {
     return switch (value) {
       case String text -> Json.text(text);
       case Boolean flag -> flag.toString();

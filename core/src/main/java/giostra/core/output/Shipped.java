@@ -2,6 +2,7 @@ package giostra.core.output;
 
 import giostra.core.media.ClipHost;
 import giostra.core.media.IconSprite;
+import giostra.core.room.Rooms;
 import giostra.core.value.Focus;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -38,18 +39,13 @@ public record Shipped(
 
   /** The names of all page scripts. */
   public static final List<String> SCRIPTS =
-      List.of(
-          PAGE,
-          "autoplay",
-          "changes",
-          "entrances",
-          "track",
-          "tabs",
-          "accordion",
-          "flip-boxes",
-          "counters",
-          "clips",
-          "grounds");
+      Stream.of(
+              Stream.of(PAGE, "autoplay", "changes", "entrances"),
+              Rooms.words().stream().map(Shipped::scriptOf),
+              Stream.of("grounds"))
+          .flatMap(Function.identity())
+          .distinct()
+          .toList();
 
   /** A variable font file. */
   public record Font(String family, String path, String weights, String unicodeRange) {}
@@ -166,13 +162,9 @@ public record Shipped(
     return all;
   }
 
-  /** Sliders and carousels share what runs a track; that of video pieces is named for its items. */
+  /** Kinds may share a script; what is no kind has one of its own name. */
   private static String scriptOf(String kind) {
-    return switch (kind) {
-      case "slider", "carousel" -> "track";
-      case "video" -> "clips";
-      default -> kind;
-    };
+    return Rooms.words().contains(kind) ? Rooms.of(kind, Written.class).script() : kind;
   }
 
   private String script(String name) {

@@ -1,10 +1,12 @@
 package giostra.core.output;
 
+import giostra.core.room.Rooms;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -15,24 +17,25 @@ import java.util.stream.Stream;
 
 /** The fixed part of a page's CSS: for every page, and for each kind of piece it uses. */
 final class Stylesheet {
-  private static final String BASE = load("base.css");
-  private static final Map<String, String> KINDS =
-      Stream.of(
-              "carousel",
-              "slider",
-              "tabs",
-              "accordion",
-              "flip-boxes",
-              "counters",
-              "video",
-              "grounds")
-          .collect(Collectors.toMap(Function.identity(), kind -> load(kind + ".css")));
-  private static final String TRACK = load("track.css");
+  private static final String BASE = load(Stylesheet.class, "base");
+  private static final String GROUNDS = load(Stylesheet.class, "grounds");
+
+  /** What several kinds have in common. */
+  private static final Map<String, String> SHARED =
+      named(Stylesheet.class, "track", "fold", "grid");
+
+  private static final Map<String, String> KINDS = new HashMap<>(Map.of("grounds", GROUNDS));
   private static final Map<String, String> PARTS =
-      Stream.of("marks", "quotation", "hold")
-          .collect(Collectors.toMap(Function.identity(), part -> load(part + ".css")));
-  private static final String FOLD = load("fold.css");
-  private static final String GRID = load("grid.css");
+      new HashMap<>(named(Stylesheet.class, "marks", "hold"));
+
+  static {
+    for (String kind : Rooms.words()) {
+      Written<?> room = Rooms.of(kind, Written.class);
+      List<String> sheets = room.sheets();
+      KINDS.put(kind, load(room.getClass(), sheets.getFirst()));
+      sheets.stream().skip(1).forEach(each -> PARTS.put(each, load(room.getClass(), each)));
+    }
+  }
 
   private Stylesheet() {}
 
@@ -64,12 +67,9 @@ final class Stylesheet {
   }
 
   private static Optional<String> shared(String kind) {
-    return switch (kind) {
-      case "carousel", "slider" -> Optional.of(TRACK);
-      case "tabs", "accordion" -> Optional.of(FOLD);
-      case "flip-boxes", "counters", "video" -> Optional.of(GRID);
-      default -> Optional.empty();
-    };
+    return Rooms.words().contains(kind)
+        ? Optional.ofNullable(SHARED.get(Rooms.of(kind, Written.class).sharedSheet()))
+        : Optional.empty();
   }
 
   /** The faces of the fonts. {@code optional}: a font that comes late must not move anything. */
@@ -88,10 +88,16 @@ final class Stylesheet {
     return css.toString();
   }
 
-  private static String load(String name) {
-    try (InputStream in = Stylesheet.class.getResourceAsStream("/giostra/core/output/" + name)) {
+  private static Map<String, String> named(Class<?> beside, String... names) {
+    return Stream.of(names)
+        .collect(Collectors.toMap(Function.identity(), name -> load(beside, name)));
+  }
+
+  /** The sheet of that name that lies beside a class. */
+  private static String load(Class<?> beside, String name) {
+    try (InputStream in = beside.getResourceAsStream(name + ".css")) {
       if (in == null) {
-        throw new IllegalStateException(name + " is not in the core's resources");
+        throw new IllegalStateException(name + ".css does not lie beside " + beside.getName());
       }
       return squeezed(Filled.of(new String(in.readAllBytes(), StandardCharsets.UTF_8)));
     } catch (IOException e) {

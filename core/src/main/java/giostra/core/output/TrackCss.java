@@ -3,11 +3,10 @@ package giostra.core.output;
 import giostra.core.band.Band;
 import giostra.core.layout.TrackBand;
 import giostra.core.page.Item;
-import giostra.core.page.Piece;
-import giostra.core.page.SliderSettings;
 import giostra.core.page.TrackSettings.Arrows;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
+import giostra.core.page.Tracked;
 import giostra.core.value.Require;
 import java.util.HashMap;
 import java.util.List;
@@ -19,14 +18,14 @@ import java.util.function.Predicate;
 /** The style sheet of a slider or carousel, band by band: where the belt rests is pure CSS. */
 final class TrackCss {
   private final Writing writing;
-  private final Piece.Tracked piece;
+  private final Tracked piece;
   private final List<TrackBand> bands;
   private final List<Item> items;
   private final Map<String, TrackBand> byId = new HashMap<>();
   private final String id;
   private final MotionPlan motion;
 
-  TrackCss(Writing writing, Piece.Tracked piece, List<TrackBand> bands, MotionPlan motion) {
+  TrackCss(Writing writing, Tracked piece, List<TrackBand> bands, MotionPlan motion) {
     this.motion = motion;
     this.writing = writing;
     this.piece = piece;
@@ -45,10 +44,7 @@ final class TrackCss {
     controls();
     items.forEach(item -> writing.hideByBand(piece, item, "block"));
     places();
-    switch (piece) {
-      case Piece.Slider slider -> new SlideOutput(writing, slider).css();
-      case Piece.Carousel carousel -> new CardOutput(writing, carousel).css();
-    }
+    TrackWritten.of(piece).css(piece, writing);
     containerCss();
   }
 
@@ -218,7 +214,7 @@ final class TrackCss {
           "display",
           b -> b.marks() == Marks.THUMBNAILS ? "block" : "none");
       each(id + " .g-dots", "gap", b -> b.marks() == Marks.DOTS ? "0px" : "10px");
-    } else if (piece instanceof Piece.Slider && piece.values().get(SliderSettings.NEIGHBOURS)) {
+    } else if (TrackWritten.of(piece).neighbours(piece)) {
       each(id + " .g-dot>.g-thumb", "display", _ -> "none");
     }
     int most = bands.stream().mapToInt(b -> b.stops().count()).max().orElse(0);
@@ -245,8 +241,8 @@ final class TrackCss {
   }
 
   /** Whether something moves by itself, so that it can be paused. */
-  static boolean held(Piece.Tracked piece, MotionPlan motion) {
-    return motion.movesItself() || SlideOutput.anyMoves(piece);
+  static boolean held(Tracked piece, MotionPlan motion) {
+    return motion.movesItself() || TrackWritten.of(piece).moves(piece);
   }
 
   static boolean arrows(TrackBand b) {

@@ -9,9 +9,9 @@ import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
-import giostra.core.page.SliderSettings;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
+import giostra.core.page.Tracked;
 import giostra.core.words.Labels;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,8 +24,8 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
- * Writes a carousel or a slider: its track, arrows and place marks. What stands in an item is
- * {@link CardOutput}'s or {@link SlideOutput}'s.
+ * Writes a carousel or a slider: its track, arrows and place marks. What stands in an item is the
+ * kind's.
  *
  * <p>Every item is placed by its own index in one cell of a grid, so that rounding never adds up
  * and the tallest item gives the height. Where the track rests is CSS as well: the script only says
@@ -41,7 +41,8 @@ final class TrackOutput {
       "<svg viewBox=\"0 0 24 24\" aria-hidden=\"true\" focusable=\"false\"><path d=\"%s\"/></svg>";
 
   private final Writing writing;
-  private final Piece.Tracked piece;
+  private final Tracked piece;
+  private final TrackWritten<Tracked> room;
   private final boolean slides;
   private final Html out;
   private final Labels labels;
@@ -55,10 +56,11 @@ final class TrackOutput {
   /** Whether some item shows only at times, or for some addresses. */
   private final boolean conditional;
 
-  TrackOutput(Writing writing, Piece.Tracked piece) {
+  TrackOutput(Writing writing, Tracked piece) {
     this.writing = writing;
     this.piece = piece;
-    this.slides = piece instanceof Piece.Slider;
+    this.room = TrackWritten.of(piece);
+    this.slides = piece.oneByOne();
     this.out = writing.out;
     this.labels = writing.labels;
     this.layout = TrackLayout.of(writing.document, piece, 0);
@@ -81,7 +83,7 @@ final class TrackOutput {
     writing.mostItems = Math.max(writing.mostItems, items.size());
     writing.root(
         piece,
-        slides ? "slider" : "carousel",
+        piece.type().word(),
         plan(),
         "role",
         "region",
@@ -113,7 +115,7 @@ final class TrackOutput {
     if (!TrackCss.held(piece, motion)) {
       return;
     }
-    boolean clips = SlideOutput.anyMoves(piece);
+    boolean clips = room.moves(piece);
     writing.parts.add("hold");
     if (clips) {
       writing.kinds.add("grounds");
@@ -151,10 +153,7 @@ final class TrackOutput {
                 "data-name",
                 slides ? Fields.called(item, index) : ""),
             Writing.off(item)));
-    switch (piece) {
-      case Piece.Slider slider -> new SlideOutput(writing, slider).html(item, index, level);
-      case Piece.Carousel carousel -> new CardOutput(writing, carousel).html(item, level);
-    }
+    room.item(piece, item, index, level, writing);
     out.close("div");
   }
 
@@ -173,7 +172,7 @@ final class TrackOutput {
             "aria-controls",
             belt)
         .raw(String.format(Locale.ROOT, ARROW, path));
-    if (slides && piece.values().get(SliderSettings.NEIGHBOURS)) {
+    if (room.neighbours(piece)) {
       writing.parts.add("marks");
       out.raw("<span class=\"g-near\" aria-hidden=\"true\"></span>");
     }
@@ -186,8 +185,7 @@ final class TrackOutput {
     }
     out.open("div", "class", "g-marks");
     boolean thumbnails =
-        some(b -> TrackCss.marks(b) && b.marks() == Marks.THUMBNAILS)
-            || (slides && piece.values().get(SliderSettings.NEIGHBOURS));
+        some(b -> TrackCss.marks(b) && b.marks() == Marks.THUMBNAILS) || room.neighbours(piece);
     boolean names = some(b -> TrackCss.marks(b) && b.marks() == Marks.NAMES);
     int most =
         bands.stream()
@@ -302,7 +300,7 @@ final class TrackOutput {
     Piece some =
         piece.holding(piece.items().stream().filter(item -> left.contains(item.id())).toList());
     Document less = writing.document.changed(piece.id(), _ -> some);
-    return TrackLayout.of(less, (Piece.Tracked) some, 0).bands().stream()
+    return TrackLayout.of(less, (Tracked) some, 0).bands().stream()
         .filter(each -> each.band().id().equals(whole.band().id()))
         .findFirst()
         .orElseThrow();

@@ -1,10 +1,14 @@
 package giostra.core.output;
 
 import giostra.core.look.Part;
+import giostra.core.look.Property;
 import giostra.core.look.State;
+import giostra.core.room.Rooms;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -16,159 +20,155 @@ import java.util.stream.Collectors;
  *     two of which it is both
  * @param current the same where it is current
  * @param own what follows the node's own element, where a block by itself is or holds the part
+ * @param hover what it is under a pointer; empty where the selector says that
+ * @param said CSS properties that say properties of it, where these are not the usual ones
+ * @param variables whether all of it is said by custom properties
+ * @param bare whether it has a ground and corners only where somebody gives it some
  */
-record Where(String selector, String current, String own) {
+public record Where(
+    String selector,
+    String current,
+    String own,
+    String hover,
+    Map<Property<?>, String> said,
+    boolean variables,
+    boolean bare) {
+  public Where {
+    said = Map.copyOf(said);
+  }
+
   private static final Map<String, Where> ALL = new TreeMap<>();
 
-  /** A figure, which is lit while the pointer is over where it leads. */
-  private static final String LIT = ".g-figure";
-
-  private static final String LIT_FIGURE = " .g-figure:has(.g-whole-of:hover)";
-
-  private static final String HEADINGS = ":is(h2,h3,h4,h5,h6)";
+  /** Headings of any level. */
+  public static final String HEADINGS = ":is(h2,h3,h4,h5,h6)";
 
   static {
+    var to = new Places();
     for (String tone : List.of("paper", "leaf", "dusk")) {
-      own("tone." + tone, ".g-" + tone + "|.g-on-" + tone, ".g-" + tone + "| .g-on-" + tone);
+      to.own("tone." + tone, ".g-" + tone + "|.g-on-" + tone, ".g-" + tone + "| .g-on-" + tone);
     }
-    own("tone.picture", ".g-grounded", ".g-grounded");
-    own("type.families", "body", "");
-    at("page.body", "body");
+    to.own("tone.picture", ".g-grounded", ".g-grounded");
+    to.own("type.families", "body", "");
+    to.at("page.body", "body");
     for (int level = 1; level < 4; level++) {
-      own("page.heading-" + level, ":is(.g-block,.g-over)>h" + level, "");
+      to.own("page.heading-" + level, ":is(.g-block,.g-over)>h" + level, "");
     }
-    own("page.heading-4", ":is(.g-block,.g-over)>:is(h4,h5,h6)", "");
-    own("page.text", ".g-text", "");
-    at("page.item-text", ".g-copy:not(.g-text,blockquote,.g-back *)");
-    own("page.picture", ".g-picture>img", ">img");
-    at("page.remote-picture", "img[data-remote]");
-    at("page.button", ".g-button:not(.g-second)&");
-    at("page.second-button", ".g-second&");
-    at("page.button-icon", ".g-signed>.g-icon");
-    at("page.buttons", ".g-buttons");
-    at("page.kicker", ".g-kicker");
-    at("page.subheading", ".g-sub");
-    at("page.over", ".g-over");
-    at("page.block", ".g-block+.g-block");
-    own("copy.paragraph", ".g-copy>*+*", ">*+*");
-    own("copy.list", ".g-copy :is(ul,ol)", " :is(ul,ol)");
-    own("copy.heading", ".g-copy " + HEADINGS, " " + HEADINGS);
-    own("copy.emphasis", ".g-copy strong", " strong");
-    own("copy.quotation", ".g-copy blockquote", " blockquote");
-    own("copy.code", ".g-copy :is(code,pre)", " :is(code,pre)");
-    own("copy.code-block", ".g-copy pre", " pre");
-    own("copy.picture", ".g-copy img", " img");
-    at("page.icon", ".g-card>.g-body>.g-icon");
-    own("section.overlay", ".g-grounded::after", "::after");
-    at("page.field", ".g-own-html :is(input,textarea,select)");
-    at("page.message", ".g-message");
-    at("page.focus", ":focus-visible");
-
-    at("slider.slide", ".g-slide&");
-    at("slider.overlay", ".g-slide>.g-shot::after");
-    at("slider.words", ".g-copybox");
-    at("slider.heading", ".g-copybox>" + HEADINGS);
-    at("slider.buttons", ".g-copybox>.g-buttons");
-    at("slider.hold", ".g-hold&");
-    at("track.arrow", ".g-arrow&");
-    at("track.arrow-icon", ".g-arrow>svg");
-    at(
+    to.own("page.heading-4", ":is(.g-block,.g-over)>:is(h4,h5,h6)", "");
+    to.own("page.text", ".g-text", "");
+    to.at("page.item-text", ".g-copy:not(.g-text,blockquote,.g-back *)");
+    to.own("page.picture", ".g-picture>img", ">img");
+    to.at("page.remote-picture", "img[data-remote]");
+    to.at("page.button", ".g-button:not(.g-second)&");
+    to.at("page.second-button", ".g-second&");
+    to.at("page.button-icon", ".g-signed>.g-icon");
+    to.at("page.buttons", ".g-buttons");
+    to.at("page.kicker", ".g-kicker");
+    to.at("page.subheading", ".g-sub");
+    to.at("page.over", ".g-over");
+    to.at("page.block", ".g-block+.g-block");
+    to.own("copy.paragraph", ".g-copy>*+*", ">*+*");
+    to.own("copy.list", ".g-copy :is(ul,ol)", " :is(ul,ol)");
+    to.own("copy.heading", ".g-copy " + HEADINGS, " " + HEADINGS);
+    to.own("copy.emphasis", ".g-copy strong", " strong");
+    to.own("copy.quotation", ".g-copy blockquote", " blockquote");
+    to.own("copy.code", ".g-copy :is(code,pre)", " :is(code,pre)");
+    to.own("copy.code-block", ".g-copy pre", " pre");
+    to.own("copy.picture", ".g-copy img", " img");
+    to.at("page.icon", ".g-card>.g-body>.g-icon");
+    to.own("section.overlay", ".g-grounded::after", "::after");
+    to.at("page.field", ".g-own-html :is(input,textarea,select)");
+    to.at("page.message", ".g-message");
+    to.at("page.focus", ":focus-visible");
+    to.at("slider.hold", ".g-hold&");
+    to.at("track.arrow", ".g-arrow&");
+    to.at("track.arrow-icon", ".g-arrow>svg");
+    to.at(
         "track.mark",
         ".g-dot&::before",
         ".g-dot:is([aria-disabled=true],[aria-selected=true])::before");
-    at("track.tally", ".g-tally");
-    at("track.bar", ".g-bar");
-    at(
+    to.at("track.tally", ".g-tally");
+    to.at("track.bar", ".g-bar");
+    to.at(
         "track.thumbnail",
         ".g-dot&>.g-thumb",
         ".g-dot:is([aria-disabled=true],[aria-selected=true])>.g-thumb");
-    at(
+    to.at(
         "track.name",
         ".g-dot&>.g-dot-name",
         ".g-dot:is([aria-disabled=true],[aria-selected=true])>.g-dot-name");
-    at("track.neighbour", ".g-near");
-    at("carousel.card", ".g-card&");
-    at("carousel.words", ".g-card>.g-body");
-    at("carousel.heading", ".g-card>.g-body>" + HEADINGS);
-    at("carousel.bare-picture", ".g-bare>.g-shot");
-    at("quotation.box", ".g-quotation");
-    at("quotation.words", ".g-words");
-    at("quotation.text", ".g-words>blockquote");
-    at("quotation.mark", ".g-words>blockquote::before");
-    at("quotation.speaker", ".g-quotation figcaption");
-    at("quotation.name", ".g-name");
-    at("quotation.role", ".g-role");
-    at("quotation.bubble", ".g-tailed>.g-words");
-    at("quotation.bubble-speaker", ".g-tailed>figcaption");
-
-    at("tabs.heading", ".g-head&", ".g-head[aria-selected=true]");
-    at("tabs.current-line", ".g-head::before");
-    at("tabs.divider", ".g-head::after");
-    at("tabs.panel", ".g-tab>.g-panel");
-    at("tabs.folded-heading", "button.g-fold&", "button.g-fold[aria-expanded=true]");
-    at("panel.heading-icon", ".g-head-icon");
-    at("panel.marker", ".g-marker");
-    at("panel.content", ".g-inner>*+:not(.g-kicker+p,.g-sub+p)");
-    at("panel.picture", ".g-panel-picture>img");
-    at("accordion.row", "details.g-fold", "details.g-fold[open]");
-    at("accordion.heading", ".g-fold>summary&>.g-question", ".g-fold[open]>summary>.g-question");
-    at("accordion.heading-row", ".g-fold>summary");
-    at("accordion.tools", ".g-tools");
-    at("accordion.search", ".g-search&");
-    at("accordion.categories", ".g-chips");
-    at("accordion.category", ".g-chip&", ".g-chip[aria-pressed=true]");
-    at("accordion.copy-link", ".g-share&");
-    at("accordion.found", ".g-found");
-    at("accordion.match", ".g-fold mark");
-
-    at("flip.front", ".g-front&");
-    at("flip.back", ".g-back&");
-    at("flip.back-button", ".g-back .g-body .g-button&");
-    at("flip.words", ".g-face>.g-body");
-    at("flip.heading", ".g-front>.g-body>" + HEADINGS);
-    at("flip.back-heading", ".g-back>.g-body>" + HEADINGS);
-    at("flip.back-text", ".g-back>.g-body>.g-copy");
-    at("flip.icon", ".g-front .g-icon");
-    at("flip.back-icon", ".g-back .g-body>.g-icon");
-    at("flip.turn-back", ".g-turn-back&");
-    at("grid.divider", ".g-grid>*::after|.g-grid>*::before");
-    at("counters.box", LIT);
-    at("counters.number", ".g-number");
-    at("counters.title", ".g-title");
-    at("counters.icon", ".g-sign>.g-icon");
-    at("counters.picture", ".g-sign>.g-shot");
-
-    at("video.start-button", ".g-start&>.g-start-sign");
-    at("video.bar", ".g-controls&");
-    at(
-        "video.bar-button",
-        ".g-controls>:is(button,select)&",
-        ".g-controls>:is(button,select)[data-pressed]");
-    at("video.track", ".g-controls input&");
-    at("video.time", ".g-time");
-    at("video.controls", ".g-controls");
-    at("video.choice", ".g-controls>select");
-    at("video.option", ".g-controls>select>option");
-    at("video.hint", ".g-scrub>output");
-    at("video.place", ".g-place");
-    at("video.beside", ".g-place>:is(iframe,.g-media[data-played])");
-    at("video.poster-shade", ".g-start::before");
-    at("video.empty", ".g-empty");
-    at("video.figure", ".g-clip");
-    at("video.words", ".g-of-clip");
-    at("video.heading", ".g-of-clip>" + HEADINGS);
+    to.at("track.neighbour", ".g-near");
+    to.at("panel.heading-icon", ".g-head-icon");
+    to.at("panel.marker", ".g-marker");
+    to.at("panel.content", ".g-inner>*+:not(.g-kicker+p,.g-sub+p)");
+    to.at("panel.picture", ".g-panel-picture>img");
+    to.at("grid.divider", ".g-grid>*::after|.g-grid>*::before");
+    to.named("track.bar", Property.SIZE, "block-size");
+    to.named("track.name", Property.BORDER, "border-block-end");
+    to.named("grid.divider", Property.SIZE, "--p-size");
+    to.named("copy.quotation", Property.BORDER, "border-inline-start");
+    to.named("page.focus", Property.BORDER, "outline");
+    to.bare("page.icon");
+    Rooms.all().forEach(room -> Rooms.of(room.word(), Written.class).places(to));
   }
 
-  private static void at(String part, String selector) {
-    at(part, selector, "");
-  }
+  /** Takes in where parts are found, and how their properties are said there. */
+  public static final class Places {
+    private Places() {}
 
-  private static void own(String part, String selector, String own) {
-    ALL.put(part, new Where(selector, "", own));
-  }
+    /** A part within what holds it. */
+    public Places at(String part, String selector) {
+      return at(part, selector, "");
+    }
 
-  private static void at(String part, String selector, String current) {
-    ALL.put(part, new Where(selector, current, " " + selector));
+    /** The same, with what it is where it is current. */
+    public Places at(String part, String selector, String current) {
+      return put(part, new Where(selector, current, " " + selector, "", Map.of(), false, false));
+    }
+
+    /** A part that a block by itself is or holds: what follows the block's own element. */
+    public Places own(String part, String selector, String own) {
+      return put(part, new Where(selector, "", own, "", Map.of(), false, false));
+    }
+
+    /** What it is under a pointer, where that is not said of the part itself. */
+    public Places hovered(String part, String selector) {
+      Where of = known(part);
+      return put(
+          part,
+          new Where(of.selector, of.current, of.own, selector, of.said, of.variables, of.bare));
+    }
+
+    /** The name of the CSS property that says a property of it, where it is not the usual one. */
+    public Places named(String part, Property<?> property, String name) {
+      Where of = known(part);
+      var names = new HashMap<Property<?>, String>(of.said);
+      names.put(property, name);
+      return put(
+          part, new Where(of.selector, of.current, of.own, of.hover, names, of.variables, of.bare));
+    }
+
+    /** All of it is said by custom properties. */
+    public Places variables(String part) {
+      Where of = known(part);
+      return put(
+          part, new Where(of.selector, of.current, of.own, of.hover, of.said, true, of.bare));
+    }
+
+    /** It has a ground and corners only where somebody gives it some. */
+    public Places bare(String part) {
+      Where of = known(part);
+      return put(
+          part, new Where(of.selector, of.current, of.own, of.hover, of.said, of.variables, true));
+    }
+
+    private static Where known(String part) {
+      return Objects.requireNonNull(ALL.get(part), part);
+    }
+
+    private Places put(String part, Where where) {
+      ALL.put(part, where);
+      return this;
+    }
   }
 
   /** The names of all parts that it knows a place of. */
@@ -230,8 +230,8 @@ record Where(String selector, String current, String own) {
     String where =
         state == State.CURRENT
             ? " " + current
-            : state == State.HOVER && selector.equals(LIT)
-                ? LIT_FIGURE
+            : state == State.HOVER && !hover.isEmpty()
+                ? " " + hover
                 : block ? own : " " + selector.replace("|", "| ");
     return Arrays.stream(where.split("\\|", -1))
         .map(each -> narrowed(root + each.replace("&", named), not, of) + end)

@@ -47,7 +47,7 @@ import org.jsoup.Jsoup;
  * A section while it is written: where markup and rules go, what is asked of the files beside it,
  * and the parts that all kinds share.
  */
-final class Writing {
+public final class Writing {
   final Document document;
   final Outline outline;
   final Labels labels;
@@ -82,7 +82,7 @@ final class Writing {
   /**
    * @param blocks writes a block where it stands; panels hold blocks
    */
-  Writing(Document document, Shipped shipped, Outline outline, Consumer<Block> blocks) {
+  public Writing(Document document, Shipped shipped, Outline outline, Consumer<Block> blocks) {
     this.document = document;
     this.labels = Labels.in(document.page().values().get(PageSettings.LANGUAGE));
     this.css = new BandCss(document.bands());
@@ -97,33 +97,88 @@ final class Writing {
     this.outline = outline;
   }
 
-  <T> T value(Node node, Setting<T> setting, Band band) {
+  /** What is written. */
+  public Document document() {
+    return document;
+  }
+
+  /** The levels of its headings. */
+  public Outline outline() {
+    return outline;
+  }
+
+  /** What pieces say themselves, in the language of the page. */
+  public Labels labels() {
+    return labels;
+  }
+
+  /** Where markup goes. */
+  public Html out() {
+    return out;
+  }
+
+  /** Where rules go. */
+  public BandCss css() {
+    return css;
+  }
+
+  /** Where rules go of what a pointer that can hover is over. */
+  public BandCss hoverCss() {
+    return hoverCss;
+  }
+
+  /** Where pictures, clips and captions are asked for. */
+  public Pictures pictures() {
+    return pictures;
+  }
+
+  /** Where icons are asked for. */
+  public Icons icons() {
+    return icons;
+  }
+
+  /** The hosts of clips that may be used. */
+  public List<ClipHost> hosts() {
+    return hosts;
+  }
+
+  /** What is asked of elsewhere. */
+  public Origins origins() {
+    return origins;
+  }
+
+  /** Asks for the rules of a part that only some pieces have. */
+  public void needs(String part) {
+    parts.add(part);
+  }
+
+  public <T> T value(Node node, Setting<T> setting, Band band) {
     return Resolution.value(document, node, setting, band);
   }
 
   /** Writes what is said of how parts look. */
-  StyleCss styles() {
+  public StyleCss styles() {
     return new StyleCss(document, css, hoverCss, pictures::path);
   }
 
   /** A declaration by band, from a setting. */
-  <T> void put(
+  public <T> void put(
       String selector, String property, Node node, Setting<T> setting, Function<T, String> as) {
     css.put(selector, property, band -> as.apply(value(node, setting, band)));
   }
 
   /** Rules that hold in a band where a piece itself is so wide. */
-  void within(Band band, String wide, String rules) {
+  public void within(Band band, String wide, String rules) {
     within.add("@media " + band.query() + "{@container (" + wide + "){" + rules + "}}");
   }
 
   /** Writes what a panel holds. */
-  void panel(Item item) {
+  public void panel(Item item) {
     item.blocks().forEach(blocks);
   }
 
   /** Opens the element of a piece. */
-  void root(Piece piece, String kind, Plan plan, String... more) {
+  public void root(Piece piece, String kind, Plan plan, String... more) {
     kinds.add(kind);
     Values values = piece.values();
     String worn =
@@ -145,12 +200,12 @@ final class Writing {
   }
 
   /** How long a pointer has to stay, in ms. */
-  static Optional<Long> intent(Piece piece) {
+  public static Optional<Long> intent(Piece piece) {
     return ms(piece.values().get(DriveSettings.INTENT));
   }
 
   /** A time in ms, where there is one. */
-  static Optional<Long> ms(Duration time) {
+  public static Optional<Long> ms(Duration time) {
     return time.isZero() ? Optional.empty() : Optional.of(time.toMillis());
   }
 
@@ -189,7 +244,7 @@ final class Writing {
   }
 
   /** What every kind says of itself by band: its width, its place, the space around it. */
-  void frame(Piece piece) {
+  public void frame(Piece piece) {
     String id = "#g-" + piece.id();
     put(id, "inline-size", piece, PieceSettings.WIDTH, w -> "min(100%," + w.css() + ")");
     put(id, "margin-inline", piece, PieceSettings.ALIGN, Css::standing);
@@ -205,7 +260,7 @@ final class Writing {
   }
 
   /** Attributes of an item, whatever element it is. */
-  String[] item(Item item, String classes, String... more) {
+  public String[] item(Item item, String classes, String... more) {
     Values values = item.values();
     String anchor = values.get(MarkSettings.ANCHOR);
     var attributes = new ArrayList<String>(List.of("class", classes(classes, values)));
@@ -225,7 +280,7 @@ final class Writing {
   }
 
   /** {@code inert} for an item that is disabled, to go among its attributes. */
-  static String[] off(Item item) {
+  public static String[] off(Item item) {
     return item.values().get(ItemSettings.DISABLED)
         ? new String[] {"inert", "inert", "data-off", "off"}
         : new String[0];
@@ -265,7 +320,7 @@ final class Writing {
   }
 
   /** Long text, plain or rich, cut after so many words; 0 cuts nothing. */
-  void text(Node holder, String text, int words) {
+  public void text(Node holder, String text, int words) {
     if (text.isBlank()) {
       return;
     }
@@ -314,7 +369,7 @@ final class Writing {
   }
 
   /** Kicker, heading, subheading and text of an item, as far as it has them. */
-  void copy(Piece piece, Item item, int level, boolean linkedHeading) {
+  public void copy(Piece piece, Item item, int level, boolean linkedHeading) {
     line("g-kicker", Fields.shown(piece, item, ItemSettings.KICKER));
     String heading = Fields.shown(piece, item, ItemSettings.HEADING);
     if (!heading.isEmpty()) {
@@ -343,7 +398,7 @@ final class Writing {
   }
 
   /** The buttons of an item, if it has any. */
-  void buttons(Piece piece, Item item) {
+  public void buttons(Piece piece, Item item) {
     List<Fields.Pressed> all = Fields.buttons(piece, item);
     if (all.isEmpty()) {
       return;
@@ -360,7 +415,7 @@ final class Writing {
   }
 
   /** A button that leads somewhere; nothing where it has no words or no address. */
-  void button(String words, Link link, String classes, String icon, boolean iconFirst) {
+  public void button(String words, Link link, String classes, String icon, boolean iconFirst) {
     if (words.isEmpty() || !link.leads()) {
       return;
     }
@@ -380,7 +435,8 @@ final class Writing {
   }
 
   /** A button that has another sign and another name while it is on. */
-  void press(String classes, String name, String on, String icon, String iconOn, String... more) {
+  public void press(
+      String classes, String name, String on, String icon, String iconOn, String... more) {
     out.open(
         "button",
         Attributes.with(
@@ -394,7 +450,7 @@ final class Writing {
   }
 
   /** Opens a link. */
-  Html link(Link link, String classes, String... more) {
+  public Html link(Link link, String classes, String... more) {
     var attributes =
         new ArrayList<String>(
             List.of(
@@ -413,7 +469,7 @@ final class Writing {
   }
 
   /** The icon of an item, if it has one. */
-  void icon(Piece piece, Item item, Setting<String> setting, String classes) {
+  public void icon(Piece piece, Item item, Setting<String> setting, String classes) {
     if (!Fields.off(piece, "icon")) {
       Nudge nudge = item.values().get(ItemSettings.ICON_NUDGE);
       if (!nudge.equals(Nudge.NONE) && !item.values().get(setting).isEmpty()) {
@@ -428,12 +484,13 @@ final class Writing {
   }
 
   /** The picture of an item in a box of its own, if it has one; says whether it has. */
-  boolean picture(Piece piece, Item item, Setting<String> setting, String classes) {
+  public boolean picture(Piece piece, Item item, Setting<String> setting, String classes) {
     return picture(piece, item, setting, classes, () -> {});
   }
 
   /** As above, with something over the picture. */
-  boolean picture(Piece piece, Item item, Setting<String> setting, String classes, Runnable over) {
+  public boolean picture(
+      Piece piece, Item item, Setting<String> setting, String classes, Runnable over) {
     if (Fields.off(piece, "picture")) {
       return false;
     }
@@ -454,7 +511,7 @@ final class Writing {
   }
 
   /** The files of a clip, in one format or two. */
-  List<Shipped.Clip> formats(Item item, Setting<String> first, Setting<String> second) {
+  public List<Shipped.Clip> formats(Item item, Setting<String> first, Setting<String> second) {
     // WebM first: where both play, it is the smaller one. Common practice, no source.
     return Stream.of(first, second)
         .flatMap(setting -> pictures.clip(item.values().get(setting)).stream())
@@ -467,7 +524,7 @@ final class Writing {
    *
    * @param drawn how wide it is drawn in a band, before it is cut
    */
-  void image(
+  public void image(
       Shipped.Picture picture,
       String alt,
       Function<PictureWidths, Piecewise> drawn,
@@ -486,13 +543,13 @@ final class Writing {
   }
 
   /** The focal point that is set where a picture is used, or else that of the picture itself. */
-  static Focus focus(Node node, Setting<Focus> setting, Shipped.Picture picture) {
+  public static Focus focus(Node node, Setting<Focus> setting, Shipped.Picture picture) {
     Focus own = node.values().own(setting, Values.ALL);
     return own == null ? picture.focus() : own;
   }
 
   /** Whether an item hides in some band, and the rules that hide it there. */
-  void hideByBand(Piece piece, Item item, String display) {
+  public void hideByBand(Piece piece, Item item, String display) {
     boolean everywhere =
         document.bands().all().stream().allMatch(band -> value(item, ItemSettings.SHOWN, band));
     if (!everywhere) {

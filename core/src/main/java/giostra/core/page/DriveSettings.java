@@ -161,7 +161,7 @@ public final class DriveSettings {
       Setting.once("intent", "Pointer stays for", TimeKind.ms(0, 1000), Duration.ZERO).inDrive();
 
   /** What a track does by itself and by hand. */
-  static final List<Setting<?>> TRACK =
+  public static final List<Setting<?>> TRACK =
       List.of(
           MOVES_ITSELF,
           RESTS_BY,
@@ -177,7 +177,7 @@ public final class DriveSettings {
           CHANGE_ORDER);
 
   /** What the words and the picture of a slide do besides. */
-  static final List<Setting<?>> WORDS =
+  public static final List<Setting<?>> WORDS =
       List.of(WORDS_COME, WORDS_BEAT, WORDS_TAKE, GROUND_MOVES, GROUND_BY);
 
   /** What any piece does when it is seen. */

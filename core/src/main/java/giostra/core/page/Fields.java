@@ -1,7 +1,6 @@
 package giostra.core.page;
 
 import giostra.core.look.Values;
-import giostra.core.page.CarouselSettings.Card;
 import giostra.core.page.LinkSettings.Link;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
@@ -64,184 +63,23 @@ public final class Fields {
           ClipSettings.CAPTIONS.get(2).file(),
           ClipSettings.CAPTIONS.get(2).language());
 
-  private static final Map<NodeType, List<Field>> BY_KIND =
-      Map.of(
-          NodeType.SLIDER,
-          list(
-              ItemSettings.PICTURE,
-              ItemSettings.GROUND_CLIP,
-              ItemSettings.GROUND_CLIP_2,
-              ItemSettings.ALT,
-              ItemSettings.KICKER,
-              ItemSettings.HEADING,
-              ItemSettings.SUBHEADING,
-              ItemSettings.TEXT,
-              ItemSettings.BUTTON,
-              ItemSettings.BUTTON_LINK,
-              ItemSettings.BUTTON_ICON,
-              ItemSettings.BUTTON_2,
-              ItemSettings.BUTTON_2_LINK,
-              ItemSettings.BUTTON_2_ICON,
-              ItemSettings.BUTTON_ICON_SIDE,
-              ItemSettings.LINK,
-              ItemSettings.NAME,
-              ItemSettings.THUMBNAIL,
-              ItemSettings.GROUND,
-              ItemSettings.BESIDE,
-              ItemSettings.FOCUS),
-          NodeType.TABS,
-          list(
-              ItemSettings.HEADING,
-              ItemSettings.OPEN,
-              ItemSettings.ICON,
-              ItemSettings.ICON_COLOURS,
-              ItemSettings.ICON_NUDGE,
-              ItemSettings.THUMBNAIL,
-              ItemSettings.TEXT,
-              ItemSettings.KICKER,
-              ItemSettings.SUBHEADING,
-              ItemSettings.PICTURE,
-              ItemSettings.ALT,
-              ItemSettings.FOCUS,
-              ItemSettings.BUTTON,
-              ItemSettings.BUTTON_LINK,
-              ItemSettings.BUTTON_ICON,
-              ItemSettings.BUTTON_ICON_SIDE),
-          NodeType.ACCORDION,
-          list(
-              ItemSettings.HEADING,
-              ItemSettings.TEXT,
-              ItemSettings.CATEGORY,
-              ItemSettings.OPEN,
-              ItemSettings.ICON,
-              ItemSettings.ICON_COLOURS,
-              ItemSettings.ICON_NUDGE,
-              ItemSettings.PICTURE,
-              ItemSettings.ALT,
-              ItemSettings.FOCUS,
-              ItemSettings.BUTTON,
-              ItemSettings.BUTTON_LINK,
-              ItemSettings.BUTTON_ICON,
-              ItemSettings.BUTTON_ICON_SIDE),
-          NodeType.FLIP_BOXES,
-          list(
-              ItemSettings.PICTURE,
-              ItemSettings.ALT,
-              ItemSettings.FOCUS,
-              ItemSettings.ICON,
-              ItemSettings.ICON_COLOURS,
-              ItemSettings.ICON_NUDGE,
-              ItemSettings.HEADING,
-              ItemSettings.TEXT,
-              ItemSettings.BACK_ICON,
-              ItemSettings.BACK_PICTURE,
-              ItemSettings.BACK_HEADING,
-              ItemSettings.BACK_TEXT,
-              ItemSettings.BUTTON,
-              ItemSettings.BUTTON_LINK,
-              ItemSettings.BUTTON_ICON,
-              ItemSettings.BUTTON_ICON_SIDE,
-              ItemSettings.TURN),
-          NodeType.COUNTERS,
-          list(
-              ItemSettings.HEADING,
-              ItemSettings.FROM,
-              ItemSettings.TO,
-              ItemSettings.DECIMALS,
-              ItemSettings.PREFIX,
-              ItemSettings.SUFFIX,
-              ItemSettings.ICON,
-              ItemSettings.ICON_COLOURS,
-              ItemSettings.ICON_NUDGE,
-              ItemSettings.PICTURE,
-              ItemSettings.ALT,
-              ItemSettings.LINK),
-          NodeType.VIDEO,
-          renamed(
-              list(
-                  ItemSettings.PICTURE,
-                  ClipSettings.FROM,
-                  ClipSettings.CLIP,
-                  ClipSettings.CLIP_2,
-                  ClipSettings.ADDRESS,
-                  ItemSettings.HEADING,
-                  ItemSettings.TEXT,
-                  ItemSettings.FOCUS,
-                  ClipSettings.START,
-                  ClipSettings.END,
-                  ClipSettings.CAPTIONS.get(0).file(),
-                  ClipSettings.CAPTIONS.get(0).language(),
-                  ClipSettings.CAPTIONS.get(1).file(),
-                  ClipSettings.CAPTIONS.get(1).language(),
-                  ClipSettings.CAPTIONS.get(2).file(),
-                  ClipSettings.CAPTIONS.get(2).language()),
-              Map.of(ItemSettings.PICTURE, "Poster")));
-
-  private static final Map<Card, List<Field>> OF_CARD =
-      Map.of(
-          Card.QUOTATION,
-          renamed(
-              list(
-                  ItemSettings.PICTURE,
-                  ItemSettings.TEXT,
-                  ItemSettings.NAME,
-                  ItemSettings.ROLE,
-                  ItemSettings.FOCUS),
-              Map.of(ItemSettings.PICTURE, "Portrait", ItemSettings.TEXT, "Quotation")),
-          Card.PICTURE,
-          list(
-              ItemSettings.PICTURE,
-              ItemSettings.ALT,
-              ItemSettings.KICKER,
-              ItemSettings.HEADING,
-              ItemSettings.SUBHEADING,
-              ItemSettings.TEXT,
-              ItemSettings.BUTTON,
-              ItemSettings.BUTTON_LINK,
-              ItemSettings.BUTTON_ICON,
-              ItemSettings.BUTTON_2,
-              ItemSettings.BUTTON_2_LINK,
-              ItemSettings.BUTTON_2_ICON,
-              ItemSettings.BUTTON_ICON_SIDE,
-              ItemSettings.LINK,
-              ItemSettings.ICON,
-              ItemSettings.ICON_COLOURS,
-              ItemSettings.ICON_NUDGE,
-              ItemSettings.FOCUS));
-
   private Fields() {}
 
   /** The fields that a piece of a kind with such values uses, those switched off left out. */
   public static List<Field> of(NodeType kind, Values values) {
     List<String> off = values.get(PieceSettings.FIELDS_OFF);
-    return used(kind, values.get(CarouselSettings.CARD)).stream()
+    return used(kind, values).stream()
         .filter(field -> !off.contains(field.setting().id()))
         .toList();
   }
 
-  /** The fields of a kind, and for a carousel of a card. */
-  public static List<Field> used(NodeType kind, Card card) {
-    return switch (kind) {
-      case CAROUSEL -> OF_CARD.getOrDefault(card, List.of());
-      case SLIDER, TABS, ACCORDION, FLIP_BOXES, COUNTERS, VIDEO ->
-          BY_KIND.getOrDefault(kind, List.of());
-      case SITE,
-          LOOK,
-          PAGE,
-          SECTION,
-          HEADING,
-          TEXT,
-          PICTURE,
-          BUTTON,
-          OWN_HTML,
-          COLUMNS,
-          COLUMN,
-          ITEM ->
-          List.of();
-    };
+  /** The fields that a piece of a kind with such values uses, those switched off as well. */
+  public static List<Field> used(NodeType kind, Values values) {
+    return kind.isPiece() ? kind.room().fields(values) : List.of();
   }
 
-  private static List<Field> list(Object... settings) {
+  /** Fields under the names that they have; of a link all that it consists of. */
+  public static List<Field> list(Object... settings) {
     var fields = new ArrayList<Field>();
     for (Object each : settings) {
       if (each instanceof LinkSettings link) {
@@ -257,7 +95,8 @@ public final class Fields {
     return List.copyOf(fields);
   }
 
-  private static List<Field> renamed(List<Field> fields, Map<Setting<?>, String> names) {
+  /** The same, some under other names. */
+  public static List<Field> renamed(List<Field> fields, Map<Setting<?>, String> names) {
     return fields.stream()
         .map(f -> new Field(f.setting(), names.getOrDefault(f.setting(), f.label()), f.main()))
         .toList();

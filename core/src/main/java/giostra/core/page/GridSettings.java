@@ -39,7 +39,7 @@ public final class GridSettings {
   public static final Setting<Length> DIVIDER_INSET =
       Setting.byBand("dividerInset", "Divider inset", new SizeKind(0, 60, false), Length.px(8));
 
-  static final List<Setting<?>> ALL =
+  public static final List<Setting<?>> ALL =
       List.of(COLUMNS, GAP, LAST_ROW, HEIGHTS, DIVIDERS, ROW_DIVIDERS, DIVIDER_INSET);
 
   private GridSettings() {}

@@ -206,7 +206,7 @@ public final class ItemSettings {
   }
 
   @SafeVarargs
-  static List<Setting<?>> joined(List<Setting<?>>... lists) {
+  public static List<Setting<?>> joined(List<Setting<?>>... lists) {
     return Stream.of(lists).<Setting<?>>flatMap(List::stream).toList();
   }
 }

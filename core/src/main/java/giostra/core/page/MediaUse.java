@@ -1,7 +1,6 @@
 package giostra.core.page;
 
 import giostra.core.anatomy.Anatomy;
-import giostra.core.band.Band;
 import giostra.core.value.Aspect;
 import giostra.core.value.MediaKind;
 import giostra.core.value.RichKind;
@@ -72,19 +71,11 @@ public record MediaUse(
                 switch (node) {
                   case Block.Picture picture ->
                       picture.values().at(BlockSettings.SHAPE, document.bands(), band).aspect();
-                  case Item item when parent(document, item) instanceof Piece.Carousel cards ->
-                      shape(document, cards, band);
+                  case Item item when parent(document, item) instanceof Piece piece ->
+                      piece.type().room().shape(document, piece, band);
                   default -> Optional.empty();
                 });
     return all.flatMap(Optional::stream).distinct().toList();
-  }
-
-  private static Optional<Aspect> shape(Document document, Piece.Carousel cards, Band band) {
-    CarouselSettings.PictureShape shape =
-        cards.values().at(CarouselSettings.PICTURE_SHAPE, document.bands(), band);
-    return cards.values().get(CarouselSettings.CARD) == CarouselSettings.Card.QUOTATION
-        ? Optional.of(shape.portrait())
-        : shape.aspect();
   }
 
   private static Node parent(Document document, Node node) {

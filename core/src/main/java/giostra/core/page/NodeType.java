@@ -5,6 +5,7 @@ import giostra.core.anatomy.PageParts;
 import giostra.core.look.Part;
 import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
+import giostra.core.room.Rooms;
 import giostra.core.value.PictureKind;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
@@ -12,6 +13,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The types of node: what can be set on each, what each may hold, and how one is made. */
 public enum NodeType {
@@ -27,31 +30,21 @@ public enum NodeType {
   OWN_HTML("own-html", BlockSettings.OWN_HTML, List.of(PageParts.FIELD), Set.of()),
   COLUMNS("columns", BlockSettings.COLUMNS, List.of(), Set.of("column")),
   COLUMN("column", List.of(), List.of(), Names.BLOCKS),
-  SLIDER("slider", SliderSettings.ALL, Anatomy.SLIDER, Set.of("item")),
-  CAROUSEL("carousel", CarouselSettings.ALL, Anatomy.CAROUSEL, Set.of("item")),
-  TABS("tabs", TabsSettings.ALL, Anatomy.TABS, Set.of("item")),
-  ACCORDION("accordion", AccordionSettings.ALL, Anatomy.ACCORDION, Set.of("item")),
-  FLIP_BOXES("flip-boxes", FlipSettings.ALL, Anatomy.FLIP_BOXES, Set.of("item")),
-  COUNTERS("counters", CounterSettings.ALL, Anatomy.COUNTERS, Set.of("item")),
-  VIDEO("video", VideoSettings.ALL, Anatomy.VIDEO, Set.of("item")),
+  SLIDER("slider"),
+  CAROUSEL("carousel"),
+  TABS("tabs"),
+  ACCORDION("accordion"),
+  FLIP_BOXES("flip-boxes"),
+  COUNTERS("counters"),
+  VIDEO("video"),
   ITEM("item", ItemSettings.ALL, Anatomy.ITEM, Names.BLOCKS);
 
   private static final class Names {
     static final Set<String> BLOCKS =
-        Set.of(
-            "heading",
-            "text",
-            "picture",
-            "button",
-            "own-html",
-            "columns",
-            "slider",
-            "carousel",
-            "tabs",
-            "accordion",
-            "flip-boxes",
-            "counters",
-            "video");
+        Stream.concat(
+                Stream.of("heading", "text", "picture", "button", "own-html", "columns"),
+                Rooms.words().stream())
+            .collect(Collectors.toUnmodifiableSet());
   }
 
   private static final Pattern ID = Pattern.compile("[a-z][a-z0-9-]{0,60}");
@@ -60,6 +53,11 @@ public enum NodeType {
   private final List<Setting<?>> settings;
   private final List<Part> parts;
   private final Set<String> holds;
+
+  /** A kind of piece: its room says what can be set on it, and is asked when that is needed. */
+  NodeType(String word) {
+    this(word, List.of(), List.of(), Set.of("item"));
+  }
 
   NodeType(String word, List<Setting<?>> settings, List<Part> parts, Set<String> holds) {
     this.word = word;
@@ -75,12 +73,12 @@ public enum NodeType {
 
   /** What can be set on it, in the order in which people see it. */
   public List<Setting<?>> settings() {
-    return settings;
+    return isPiece() ? room().settings() : settings;
   }
 
   /** The parts whose look can be said on it: its own, or of what it holds. */
   public List<Part> parts() {
-    return parts;
+    return isPiece() ? room().parts() : parts;
   }
 
   /**
@@ -90,13 +88,14 @@ public enum NodeType {
    */
   public Setting<?> style(StyleKey key) {
     Setting<?> setting = Anatomy.setting(key);
-    if (parts.stream().noneMatch(part -> part.id().equals(key.part()))) {
+    if (parts().stream().noneMatch(part -> part.id().equals(key.part()))) {
       throw new Refused(
           "part of a " + word,
           key.part().id(),
-          parts.isEmpty()
+          parts().isEmpty()
               ? "none: it has no parts"
-              : "one of " + String.join(", ", parts.stream().map(part -> part.id().id()).toList()));
+              : "one of "
+                  + String.join(", ", parts().stream().map(part -> part.id().id()).toList()));
     }
     return setting;
   }
@@ -117,14 +116,14 @@ public enum NodeType {
    * @throws Refused naming those there are
    */
   public Setting<?> setting(String id) {
-    return settings.stream()
+    return settings().stream()
         .filter(setting -> setting.id().equals(id))
         .findFirst()
         .orElseThrow(() ->
             new Refused(
                 "setting of a " + word,
                 id,
-                "one of " + String.join(", ", settings.stream().map(Setting::id).toList())));
+                "one of " + String.join(", ", settings().stream().map(Setting::id).toList())));
   }
 
   /**
@@ -177,28 +176,16 @@ public enum NodeType {
 
   /** A piece of this kind. */
   Piece piece(String id, Values values, List<Item> items) {
-    return switch (this) {
-      case SLIDER -> new Piece.Slider(id, values, items);
-      case CAROUSEL -> new Piece.Carousel(id, values, items);
-      case TABS -> new Piece.Tabs(id, values, items);
-      case ACCORDION -> new Piece.Accordion(id, values, items);
-      case FLIP_BOXES -> new Piece.FlipBoxes(id, values, items);
-      case COUNTERS -> new Piece.Counters(id, values, items);
-      case VIDEO -> new Piece.Video(id, values, items);
-      case SITE,
-          LOOK,
-          PAGE,
-          SECTION,
-          HEADING,
-          TEXT,
-          PICTURE,
-          BUTTON,
-          OWN_HTML,
-          COLUMNS,
-          COLUMN,
-          ITEM ->
-          throw new IllegalStateException(word + " is no kind of piece");
-    };
+    return room().piece(id, values, items);
+  }
+
+  /**
+   * What the kind of piece says of itself.
+   *
+   * @throws IllegalStateException where it is no kind of piece
+   */
+  public PieceRoom room() {
+    return Rooms.of(word, PieceRoom.class);
   }
 
   /** Whether it is a kind of piece. */
@@ -208,7 +195,7 @@ public enum NodeType {
 
   /** Whether it is a kind whose items have panels, which hold blocks. */
   public boolean hasPanels() {
-    return this == TABS || this == ACCORDION;
+    return isPiece() && room().hasPanels();
   }
 
   /** The children as what they have to be, or a refusal that names the one that does not belong. */

@@ -40,7 +40,7 @@ public final class PanelSettings {
   public static final Setting<Integer> LEVEL =
       Setting.once("level", "Heading level (0 is automatic)", new WholeKind(0, 6), 0);
 
-  static final List<Setting<?>> BY_BAND = List.of(PANEL_HEIGHT, PANEL_FIXED, PANEL_PADDING);
+  public static final List<Setting<?>> BY_BAND = List.of(PANEL_HEIGHT, PANEL_FIXED, PANEL_PADDING);
 
   private PanelSettings() {}
 }

@@ -88,12 +88,12 @@ public final class PieceSettings {
       List.of(EXTENT, WIDTH, ALIGN, SPACE_ABOVE, SPACE_BELOW, TEXT_ALIGN, SHOWN);
 
   /** All that a kind has: its own between what all have. */
-  static List<Setting<?>> with(List<Setting<?>> own) {
+  public static List<Setting<?>> with(List<Setting<?>> own) {
     return ItemSettings.joined(FIRST, own, ONCE, BY_BAND);
   }
 
   /** Widths between which an item is comfortable: a guide of the bench, never published. */
-  static Setting<Length> comfort(String id, String label, double px) {
+  public static Setting<Length> comfort(String id, String label, double px) {
     return Setting.once(id, label, new SizeKind(40, 2560, false), Length.px(px));
   }
 

@@ -14,31 +14,31 @@ import giostra.core.value.Setting;
 import java.util.List;
 
 /** One piece in one band while its settings are gone through, and what was found so far. */
-record Asked(Document document, Piece piece, Band band, Scope scope, List<Snag> found) {
+public record Asked(Document document, Piece piece, Band band, Scope scope, List<Snag> found) {
 
-  <T> T value(Setting<T> setting) {
+  public <T> T value(Setting<T> setting) {
     return Resolution.value(document, piece, setting, band);
   }
 
   /** Whether somebody asked for something other than the initial value here. */
-  boolean set(Setting<?> setting) {
+  public boolean set(Setting<?> setting) {
     return !value(setting).equals(setting.initial());
   }
 
   /** The value of a property of a part. */
-  <T> T value(Part part, Property<T> property, State state) {
+  public <T> T value(Part part, Property<T> property, State state) {
     return Cascade.value(part, property, state, scope, band);
   }
 
   /** Says it of all of some parts that somebody has made other than it is initially. */
-  void sayOfParts(List<Part> parts, Setting<?> cause, String message) {
+  public void sayOfParts(List<Part> parts, Setting<?> cause, String message) {
     for (Part part : parts) {
       part.keys().forEach(key -> sayOf(part, key, cause.id(), message));
     }
   }
 
   /** Says it of a property of a part, where somebody has made it other than it is initially. */
-  void sayOf(Part part, StyleKey key, String cause, String message) {
+  public void sayOf(Part part, StyleKey key, String cause, String message) {
     Object now = value(part, key.property(), key.state());
     Object initially =
         Cascade.value(
@@ -48,7 +48,7 @@ record Asked(Document document, Piece piece, Band band, Scope scope, List<Snag> 
     }
   }
 
-  void say(Setting<?> setting, Setting<?> cause, String message) {
+  public void say(Setting<?> setting, Setting<?> cause, String message) {
     add(setting.id(), cause.id(), message);
   }
 
@@ -57,7 +57,7 @@ record Asked(Document document, Piece piece, Band band, Scope scope, List<Snag> 
   }
 
   /** Says it of each of these that somebody has set. */
-  void sayOf(List<Setting<?>> settings, Setting<?> cause, String message) {
+  public void sayOf(List<Setting<?>> settings, Setting<?> cause, String message) {
     for (Setting<?> setting : settings) {
       if (set(setting)) {
         say(setting, cause, message);

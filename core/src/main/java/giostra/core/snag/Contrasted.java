@@ -15,7 +15,7 @@ import java.util.List;
 import java.util.Locale;
 
 /** The contrast of a part in a state and a band, with the least that it should be. */
-sealed interface Contrasted permits PartContrast, PlayerContrast {
+public interface Contrasted {
   Part part();
 
   State state();
@@ -59,7 +59,7 @@ sealed interface Contrasted permits PartContrast, PlayerContrast {
     }
 
     /** The finding of it, on a node or one of its items. */
-    Snag snag(String node, String item, List<Snag.Fix> fixes) {
+    public Snag snag(String node, String item, List<Snag.Fix> fixes) {
       Part part = widest.part();
       boolean words = part.has(Property.FAMILY) || widest.asked() >= ToneContrast.ASKED;
       Extent extent =
@@ -88,7 +88,7 @@ sealed interface Contrasted permits PartContrast, PlayerContrast {
     }
 
     /** The way out that gives the words a colour in all of it. */
-    Snag.Fix fix(Document document, Node node, Colour colour) {
+    public Snag.Fix fix(Document document, Node node, Colour colour) {
       return new Snag.Fix(
           Said.of("set-colour", "colour", colour.css()), inked(document, node, colour));
     }

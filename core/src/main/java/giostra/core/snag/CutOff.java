@@ -26,11 +26,10 @@ final class CutOff {
   }
 
   static List<Snag> check(Looked at) {
-    return switch (at.node()) {
-      case Piece.Tabs tabs -> new CutOff(at, tabs).found();
-      case Piece.Accordion accordion -> new CutOff(at, accordion).found();
-      default -> List.of();
-    };
+    return at.piece()
+        .filter(piece -> piece.type().hasPanels())
+        .map(piece -> new CutOff(at, piece).found())
+        .orElse(List.of());
   }
 
   private List<Snag> found() {

@@ -35,7 +35,7 @@ final class Empty {
 
   static List<Snag> check(Looked at) {
     return switch (at.node()) {
-      case Piece.Counters _, Piece.Video _ -> List.of();
+      case Piece piece when Judged.of(piece).showsAnyway() -> List.of();
       case Piece piece ->
           piece.onShow().stream()
               .filter(item -> empty(piece, item))
@@ -55,8 +55,7 @@ final class Empty {
         SHOWING.stream()
             .filter(asked::contains)
             .filter(each -> !panel || !OF_HEADING.contains(each))
-            // The name of a slide is the name of its mark.
-            .filter(each -> !(piece instanceof Piece.Slider) || each != ItemSettings.NAME);
+            .filter(piece.type().room()::reads);
     return item.children().isEmpty()
         && Fields.buttons(piece, item).isEmpty()
         && showing.allMatch(each -> Fields.shown(piece, item, each).isBlank());

@@ -38,40 +38,40 @@ public record Extent(Widths widths, Optional<Times> times, State state, Optional
   public record Dates(Instant from, Instant to) {}
 
   /** At some widths of a band. */
-  static Extent of(int from, int to, Band band) {
+  public static Extent of(int from, int to, Band band) {
     return new Extent(
         new Widths(from, to, band.id()), Optional.empty(), State.REST, Optional.empty());
   }
 
   /** In the whole of a band. */
-  static Extent of(Band band) {
+  public static Extent of(Band band) {
     return of(first(band), last(band), band);
   }
 
   /** At every width. */
-  static Extent always(Document document) {
+  public static Extent always(Document document) {
     return of(Bands.NARROWEST, Bands.WIDEST, document.bands().lead());
   }
 
-  Extent at(Times times) {
+  public Extent at(Times times) {
     return new Extent(widths, Optional.of(times), state, dates);
   }
 
-  Extent in(State state) {
+  public Extent in(State state) {
     return new Extent(widths, times, state, dates);
   }
 
-  Extent between(Instant from, Instant to) {
+  public Extent between(Instant from, Instant to) {
     return new Extent(widths, times, state, Optional.of(new Dates(from, to)));
   }
 
   /** The first whole viewport width of a band, in px. */
-  static int first(Band band) {
+  public static int first(Band band) {
     return Math.max(Bands.NARROWEST, (int) Math.ceil(band.from()));
   }
 
   /** The last whole viewport width of a band, in px. */
-  static int last(Band band) {
+  public static int last(Band band) {
     return band.widest() ? Bands.WIDEST : Math.min(Bands.WIDEST, (int) Math.ceil(band.below()) - 1);
   }
 }

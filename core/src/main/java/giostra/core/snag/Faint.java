@@ -14,9 +14,7 @@ final class Faint {
     }
     Piece piece = at.piece().get();
     var found = new ArrayList<Snag>();
-    if (piece instanceof Piece.Video video) {
-      found.addAll(PlayerContrast.snags(at.document(), video));
-    }
+    found.addAll(Judged.of(piece).found(Rule.CONTRAST, piece, at));
     found.addAll(PartContrast.snags(at.document(), piece));
     return found;
   }

@@ -5,15 +5,16 @@ import giostra.core.layout.GridBand;
 import giostra.core.page.GridSettings;
 import giostra.core.page.GridSettings.Heights;
 import giostra.core.page.GridSettings.LastRow;
+import giostra.core.page.Gridded;
 import java.util.List;
 
 /** What of the settings of items in rows cannot take effect. */
-final class GridEffects {
+public final class GridEffects {
   private GridEffects() {}
 
-  static void find(Asked asked) {
+  public static void find(Gridded piece, Asked asked) {
     Grid grid =
-        GridBand.of(asked.document(), asked.piece(), 0).stream()
+        GridBand.of(asked.document(), piece, 0).stream()
             .filter(b -> b.band().equals(asked.band()))
             .findFirst()
             .orElseThrow()

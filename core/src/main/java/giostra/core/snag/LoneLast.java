@@ -4,6 +4,7 @@ import giostra.core.layout.GridBand;
 import giostra.core.page.Edit;
 import giostra.core.page.GridSettings;
 import giostra.core.page.GridSettings.LastRow;
+import giostra.core.page.Gridded;
 import giostra.core.page.Piece;
 import java.util.Comparator;
 import java.util.List;
@@ -21,15 +22,10 @@ final class LoneLast {
 
   /** All such bands of boxes, figures or clips, narrowest first. */
   static List<Snag> check(Looked at) {
-    return switch (at.node()) {
-      case Piece.FlipBoxes boxes -> of(at, boxes);
-      case Piece.Counters counters -> of(at, counters);
-      case Piece.Video video -> of(at, video);
-      default -> List.of();
-    };
+    return at.node() instanceof Gridded piece ? of(at, piece) : List.of();
   }
 
-  private static List<Snag> of(Looked at, Piece piece) {
+  private static List<Snag> of(Looked at, Gridded piece) {
     return GridBand.of(at.document(), piece, at.scrollbar()).stream()
         // Stretched, it fills its row, as somebody wanted it.
         .filter(in -> in.lastRow() != LastRow.STRETCH)

@@ -11,7 +11,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** One node while the rules look at it. What several of them ask for is computed once. */
-final class Looked {
+public final class Looked {
   /** The page that nodes are looked at on. */
   static final class On {
     private final Document document;
@@ -45,33 +45,33 @@ final class Looked {
     this.node = node;
   }
 
-  Document document() {
+  public Document document() {
     return on.document;
   }
 
-  Node node() {
+  public Node node() {
     return node;
   }
 
   /** The node, where it is a piece. */
-  Optional<Piece> piece() {
+  public Optional<Piece> piece() {
     return node instanceof Piece piece ? Optional.of(piece) : Optional.empty();
   }
 
-  PictureSizes pictures() {
+  public PictureSizes pictures() {
     return on.pictures;
   }
 
-  double scrollbar() {
+  public double scrollbar() {
     return on.scrollbar;
   }
 
-  Outline outline() {
+  public Outline outline() {
     return on.outline();
   }
 
   /** How high everything in a piece is. */
-  Heights heights(Piece piece) {
+  public Heights heights(Piece piece) {
     if (heights == null) {
       heights = Heights.of(document(), piece, pictures(), scrollbar(), Screen.USUAL_HEIGHT);
     }

@@ -3,7 +3,6 @@ package giostra.core.snag;
 import giostra.core.band.Band;
 import giostra.core.layout.Resolution;
 import giostra.core.look.Scope;
-import giostra.core.page.Piece;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -26,12 +25,6 @@ final class NoEffect {
 
   private static void find(Asked asked) {
     FrameEffects.find(asked);
-    switch (asked.piece()) {
-      case Piece.Tracked track -> TrackEffects.find(asked, track);
-      case Piece.Tabs tabs -> PanelEffects.find(asked, tabs);
-      case Piece.Accordion _ -> PanelEffects.find(asked);
-      case Piece.FlipBoxes _, Piece.Counters _ -> GridEffects.find(asked);
-      case Piece.Video video -> VideoEffects.find(asked, video);
-    }
+    Judged.of(asked.piece()).idle(asked.piece(), asked);
   }
 }

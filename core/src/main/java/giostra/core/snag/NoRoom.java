@@ -5,14 +5,14 @@ import giostra.core.band.Band;
 import giostra.core.layout.Heights;
 import giostra.core.layout.Resolution;
 import giostra.core.layout.TrackLayout;
+import giostra.core.layout.TrackRoom;
 import giostra.core.look.Cascade;
 import giostra.core.look.Property;
 import giostra.core.look.State;
 import giostra.core.page.Edit;
 import giostra.core.page.Piece;
-import giostra.core.page.SliderSettings;
-import giostra.core.page.TrackSettings;
 import giostra.core.page.TrackSettings.Arrows;
+import giostra.core.page.Tracked;
 import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
@@ -48,7 +48,7 @@ final class NoRoom {
                 .toList();
         together(all).forEach(some -> found.add(snag(band, part, some)));
       }
-      if (piece instanceof Piece.Tracked track) {
+      if (piece instanceof Tracked track) {
         arrows(track, band, found);
       }
     }
@@ -102,7 +102,7 @@ final class NoRoom {
   }
 
   /** Two arrows that need more than there is, whether the track stands between them or not. */
-  private void arrows(Piece.Tracked track, Band band, List<Snag> found) {
+  private void arrows(Tracked track, Band band, List<Snag> found) {
     TrackLayout.of(at.document(), track, at.scrollbar()).bands().stream()
         .filter(in -> in.band().equals(band) && in.moves() && in.arrows() != Arrows.NONE)
         .forEach(in -> {
@@ -133,9 +133,8 @@ final class NoRoom {
         });
   }
 
-  private static Snag.Fix below(Piece.Tracked track, Band band) {
-    Setting<Arrows> arrows =
-        track instanceof Piece.Slider ? SliderSettings.ARROWS : TrackSettings.ARROWS;
+  private static Snag.Fix below(Tracked track, Band band) {
+    Setting<Arrows> arrows = TrackRoom.of(track).arrows();
     return Snag.Fix.of(
         Said.of("arrows-below"),
         new Edit.SetValue(track.id(), arrows.id(), band.id(), PickKind.word(Arrows.BELOW)));

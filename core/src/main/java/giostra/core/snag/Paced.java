@@ -2,14 +2,14 @@ package giostra.core.snag;
 
 import giostra.core.drive.Pacing;
 import giostra.core.layout.TrackLayout;
-import giostra.core.page.Piece;
+import giostra.core.page.Tracked;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
 /** One stop of something that moves by itself, in a band, while rules of time look at it. */
-record Paced(Piece.Tracked piece, Pacing pacing, int stop) {
+record Paced(Tracked piece, Pacing pacing, int stop) {
   /** How a rule of time looks at a stop. */
   @FunctionalInterface
   interface Look {
@@ -18,7 +18,7 @@ record Paced(Piece.Tracked piece, Pacing pacing, int stop) {
 
   /** What is found of all stops in all bands; nothing of what does not move by itself. */
   static List<Snag> each(Looked at, Look look) {
-    if (!(at.node() instanceof Piece.Tracked piece)) {
+    if (!(at.node() instanceof Tracked piece)) {
       return List.of();
     }
     return TrackLayout.of(at.document(), piece, 0).bands().stream()

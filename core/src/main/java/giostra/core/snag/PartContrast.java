@@ -1,7 +1,6 @@
 package giostra.core.snag;
 
 import giostra.core.anatomy.PageParts;
-import giostra.core.anatomy.PanelParts;
 import giostra.core.anatomy.StandsOn;
 import giostra.core.anatomy.Tone;
 import giostra.core.band.Band;
@@ -19,7 +18,6 @@ import giostra.core.page.Node;
 import giostra.core.page.PartsShown;
 import giostra.core.page.Piece;
 import giostra.core.page.SharedLook;
-import giostra.core.page.TabsSettings;
 import giostra.core.value.Colour;
 import giostra.core.value.Ground;
 import giostra.core.value.Ink;
@@ -141,7 +139,7 @@ public record PartContrast(Part part, State state, Band band, double found, doub
     }
     below = on(part, state, scope, band, tone, below);
     Ink ink = Cascade.value(part, Property.INK, state, scope, band);
-    if (part.equals(PanelParts.TAB) && state == State.CURRENT && filled(document, node)) {
+    if (state == State.CURRENT && filled(document, node, part)) {
       // Filled, it has the line's colour under it, unless somebody says what else.
       if (!scope.speaksOf(part.key(Property.GROUND, state))) {
         below = List.of(tone.colour(ToneColour.ACCENT).over(below.getFirst()));
@@ -180,11 +178,9 @@ public record PartContrast(Part part, State state, Band band, double found, doub
   }
 
   /** Whether the current heading of tabs is told by what it has under it. */
-  private static boolean filled(Document document, Node node) {
+  private static boolean filled(Document document, Node node, Part part) {
     Node piece = node instanceof Item ? SharedLook.with(document, node) : node;
-    return piece instanceof Piece.Tabs tabs
-        && Set.of(TabsSettings.Mark.FILL, TabsSettings.Mark.POINTER)
-            .contains(tabs.values().get(TabsSettings.MARK));
+    return piece instanceof Piece of && Judged.of(of).fillsCurrent(of, part);
   }
 
   private static List<Part> kind(Document document, Node node) {

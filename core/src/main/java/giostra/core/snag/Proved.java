@@ -9,6 +9,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
 import giostra.core.page.SiteSettings;
+import giostra.core.page.Tracked;
 import giostra.core.season.Season;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -45,7 +46,7 @@ public record Proved(
   }
 
   private static long round(Document document, Piece piece) {
-    return piece instanceof Piece.Tracked track
+    return piece instanceof Tracked track
         ? TrackLayout.of(document, track, 0).bands().stream()
             .map(band -> Pacing.of(document, track, band))
             .filter(Pacing::movesItself)

@@ -16,6 +16,7 @@ import static giostra.core.snag.Severity.NOTE;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is looked for: the registry of all rules. A rule is a file and an entry here, which says how
@@ -32,8 +33,7 @@ public enum Rule {
    */
   NO_ROOM(BREAKS, NoRoom::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** Headings of tabs that take more rows or lines than can be told apart at a glance. */
-  WRAPPED_HEADINGS(
-      HURTS, WrappedHeadings::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
+  WRAPPED_HEADINGS(HURTS, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** A panel of fixed height whose content is higher: it scrolls within. */
   CUT_OFF(BREAKS, CutOff::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** A character that no font has that ships. */
@@ -51,13 +51,13 @@ public enum Rule {
   /** Words that come in when their slide goes already. */
   LATE_WORDS(HURTS, LateWords::check, BANDS, SITE, AROUND, LANGUAGE),
   /** A clip without a poster, a second format or captions. */
-  CLIP(BREAKS, Clips::check, BANDS),
+  CLIP(BREAKS, BANDS),
   /** A sign or words that are hard to tell from what they stand on. */
   CONTRAST(BREAKS, Faint::check, BANDS, SITE, AROUND),
   /** Columns that are seen in another order than they are read in. */
   ORDER(BREAKS, Reordered::check, BANDS, SITE, AROUND),
   /** More quotations in view than are comfortable to read. */
-  CROWDED(HINT, Crowded::check, BANDS, SITE, AROUND),
+  CROWDED(HINT, BANDS, SITE, AROUND),
   /** An item, or a panel, in which there is nothing. */
   EMPTY(HURTS, Empty::check, BANDS),
   /** Buttons that say the same and lead elsewhere. */
@@ -75,10 +75,15 @@ public enum Rule {
   }
 
   private final Severity severity;
-  private final Check check;
+  private final @Nullable Check check;
   private final Set<Reads> reads;
 
-  Rule(Severity severity, Check check, Reads... reads) {
+  /** One that only some kinds know, and look for themselves. */
+  Rule(Severity severity, Reads... reads) {
+    this(severity, null, reads);
+  }
+
+  Rule(Severity severity, @Nullable Check check, Reads... reads) {
     this.severity = severity;
     this.check = check;
     this.reads = Set.of(reads);
@@ -104,6 +109,8 @@ public enum Rule {
   }
 
   List<Snag> check(Looked at) {
-    return check.of(at);
+    return check != null
+        ? check.of(at)
+        : at.piece().map(piece -> Judged.of(piece).found(this, piece, at)).orElse(List.of());
   }
 }

@@ -6,11 +6,11 @@ import java.util.List;
 import java.util.function.IntPredicate;
 
 /** Viewport widths next to each other at which something is wrong. */
-final class Runs {
+public final class Runs {
   private Runs() {}
 
   /** First and last whole width of each run in a band, in px. */
-  static List<int[]> of(Band band, IntPredicate wrong) {
+  public static List<int[]> of(Band band, IntPredicate wrong) {
     var found = new ArrayList<int[]>();
     for (int width = Extent.first(band); width <= Extent.last(band); width++) {
       if (!wrong.test(width)) {

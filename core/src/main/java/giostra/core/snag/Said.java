@@ -17,7 +17,7 @@ import java.util.Properties;
  * What findings and their ways out are called: texts with places for figures and names, as ICU's
  * MessageFormat has them, in {@code messages.properties}.
  */
-final class Said {
+public final class Said {
   private static final Properties TEXTS = load();
 
   private Said() {}
@@ -38,7 +38,7 @@ final class Said {
   /**
    * A text with what stands in its places: names and values in turn; figures as people read them.
    */
-  static String of(String text, Object... places) {
+  public static String of(String text, Object... places) {
     Map<String, Object> named = new HashMap<>();
     for (int i = 0; i < places.length; i += 2) {
       Object value = places[i + 1];
@@ -51,7 +51,7 @@ final class Said {
   }
 
   /** Seconds to a tenth. */
-  static String seconds(long ms) {
+  public static String seconds(long ms) {
     return of("seconds", "n", Math.round(ms / 100.0) / 10.0);
   }
 }

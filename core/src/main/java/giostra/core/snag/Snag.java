@@ -59,23 +59,23 @@ public record Snag(
   }
 
   /** Of the whole of a node. */
-  static Snag of(Rule rule, String node, Extent extent, String message) {
+  public static Snag of(Rule rule, String node, Extent extent, String message) {
     return new Snag(rule, Place.of(node), extent, Optional.empty(), message, List.of());
   }
 
   /** Of one of its items. */
-  Snag of(String item) {
+  public Snag of(String item) {
     return at(new Place(place.node(), item, place.part(), place.value(), place.cause()));
   }
 
   /** Of a part. */
-  Snag of(Part part) {
+  public Snag of(Part part) {
     return at(
         new Place(place.node(), place.item(), part.id().toString(), place.value(), place.cause()));
   }
 
   /** About a setting or style, because of another. */
-  Snag about(String value, String cause) {
+  public Snag about(String value, String cause) {
     return at(new Place(place.node(), place.item(), place.part(), value, cause));
   }
 
@@ -83,12 +83,12 @@ public record Snag(
     return new Snag(rule, place, extent, measure, message, fixes);
   }
 
-  Snag measured(double found, double required, Measure.Unit unit) {
+  public Snag measured(double found, double required, Measure.Unit unit) {
     return new Snag(
         rule, place, extent, Optional.of(new Measure(found, required, unit)), message, fixes);
   }
 
-  Snag withFixes(List<Fix> fixes) {
+  public Snag withFixes(List<Fix> fixes) {
     return new Snag(rule, place, extent, measure, message, fixes);
   }
 
@@ -98,7 +98,7 @@ public record Snag(
   }
 
   /** Whether it is the same thing at some of the same widths. */
-  boolean meets(Snag other) {
+  public boolean meets(Snag other) {
     return rule == other.rule
         && place.equals(other.place)
         && extent.state() == other.extent.state()
@@ -120,7 +120,7 @@ public record Snag(
   }
 
   /** Tells it from every other, and from itself once anything of it has changed. */
-  String mark() {
+  public String mark() {
     String all = String.join("\n", key(), Integer.toString(to()), message);
     return UUID.nameUUIDFromBytes(all.getBytes(StandardCharsets.UTF_8)).toString().substring(0, 13);
   }

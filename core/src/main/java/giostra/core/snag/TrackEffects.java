@@ -3,43 +3,59 @@ package giostra.core.snag;
 import giostra.core.drive.Pacing;
 import giostra.core.layout.TrackBand;
 import giostra.core.layout.TrackLayout;
+import giostra.core.layout.TrackRoom;
 import giostra.core.page.DriveSettings;
-import giostra.core.page.Piece;
-import giostra.core.page.SliderSettings;
-import giostra.core.page.SliderSettings.PictureUse;
 import giostra.core.page.TrackSettings;
 import giostra.core.page.TrackSettings.Arrows;
-import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
-import giostra.core.page.TrackSettings.Sides;
+import giostra.core.page.Tracked;
 import giostra.core.value.Change.Manner;
-import giostra.core.value.Height;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
 
-/** What of a carousel's or slider's settings cannot take effect. */
-final class TrackEffects {
+/** What of the settings of tracks cannot take effect. */
+public final class TrackEffects {
   private final Asked asked;
-  private final Piece.Tracked piece;
+  private final Tracked piece;
+  private final Own own;
   private final boolean slides;
   private final TrackBand in;
   private final Setting<Arrows> arrows;
 
-  private TrackEffects(Asked asked, Piece.Tracked piece) {
+  private TrackEffects(Asked asked, Tracked piece, Own own) {
+    this.own = own;
     this.asked = asked;
     this.piece = piece;
-    this.slides = piece instanceof Piece.Slider;
+    this.slides = piece.oneByOne();
     this.in =
         TrackLayout.of(asked.document(), piece, 0).bands().stream()
             .filter(b -> b.band().equals(asked.band()))
             .findFirst()
             .orElseThrow();
-    this.arrows = slides ? SliderSettings.ARROWS : TrackSettings.ARROWS;
+    this.arrows = TrackRoom.of(piece).arrows();
   }
 
-  static void find(Asked asked, Piece.Tracked piece) {
-    new TrackEffects(asked, piece).find();
+  /** What only the kind knows. */
+  public interface Own {
+    /** Its settings that only something that moves heeds. */
+    default List<Setting<?>> moving() {
+      return List.of();
+    }
+
+    /** Says what cannot take effect where it moves. */
+    default void moving(Asked asked, TrackBand in) {}
+
+    /** The same of what happens in time. */
+    default void inTime(Asked asked, TrackBand in, Pacing pacing) {}
+
+    /** Says what cannot take effect, whether it moves or not. */
+    void always(Asked asked, TrackBand in);
+  }
+
+  /** Says it of a piece in a band. */
+  public static void find(Asked asked, Tracked piece, Own own) {
+    new TrackEffects(asked, piece, own).find();
   }
 
   private static final List<Setting<?>> BY_ITSELF =
@@ -81,32 +97,7 @@ final class TrackEffects {
         && piece.onShow().stream().allMatch(item -> pacing.ways(item).ways().size() < 2)) {
       asked.say(DriveSettings.CHANGE_ORDER, DriveSettings.CHANGES, Said.of("idle-one-way-alone"));
     }
-    if (slides) {
-      inGround(pacing);
-    }
-    if (slides && pacing.wordsCome() == DriveSettings.Entrance.NONE) {
-      asked.sayOf(
-          List.of(DriveSettings.WORDS_BEAT, DriveSettings.WORDS_TAKE),
-          DriveSettings.WORDS_COME,
-          Said.of("idle-words-at-once"));
-    }
-  }
-
-  private void inGround(Pacing pacing) {
-    if (!pacing.movesItself()) {
-      asked.sayOf(
-          List.of(DriveSettings.GROUND_MOVES, DriveSettings.GROUND_BY),
-          DriveSettings.MOVES_ITSELF,
-          Said.of("idle-not-move-by-itself"));
-    } else if (asked.value(SliderSettings.PICTURE_USE) != PictureUse.GROUND) {
-      asked.sayOf(
-          List.of(DriveSettings.GROUND_MOVES, DriveSettings.GROUND_BY),
-          SliderSettings.PICTURE_USE,
-          Said.of("idle-picture-not-lie"));
-    } else if (pacing.groundMoves() == DriveSettings.GroundMoves.NONE) {
-      asked.sayOf(
-          List.of(DriveSettings.GROUND_BY), DriveSettings.GROUND_MOVES, Said.of("idle-not-move"));
-    }
+    own.inTime(asked, in, pacing);
   }
 
   private void find() {
@@ -121,71 +112,26 @@ final class TrackEffects {
           slides ? TrackSettings.FORM : TrackSettings.IN_VIEW,
           Said.of("all-in-view", "items", in.items(), "view", in.asked()));
     }
-    if (slides) {
-      slide();
-    } else {
-      card();
-    }
+    own.always(asked, in);
   }
 
   /** The settings that only something that moves heeds. */
   private List<Setting<?>> moving() {
     var all = new ArrayList<Setting<?>>(BY_ITSELF);
     all.addAll(List.of(DriveSettings.MOVES_ITSELF, DriveSettings.CHANGES));
-    all.addAll(arranged());
+    all.addAll(own.moving());
+    all.addAll(
+        List.of(
+            TrackSettings.ENDLESS,
+            arrows,
+            TrackSettings.ARROW_DISTANCE,
+            TrackSettings.MARKS,
+            TrackSettings.MARK_DISTANCE));
     return all;
   }
 
-  private List<Setting<?>> arranged() {
-    return slides
-        ? List.of(
-            TrackSettings.ENDLESS,
-            arrows,
-            TrackSettings.ARROW_DISTANCE,
-            TrackSettings.MARKS,
-            TrackSettings.MARK_DISTANCE)
-        : List.of(
-            TrackSettings.PEEK,
-            TrackSettings.PEEK_SIDES,
-            TrackSettings.STRIDE,
-            TrackSettings.ENDLESS,
-            arrows,
-            TrackSettings.ARROW_DISTANCE,
-            TrackSettings.MARKS,
-            TrackSettings.MARK_DISTANCE);
-  }
-
-  private void slide() {
-    PictureUse use = asked.value(SliderSettings.PICTURE_USE);
-    if (use != PictureUse.BESIDE) {
-      asked.sayOf(
-          List.of(SliderSettings.PICTURE_SIDE, SliderSettings.PICTURE_SHARE),
-          SliderSettings.PICTURE_USE,
-          Said.of("idle-picture-not-stand"));
-    }
-    boolean down = in.axis() == Axis.DOWN;
-    if (down && !(asked.value(SliderSettings.HEIGHT) instanceof Height.Fixed)) {
-      asked.say(
-          SliderSettings.HEIGHT,
-          TrackSettings.AXIS,
-          Said.of("needs-height", "height", TrackSettings.TRACK_HEIGHT.initial().css()));
-    }
-  }
-
-  private void card() {
-    boolean across = in.axis() == Axis.ACROSS;
-    if (across && asked.set(TrackSettings.TRACK_HEIGHT)) {
-      asked.say(TrackSettings.TRACK_HEIGHT, TrackSettings.AXIS, Said.of("idle-track-runs-across"));
-    }
-    if (!across && asked.set(TrackSettings.HEIGHTS)) {
-      asked.say(TrackSettings.HEIGHTS, TrackSettings.AXIS, Said.of("idle-down-track-all"));
-    }
-  }
-
   private void whereItMoves() {
-    if (!slides) {
-      whereCardsMove();
-    }
+    own.moving(asked, in);
     if (asked.value(TrackSettings.ENDLESS) && !in.loops()) {
       asked.say(
           TrackSettings.ENDLESS,
@@ -200,23 +146,5 @@ final class TrackEffects {
         && asked.set(TrackSettings.MARK_DISTANCE)) {
       asked.say(TrackSettings.MARK_DISTANCE, TrackSettings.MARKS, Said.of("idle-no-place-marks"));
     }
-  }
-
-  private void whereCardsMove() {
-    if (in.peek().isZero() && asked.value(TrackSettings.PEEK_SIDES) != Sides.END) {
-      asked.say(TrackSettings.PEEK_SIDES, TrackSettings.PEEK, Said.of("idle-peek"));
-    }
-    if (in.sides() == 1 && asked.value(TrackSettings.PEEK_SIDES) == Sides.BOTH) {
-      asked.say(TrackSettings.PEEK_SIDES, TrackSettings.IN_VIEW, Said.of("idle-only-one-item"));
-    }
-    int stride = asked.value(TrackSettings.STRIDE).items();
-    if (stride > in.view() && stride <= 12) {
-      asked.say(
-          TrackSettings.STRIDE, TrackSettings.IN_VIEW, Said.of("stride-more", "view", in.view()));
-    }
-    asked.sayOf(
-        List.of(TrackSettings.FEW, TrackSettings.STRETCH_FEW),
-        TrackSettings.IN_VIEW,
-        Said.of("more-items", "items", in.items(), "view", in.view()));
   }
 }

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import giostra.core.anatomy.PageParts;
-import giostra.core.anatomy.PanelParts;
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
 import giostra.core.format.DocumentJson;
@@ -28,9 +27,11 @@ import giostra.core.page.ReadBack;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
-import giostra.core.page.TabsSettings;
+import giostra.core.piece.tabs.TabsParts;
+import giostra.core.piece.tabs.TabsSettings;
+import giostra.core.piece.video.PlayerContrast;
+import giostra.core.piece.video.Video;
 import giostra.core.snag.PartContrast;
-import giostra.core.snag.PlayerContrast;
 import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
@@ -115,7 +116,7 @@ class WardrobeTest {
     Document document = document(NodeType.VIDEO, SectionSettings.Tone.PAPER);
     Document worn = Wardrobe.wearing(document, document.piece("piece"), look.id());
     assertThat(
-            PlayerContrast.of(worn, (Piece.Video) worn.piece("piece")).stream()
+            PlayerContrast.of(worn, (Video) worn.piece("piece")).stream()
                 .filter(each -> each.found() < each.asked()))
         .as(look.id())
         .isEmpty();
@@ -134,7 +135,7 @@ class WardrobeTest {
     assertThat(pebble.shipped()).isTrue();
     Edits.Applied worn = Edits.apply(bare, pebble.wear());
     assertThat(Edits.apply(worn.document(), worn.inverse()).document()).isEqualTo(bare);
-    var heading = PanelParts.TAB;
+    var heading = TabsParts.TAB;
     var found = corners(worn.document(), PHONE);
     assertThat(found.value()).isEqualTo(Around.all(Length.px(99)));
     assertThat(found.origin().layer()).isEqualTo(Layer.LOOK);
@@ -166,7 +167,7 @@ class WardrobeTest {
 
   private static giostra.core.look.Resolved<Around> corners(Document document, Band band) {
     return Cascade.resolve(
-        PanelParts.TAB,
+        TabsParts.TAB,
         Property.CORNERS,
         State.REST,
         Resolution.scope(document, document.piece("piece")),
@@ -177,7 +178,7 @@ class WardrobeTest {
   @Test
   void wordsThatCannotBeReadAreFoundAndMended() {
     Document bare = document(NodeType.TABS, SectionSettings.Tone.PAPER);
-    StyleKey ink = PanelParts.TAB.key(Property.INK, State.REST);
+    StyleKey ink = TabsParts.TAB.key(Property.INK, State.REST);
     Document faint =
         Edits.apply(
                 bare,

@@ -9,7 +9,7 @@ import giostra.core.layout.TrackLayout;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
-import giostra.core.page.Piece;
+import giostra.core.page.Tracked;
 import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
@@ -41,7 +41,7 @@ class PacingTest {
   }
 
   private static Pacing at(Document document, String piece, double width) {
-    var track = (Piece.Tracked) document.piece(piece);
+    var track = (Tracked) document.piece(piece);
     TrackBand band = TrackLayout.of(document, track, 0).at(width);
     return Pacing.of(document, track, band);
   }

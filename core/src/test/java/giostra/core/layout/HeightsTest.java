@@ -6,16 +6,10 @@ import giostra.core.band.Bands;
 import giostra.core.layout.Heights.Part;
 import giostra.core.layout.Heights.Reading;
 import giostra.core.look.Values;
-import giostra.core.page.AccordionSettings;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
-import giostra.core.page.CarouselSettings;
-import giostra.core.page.CarouselSettings.Card;
-import giostra.core.page.CarouselSettings.Frame;
 import giostra.core.page.Column;
-import giostra.core.page.CounterSettings;
 import giostra.core.page.Document;
-import giostra.core.page.FlipSettings;
 import giostra.core.page.GridSettings;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
@@ -26,10 +20,24 @@ import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
-import giostra.core.page.SliderSettings;
-import giostra.core.page.TabsSettings;
-import giostra.core.page.TabsSettings.HeadsRow;
 import giostra.core.page.TrackSettings;
+import giostra.core.piece.accordion.Accordion;
+import giostra.core.piece.accordion.AccordionSettings;
+import giostra.core.piece.carousel.Carousel;
+import giostra.core.piece.carousel.CarouselSettings;
+import giostra.core.piece.carousel.CarouselSettings.Card;
+import giostra.core.piece.carousel.CarouselSettings.Frame;
+import giostra.core.piece.counters.CounterSettings;
+import giostra.core.piece.counters.Counters;
+import giostra.core.piece.flipboxes.FlipBoxes;
+import giostra.core.piece.flipboxes.FlipSettings;
+import giostra.core.piece.slider.Slider;
+import giostra.core.piece.slider.SliderSettings;
+import giostra.core.piece.tabs.HeadRows;
+import giostra.core.piece.tabs.Tabs;
+import giostra.core.piece.tabs.TabsBand;
+import giostra.core.piece.tabs.TabsSettings;
+import giostra.core.piece.tabs.TabsSettings.HeadsRow;
 import giostra.core.value.Height;
 import giostra.core.value.Length;
 import java.util.List;
@@ -103,24 +111,24 @@ class HeightsTest {
             words(ItemSettings.HEADING, "B", ItemSettings.TEXT, "Many words. ".repeat(200))
                 .with(ItemSettings.SHOWN, "phone", false));
     // What an accordion takes up in a panel: one answer open, as high as the highest.
-    Piece both = around(new Piece.Accordion("questions", tallest, List.of(brief, full)));
-    Piece one = around(new Piece.Accordion("questions", tallest, List.of(brief)));
+    Piece both = around(new Accordion("questions", tallest, List.of(brief, full)));
+    Piece one = around(new Accordion("questions", tallest, List.of(brief)));
     assertThat(height(both, Part.PANEL, 1280)).isGreaterThan(height(one, Part.PANEL, 1280) + 200);
     assertThat(height(both, Part.PANEL, 400)).isEqualTo(height(one, Part.PANEL, 400), HAIR);
   }
 
   private static Piece around(Piece inner) {
-    return new Piece.Tabs("tabs", Values.NONE, List.of(new Item("tab", words(), List.of(inner))));
+    return new Tabs("tabs", Values.NONE, List.of(new Item("tab", words(), List.of(inner))));
   }
 
-  private static Piece.Carousel cards(Values values, Item... items) {
+  private static Carousel cards(Values values, Item... items) {
     Values all =
         values
             .with(CarouselSettings.CARD, Values.ALL, Card.PICTURE)
             .with(TrackSettings.IN_VIEW, "desktop", 3)
             .with(TrackSettings.GAP, "desktop", Length.px(20))
             .with(TrackSettings.PEEK, "desktop", Length.px(0));
-    return new Piece.Carousel("p", all, List.of(items));
+    return new Carousel("p", all, List.of(items));
   }
 
   @Test
@@ -192,17 +200,17 @@ class HeightsTest {
   void aSlideIsAsHighAsAskedOrAsItsWordsNeed() {
     Values values = Values.NONE.with(SliderSettings.HEIGHT, "desktop", new Height.Ratio(16, 9));
     Item slide = item("one", ItemSettings.HEADING, "Frost");
-    assertThat(height(new Piece.Slider("p", values, List.of(slide)), Part.SLIDE, 1440))
+    assertThat(height(new Slider("p", values, List.of(slide)), Part.SLIDE, 1440))
         .isCloseTo(1120 * 9 / 16.0, HAIR);
     Values screen = values.with(SliderSettings.HEIGHT, "desktop", new Height.Screen(50));
-    assertThat(height(new Piece.Slider("p", screen, List.of(slide)), Part.SLIDE, 1440))
+    assertThat(height(new Slider("p", screen, List.of(slide)), Part.SLIDE, 1440))
         .isCloseTo(400, HAIR);
     Values low =
         values
             .with(SliderSettings.HEIGHT, "desktop", new Height.Auto())
             .with(SliderSettings.PADDING, "desktop", Length.px(60));
     // 1.2rem + 1.6 vmin of 800 px is 32 px.
-    assertThat(height(new Piece.Slider("p", low, List.of(slide)), Part.SLIDE, 1440))
+    assertThat(height(new Slider("p", low, List.of(slide)), Part.SLIDE, 1440))
         .isCloseTo(2 * 60 + 32 * 1.15, HAIR);
   }
 
@@ -221,7 +229,7 @@ class HeightsTest {
         Values.NONE
             .with(FlipSettings.PADDING, "desktop", Length.px(24))
             .with(GridSettings.COLUMNS, "desktop", 3);
-    Piece piece = new Piece.FlipBoxes("p", values, List.of(box));
+    Piece piece = new FlipBoxes("p", values, List.of(box));
     assertThat(height(piece, Part.FRONT, 1440)).isCloseTo(48 + 36 + 0.6 * REM + 22 * 1.15, HAIR);
     assertThat(height(piece, Part.BACK, 1440)).isCloseTo(48 + LINE, HAIR);
   }
@@ -230,7 +238,7 @@ class HeightsTest {
   void aFigureHasItsNumberOnOneLine() {
     Item figure = item("one", ItemSettings.HEADING, "lamps", ItemSettings.TO, 400.0);
     Values values = Values.NONE.with(CounterSettings.NUMBER_SIZE, "desktop", Length.px(50));
-    Piece piece = new Piece.Counters("p", values, List.of(figure));
+    Piece piece = new Counters("p", values, List.of(figure));
     assertThat(height(piece, Part.FIGURE, 1440))
         .isCloseTo(2 * 0.75 * REM + 55 + 0.35 * REM + REM * 1.35, HAIR);
   }
@@ -253,7 +261,7 @@ class HeightsTest {
         Values.NONE
             .with(TabsSettings.FORM, "desktop", TabsSettings.Form.TABS)
             .with(PanelSettings.PANEL_PADDING, "desktop", Length.px(30));
-    Piece piece = new Piece.Tabs("p", values, List.of(item));
+    Piece piece = new Tabs("p", values, List.of(item));
     // 1120 less 2 x 30, less the gap, in halves; the picture is 4:3 as it is.
     assertThat(height(piece, Part.PANEL, 1440))
         .isCloseTo(60 + LINE + REM + (1060 - 40) / 2.0 * 3 / 4, HAIR);
@@ -272,7 +280,7 @@ class HeightsTest {
             .with(TabsSettings.FORM, "desktop", TabsSettings.Form.TABS)
             .with(TabsSettings.HEADS_ROW, "desktop", HeadsRow.NATURAL)
             .with(TabsSettings.OVERFLOW, "desktop", TabsSettings.Overflow.WRAP);
-    Piece piece = new Piece.Tabs("p", values, four);
+    Piece piece = new Tabs("p", values, four);
     Heights heights = Heights.of(document(piece), piece, PICTURES, 0, 800);
     assertThat(heights.headingRows(1440)).isEqualTo(1);
     assertThat(heights.headingRows(280)).isEqualTo(2);
@@ -280,10 +288,7 @@ class HeightsTest {
     Document document = document(piece);
     List<HeadRows> rows =
         HeadRows.of(
-            document,
-            (Piece.Tabs) piece,
-            TabsBand.of(document, (Piece.Tabs) piece, 0).getLast(),
-            PICTURES);
+            document, (Tabs) piece, TabsBand.of(document, (Tabs) piece, 0).getLast(), PICTURES);
     assertThat(rows.getLast().ends()).as("all in one row").containsExactly(3);
     assertThat(rows.getFirst().ends()).as("one under the other").containsExactly(0, 1, 2, 3);
     for (int i = 1; i < rows.size(); i++) {
@@ -336,8 +341,8 @@ class HeightsTest {
             "Words on a card. ".repeat(20));
     Values narrow = Values.NONE.with(AccordionSettings.INNER, "desktop", Length.px(300));
     Values wide = Values.NONE.with(AccordionSettings.INNER, "desktop", Length.px(1100));
-    double tall = height(new Piece.Accordion("p", narrow, List.of(question)), Part.PANEL, 1440);
-    double flat = height(new Piece.Accordion("p", wide, List.of(question)), Part.PANEL, 1440);
+    double tall = height(new Accordion("p", narrow, List.of(question)), Part.PANEL, 1440);
+    double flat = height(new Accordion("p", wide, List.of(question)), Part.PANEL, 1440);
     assertThat(tall).isGreaterThan(2 * flat);
   }
 }

@@ -18,7 +18,10 @@ import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
-import giostra.core.page.TabsSettings;
+import giostra.core.piece.accordion.Accordion;
+import giostra.core.piece.carousel.Carousel;
+import giostra.core.piece.tabs.Tabs;
+import giostra.core.piece.tabs.TabsSettings;
 import giostra.core.testing.Demo;
 import java.util.List;
 import org.jsoup.Jsoup;
@@ -57,14 +60,14 @@ class OutlineTest {
 
   @Test
   void itemsStandBelowTheTitleAndTheTitleBelowTheLastHeading() {
-    var inner = new Piece.Carousel("inner", titled("In it"), List.of(item("card")));
+    var inner = new Carousel("inner", titled("In it"), List.of(item("card")));
     Document page =
         page(
             heading("first", 1),
-            new Piece.Carousel("plain", Values.NONE, List.of(item("a"))),
-            new Piece.Carousel("titled", titled("Over it"), List.of(item("b"))),
+            new Carousel("plain", Values.NONE, List.of(item("a"))),
+            new Carousel("titled", titled("Over it"), List.of(item("b"))),
             heading("third", 3),
-            new Piece.Accordion("asked", titled("Asked"), List.of(item("c", inner))));
+            new Accordion("asked", titled("Asked"), List.of(item("c", inner))));
     assertThat(levels(page, "plain")).isEqualTo("2/2");
     assertThat(levels(page, "titled")).isEqualTo("2/3");
     assertThat(levels(page, "asked")).isEqualTo("4/5");
@@ -74,19 +77,19 @@ class OutlineTest {
   /** Headings of tabs are buttons of a list, not headings, until the tabs fold. */
   @Test
   void aPanelOfTabsCountsFromTheTabsOwnLevel() {
-    var inner = new Piece.Carousel("inner", titled("In it"), List.of(item("card")));
-    var tabs = new Piece.Tabs("tabs", Values.NONE, List.of(item("one", inner)));
+    var inner = new Carousel("inner", titled("In it"), List.of(item("card")));
+    var tabs = new Tabs("tabs", Values.NONE, List.of(item("one", inner)));
     assertThat(levels(page(heading("h", 1), tabs), "inner")).isEqualTo("2/3");
     Values folded =
         Values.NONE.with(TabsSettings.FORM, Bands.INITIAL.lead().id(), TabsSettings.Form.ACCORDION);
-    var all = new Piece.Tabs("tabs", folded, List.of(item("one", inner)));
+    var all = new Tabs("tabs", folded, List.of(item("one", inner)));
     assertThat(levels(page(heading("h", 1), all), "inner")).isEqualTo("3/4");
   }
 
   @Test
   void aLevelThatIsAskedForHolds() {
     Values values = Values.NONE.with(PanelSettings.LEVEL, Values.ALL, 5);
-    var asked = new Piece.Accordion("asked", values, List.of(item("c")));
+    var asked = new Accordion("asked", values, List.of(item("c")));
     assertThat(levels(page(heading("h", 1), asked), "asked")).isEqualTo("2/5");
   }
 

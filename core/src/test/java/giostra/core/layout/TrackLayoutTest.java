@@ -9,6 +9,7 @@ import giostra.core.fit.Stops;
 import giostra.core.fit.Track;
 import giostra.core.page.Document;
 import giostra.core.page.Piece;
+import giostra.core.piece.carousel.Carousel;
 import giostra.core.testing.RandomDocuments;
 import giostra.core.value.Refused;
 import net.jqwik.api.ForAll;
@@ -29,7 +30,7 @@ class TrackLayoutTest {
       @ForAll @IntRange(min = 0, max = 20) int scrollbar) {
     Document document = RandomDocuments.document(seed);
     for (Piece piece : document.pieces()) {
-      var carousel = (Piece.Carousel) piece;
+      var carousel = (Carousel) piece;
       TrackLayout layout = TrackLayout.of(document, carousel, scrollbar);
       TrackBand band = layout.at(width);
       Piecewise.Segment segment =
@@ -56,7 +57,7 @@ class TrackLayoutTest {
     for (Piece piece : document.pieces()) {
       var viewport = new Viewport(width, 800, 1, 1);
       try {
-        TrackReading reading = TrackReading.of(document, (Piece.Carousel) piece, viewport);
+        TrackReading reading = TrackReading.of(document, (Carousel) piece, viewport);
         assertThat(reading.offsets()).hasSameSizeAs(reading.starts());
       } catch (Refused noRoom) {
         assertThat(noRoom).hasMessageContaining("must be");
@@ -70,7 +71,7 @@ class TrackLayoutTest {
       @ForAll @DoubleRange(min = 280, max = 2560) double width) {
     Document document = RandomDocuments.document(seed);
     for (Piece piece : document.pieces()) {
-      TrackBand band = TrackLayout.of(document, (Piece.Carousel) piece, 0).at(width);
+      TrackBand band = TrackLayout.of(document, (Carousel) piece, 0).at(width);
       Track track;
       try {
         track = band.track(width);

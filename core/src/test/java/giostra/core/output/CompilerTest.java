@@ -14,6 +14,7 @@ import giostra.core.page.Node;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
+import giostra.core.piece.tabs.Tabs;
 import giostra.core.testing.RandomDocuments;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -58,8 +59,7 @@ class CompilerTest {
                   "page",
                   Values.NONE,
                   List.of(
-                      new Section(
-                          "s", Values.NONE, List.of(new Piece.Tabs("t", Values.NONE, order))))));
+                      new Section("s", Values.NONE, List.of(new Tabs("t", Values.NONE, order))))));
       Element page = Jsoup.parse(Compiler.compile(document, SHIPPED).html());
       assertThat(page.select("[aria-selected=true]").eachText()).containsExactly("Two");
     }

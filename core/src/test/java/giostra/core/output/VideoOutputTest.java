@@ -10,10 +10,10 @@ import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Page;
-import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
-import giostra.core.page.VideoSettings;
+import giostra.core.piece.video.Video;
+import giostra.core.piece.video.VideoSettings;
 import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
@@ -79,7 +79,7 @@ class VideoOutputTest {
           "");
 
   private static Document document(Values piece, Values item) {
-    var video = new Piece.Video("film", piece, List.of(new Item("one", item)));
+    var video = new Video("film", piece, List.of(new Item("one", item)));
     return new Document(
         new Site(giostra.core.band.Bands.INITIAL, Values.NONE),
         new Page("page", Values.NONE, List.of(new Section("s", Values.NONE, List.of(video)))));

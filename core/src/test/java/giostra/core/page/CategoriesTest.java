@@ -5,7 +5,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import giostra.core.band.Bands;
 import giostra.core.look.Values;
-import giostra.core.page.Categories.Category;
+import giostra.core.piece.accordion.Accordion;
+import giostra.core.piece.accordion.AccordionSettings;
+import giostra.core.piece.accordion.Categories;
+import giostra.core.piece.accordion.Categories.Category;
 import giostra.core.value.Refused;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -33,24 +36,24 @@ class CategoriesTest {
   }
 
   private static Document page(Values values, Item... items) {
-    var piece = new Piece.Accordion("asked", values, List.of(items));
+    var piece = new Accordion("asked", values, List.of(items));
     var section = new Section("section", Values.NONE, List.of(piece));
     return new Document(
         new Site(Bands.INITIAL, Values.NONE), new Page("page", Values.NONE, List.of(section)));
   }
 
-  private static Piece.Accordion asked(Document document) {
-    return (Piece.Accordion) document.piece("asked");
+  private static Accordion asked(Document document) {
+    return (Accordion) document.piece("asked");
   }
 
   /** What there is after edits, which can be undone to the letter. */
-  private static Piece.Accordion after(Document document, List<Edit> edits) {
+  private static Accordion after(Document document, List<Edit> edits) {
     Edits.Applied there = Edits.apply(document, edits);
     assertThat(Edits.apply(there.document(), there.inverse()).document()).isEqualTo(document);
     return asked(there.document());
   }
 
-  private static List<String> names(Piece.Accordion piece) {
+  private static List<String> names(Accordion piece) {
     return Categories.all(piece).stream().map(Category::name).toList();
   }
 
@@ -69,14 +72,14 @@ class CategoriesTest {
 
   @Test
   void renamedItKeepsItsPlaceAndItsQuestions() {
-    Piece.Accordion now = after(PAGE, Categories.renamed(asked(PAGE), "a", " Tickets "));
+    Accordion now = after(PAGE, Categories.renamed(asked(PAGE), "a", " Tickets "));
     assertThat(names(now)).containsExactly("b", "d", "Tickets", "c");
     assertThat(Categories.all(now).get(2).questions()).containsExactly("q1", "q3");
   }
 
   @Test
   void underTheNameOfAnotherTheyBecomeOne() {
-    Piece.Accordion now = after(PAGE, Categories.renamed(asked(PAGE), "a", "b"));
+    Accordion now = after(PAGE, Categories.renamed(asked(PAGE), "a", "b"));
     assertThat(Categories.all(now).getFirst())
         .isEqualTo(new Category("b", List.of("q1", "q2", "q3")));
     assertThat(names(now)).containsExactly("b", "d", "c");
@@ -84,10 +87,10 @@ class CategoriesTest {
 
   @Test
   void deletedItsQuestionsGoWhereTheyAreSent() {
-    Piece.Accordion there = after(PAGE, Categories.deleted(asked(PAGE), "a", "c"));
+    Accordion there = after(PAGE, Categories.deleted(asked(PAGE), "a", "c"));
     assertThat(Categories.all(there).getLast())
         .isEqualTo(new Category("c", List.of("q1", "q3", "q4")));
-    Piece.Accordion nowhere = after(PAGE, Categories.deleted(asked(PAGE), "a", ""));
+    Accordion nowhere = after(PAGE, Categories.deleted(asked(PAGE), "a", ""));
     assertThat(names(nowhere)).containsExactly("b", "d", "c");
     assertThat(nowhere.items()).hasSize(5);
   }
@@ -104,7 +107,7 @@ class CategoriesTest {
         .containsExactly("q1", "q2", "q3");
   }
 
-  private static List<String> ids(Piece.Accordion piece) {
+  private static List<String> ids(Accordion piece) {
     return Categories.shown(piece).stream().map(Item::id).toList();
   }
 
@@ -118,7 +121,7 @@ class CategoriesTest {
 
   @Test
   void anAddedOneStandsLastWithoutAQuestion() {
-    Piece.Accordion now = after(PAGE, Categories.added(asked(PAGE), "Weather"));
+    Accordion now = after(PAGE, Categories.added(asked(PAGE), "Weather"));
     assertThat(Categories.all(now).getLast()).isEqualTo(new Category("Weather", List.of()));
   }
 

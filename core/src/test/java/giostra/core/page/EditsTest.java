@@ -7,6 +7,7 @@ import giostra.core.band.Bands;
 import giostra.core.format.DocumentJson;
 import giostra.core.format.EditJson;
 import giostra.core.look.Values;
+import giostra.core.piece.carousel.Carousel;
 import giostra.core.value.Refused;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,7 +22,7 @@ import org.junit.jupiter.api.Test;
 class EditsTest {
   private static Document document() {
     var carousel =
-        (Piece.Carousel)
+        (Carousel)
             Starters.ALL.stream()
                 .filter(s -> s.id().equals("quotations"))
                 .findFirst()

@@ -7,6 +7,10 @@ import giostra.core.layout.Resolution;
 import giostra.core.look.Values;
 import giostra.core.output.Compiler;
 import giostra.core.output.Shipped;
+import giostra.core.piece.accordion.Accordion;
+import giostra.core.piece.accordion.AccordionSettings;
+import giostra.core.piece.accordion.Categories;
+import giostra.core.piece.carousel.Carousel;
 import giostra.core.testing.Demo;
 import giostra.core.value.Length;
 import java.util.ArrayList;
@@ -25,7 +29,7 @@ class LinkingTest {
             case "questions" -> Optional.of(demo.node("questions"));
             case "walks" -> Optional.of(demo.node("houses"));
             case "all-houses" -> Optional.of(demo.node("tabs-section"));
-            case "round" -> Optional.of(new Piece.Carousel("self", linked("round"), List.of()));
+            case "round" -> Optional.of(new Carousel("self", linked("round"), List.of()));
             default -> Optional.empty();
           };
 
@@ -47,8 +51,8 @@ class LinkingTest {
   void theSameThingTwiceHasIdsOfItsOwn() {
     Document page =
         with(
-            holding("s1", new Piece.Accordion("again", linked("questions"), List.of())),
-            holding("s2", new Piece.Accordion("once-more", linked("questions"), List.of())),
+            holding("s1", new Accordion("again", linked("questions"), List.of())),
+            holding("s2", new Accordion("once-more", linked("questions"), List.of())),
             new Section("s3", linked("all-houses"), List.of()));
     Document whole = Linking.expanded(page, stock);
     int questions = demo.piece("questions").items().size();
@@ -70,8 +74,7 @@ class LinkingTest {
             .with(TrackSettings.GAP, "desktop", Length.px(50))
             .with(PieceSettings.NAME, Values.ALL, "Walks again");
     Document whole =
-        Linking.expanded(
-            with(holding("s1", new Piece.Carousel("walks-again", own, List.of()))), stock);
+        Linking.expanded(with(holding("s1", new Carousel("walks-again", own, List.of()))), stock);
     Piece piece = whole.piece("walks-again");
     assertThat(piece.values().get(PieceSettings.NAME)).isEqualTo("Walks again");
     assertThat(inView(whole, piece)).as("phone, tablet, desktop").containsExactly(2, 2, 3);
@@ -97,10 +100,9 @@ class LinkingTest {
     Values tickets = linked("questions").with(AccordionSettings.ONLY, Values.ALL, "Tickets");
     Document whole =
         Linking.expanded(
-            with(holding("s1", new Piece.Accordion("about-tickets", tickets, List.of()))), stock);
-    assertThat(Categories.of((Piece.Accordion) whole.piece("about-tickets")))
-        .containsExactly("Tickets");
-    assertThat(Categories.of((Piece.Accordion) whole.piece("questions")).size()).isGreaterThan(1);
+            with(holding("s1", new Accordion("about-tickets", tickets, List.of()))), stock);
+    assertThat(Categories.of((Accordion) whole.piece("about-tickets"))).containsExactly("Tickets");
+    assertThat(Categories.of((Accordion) whole.piece("questions")).size()).isGreaterThan(1);
   }
 
   @Test
@@ -111,7 +113,7 @@ class LinkingTest {
             .with(TrackSettings.GAP, "desktop", Length.px(50));
     Document page =
         with(
-            holding("s1", new Piece.Carousel("walks-again", own, List.of())),
+            holding("s1", new Carousel("walks-again", own, List.of())),
             new Section("s2", linked("all-houses"), List.of()));
     for (String id : List.of("walks-again", "s2")) {
       Edits.Applied there = Edits.apply(page, Linking.separated(page, id, stock));
@@ -128,7 +130,7 @@ class LinkingTest {
 
   @Test
   void onlyWhatIsLinkedToSomethingThereCanBeMadeACopy() {
-    Document page = with(holding("s1", new Piece.Carousel("lost", linked("nothing"), List.of())));
+    Document page = with(holding("s1", new Carousel("lost", linked("nothing"), List.of())));
     assertThatThrownBy(() -> Linking.separated(page, "lost", stock))
         .hasMessageContaining("is nothing; it must be something kept");
     assertThatThrownBy(() -> Linking.separated(page, "houses", stock))
@@ -139,8 +141,8 @@ class LinkingTest {
   void whatIsGoneOrGoesRoundLeavesAnEmptyPlace() {
     Document page =
         with(
-            holding("s1", new Piece.Carousel("lost", linked("nothing"), List.of())),
-            holding("s2", new Piece.Carousel("wheel", linked("round"), List.of())),
+            holding("s1", new Carousel("lost", linked("nothing"), List.of())),
+            holding("s2", new Carousel("wheel", linked("round"), List.of())),
             new Section("s3", linked("walks"), List.of()));
     Document whole = Linking.expanded(page, stock);
     assertThat(Stream.of("lost", "wheel").map(whole::piece).map(Piece::items))

@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import giostra.core.band.Bands;
 import giostra.core.look.Values;
+import giostra.core.piece.carousel.Carousel;
+import giostra.core.piece.carousel.CarouselSettings;
+import giostra.core.piece.video.Video;
 import giostra.core.testing.Demo;
 import giostra.core.value.Aspect;
 import java.util.List;
@@ -47,8 +50,8 @@ class MediaUseTest {
                     "one",
                     Values.NONE.with(SectionSettings.GROUND, Values.ALL, "lamp"),
                     List.of(
-                        new Piece.Carousel("cards", cards, List.of(card)),
-                        new Piece.Video("films", Values.NONE, List.of(film)),
+                        new Carousel("cards", cards, List.of(card)),
+                        new Video("films", Values.NONE, List.of(film)),
                         text)))));
   }
 

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import giostra.core.band.Bands;
 import giostra.core.format.DocumentJson;
 import giostra.core.look.Values;
+import giostra.core.piece.carousel.Carousel;
 import giostra.core.value.Refused;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -64,8 +65,7 @@ class StartersTest {
   @Test
   void hiddenItemsAreNotOnShow() {
     Item hidden = new Item("b", Values.NONE.with(ItemSettings.HIDDEN, Values.ALL, true));
-    var carousel =
-        new Piece.Carousel("c", Values.NONE, List.of(new Item("a", Values.NONE), hidden));
+    var carousel = new Carousel("c", Values.NONE, List.of(new Item("a", Values.NONE), hidden));
     assertThat(carousel.onShow()).extracting(Item::id).containsExactly("a");
   }
 }

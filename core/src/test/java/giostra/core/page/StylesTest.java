@@ -1,6 +1,6 @@
 package giostra.core.page;
 
-import static giostra.core.anatomy.VideoParts.BAR_BUTTON;
+import static giostra.core.piece.video.VideoParts.BAR_BUTTON;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -8,7 +8,6 @@ import giostra.core.anatomy.Anatomy;
 import giostra.core.anatomy.PageParts;
 import giostra.core.anatomy.Tone;
 import giostra.core.anatomy.TrackParts;
-import giostra.core.anatomy.VideoParts;
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
 import giostra.core.format.DocumentJson;
@@ -23,7 +22,12 @@ import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.output.Compiler;
 import giostra.core.output.Shipped;
-import giostra.core.snag.PlayerContrast;
+import giostra.core.piece.carousel.Carousel;
+import giostra.core.piece.carousel.CarouselParts;
+import giostra.core.piece.carousel.CarouselSettings;
+import giostra.core.piece.video.PlayerContrast;
+import giostra.core.piece.video.Video;
+import giostra.core.piece.video.VideoParts;
 import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
@@ -62,9 +66,8 @@ class StylesTest {
                     "s",
                     Values.NONE,
                     List.of(
-                        new Piece.Video("film", piece, List.of(new Item("one", Values.NONE))),
-                        new Piece.Video(
-                            "other", Values.NONE, List.of(new Item("two", Values.NONE))))))));
+                        new Video("film", piece, List.of(new Item("one", Values.NONE))),
+                        new Video("other", Values.NONE, List.of(new Item("two", Values.NONE))))))));
   }
 
   private static Values ground(State state, String band, String css) {
@@ -192,7 +195,7 @@ class StylesTest {
   @Test
   void everyInitialStateCanBeToldFromWhateverAClipShows() {
     Document document = document(Values.NONE, Values.NONE);
-    assertThat(PlayerContrast.of(document, (Piece.Video) document.node("film")))
+    assertThat(PlayerContrast.of(document, (Video) document.node("film")))
         .hasSize((4 + 5 + 1) * 3)
         .allMatch(each -> each.found() >= each.asked());
   }
@@ -222,7 +225,7 @@ class StylesTest {
         ground(State.REST, "desktop", "#eee8d0")
             .withStyle(VideoParts.BAR.key(Property.PICTURE, State.REST), "desktop", "lamp");
     Document document = document(Values.NONE, picture);
-    assertThat(PlayerContrast.of(document, (Piece.Video) document.node("film")))
+    assertThat(PlayerContrast.of(document, (Video) document.node("film")))
         .allMatch(each -> each.part() == VideoParts.START_BUTTON);
   }
 
@@ -279,18 +282,18 @@ class StylesTest {
 
   @Test
   void onlyWhatCanBeSeenOfACarouselIsOffered() {
-    Piece cards = new Piece.Carousel("c", Values.NONE, List.of());
+    Piece cards = new Carousel("c", Values.NONE, List.of());
     assertThat(PartsShown.of(cards))
-        .contains(TrackParts.CARD_WORDS, TrackParts.ARROW)
-        .doesNotContain(TrackParts.QUOTE_MARK, TrackParts.BUBBLE, TrackParts.BARE_PICTURE);
+        .contains(CarouselParts.CARD_WORDS, TrackParts.ARROW)
+        .doesNotContain(CarouselParts.QUOTE_MARK, CarouselParts.BUBBLE, CarouselParts.BARE_PICTURE);
     Node tailed =
         cards.with(
             Values.NONE
                 .with(CarouselSettings.CARD, Values.ALL, CarouselSettings.Card.QUOTATION)
                 .with(CarouselSettings.FRAME, Values.ALL, CarouselSettings.Frame.TAIL));
     assertThat(PartsShown.of(tailed))
-        .contains(TrackParts.QUOTE_MARK, TrackParts.BUBBLE, TrackParts.ARROW)
-        .doesNotContain(TrackParts.CARD_WORDS);
+        .contains(CarouselParts.QUOTE_MARK, CarouselParts.BUBBLE, TrackParts.ARROW)
+        .doesNotContain(CarouselParts.CARD_WORDS);
     Node heading = new Block.Heading("h", Values.NONE.with(BlockSettings.LEVEL, Values.ALL, 3));
     assertThat(PartsShown.of(heading)).containsExactly(PageParts.HEADING_3);
   }

@@ -194,9 +194,10 @@ class ProofTest {
                 root.resolve("core/src/main/resources/giostra/core/snag/messages.properties"),
                 StandardCharsets.UTF_8)));
     String code;
-    try (Stream<Path> files = Files.list(root.resolve("core/src/main/java/giostra/core/snag"))) {
+    try (Stream<Path> files = Files.walk(root.resolve("core/src/main/java/giostra/core"))) {
       code =
           files
+              .filter(file -> file.toString().endsWith(".java"))
               .map(file -> {
                 try {
                   return Files.readString(file);

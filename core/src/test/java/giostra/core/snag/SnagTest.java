@@ -7,6 +7,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.Piece;
+import giostra.core.piece.carousel.Carousel;
 import giostra.core.testing.Demo;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -15,8 +16,8 @@ import org.junit.jupiter.api.Test;
 class SnagTest {
   private final Document demo = Demo.document();
 
-  private Piece.Carousel carousel(Document document, String id) {
-    return (Piece.Carousel) document.piece(id);
+  private Carousel carousel(Document document, String id) {
+    return (Carousel) document.piece(id);
   }
 
   private static List<Snag> found(Rule rule, Document document, Piece piece) {

@@ -6,8 +6,6 @@ import giostra.core.look.Values;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.BlockSettings.Side;
-import giostra.core.page.CarouselSettings;
-import giostra.core.page.CarouselSettings.Card;
 import giostra.core.page.Column;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
@@ -15,7 +13,6 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.Page;
 import giostra.core.page.PageSettings;
 import giostra.core.page.PageSettings.Direction;
-import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
@@ -27,6 +24,9 @@ import giostra.core.page.TrackSettings.Arrows;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
 import giostra.core.page.TrackSettings.Sides;
+import giostra.core.piece.carousel.Carousel;
+import giostra.core.piece.carousel.CarouselSettings;
+import giostra.core.piece.carousel.CarouselSettings.Card;
 import giostra.core.value.Length;
 import giostra.core.value.Setting;
 import giostra.core.value.Shares;
@@ -104,7 +104,7 @@ public final class RandomDocuments {
             new Column(id("column"), Values.NONE, List.of(carousel()))));
   }
 
-  private Piece.Carousel carousel() {
+  private Carousel carousel() {
     Values values = Values.NONE.with(CarouselSettings.CARD, Values.ALL, pick(Card.values()));
     values = vary(values, TrackSettings.IN_VIEW, () -> whole(1, 5));
     values =
@@ -132,7 +132,7 @@ public final class RandomDocuments {
       String text = "Few words. ".repeat(whole(1, 3)).strip();
       items.add(new Item(id("item"), Values.NONE.with(ItemSettings.TEXT, Values.ALL, text)));
     }
-    return new Piece.Carousel(id("carousel"), values, items);
+    return new Carousel(id("carousel"), values, items);
   }
 
   /** Sets a value on the lead band, and on each narrower one by a throw. */

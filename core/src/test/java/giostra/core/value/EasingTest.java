@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import giostra.core.page.CounterSettings.Curve;
+import giostra.core.piece.counters.CounterSettings.Curve;
 import giostra.core.value.Change.Manner;
 import java.util.ArrayList;
 import java.util.Locale;

@@ -26,10 +26,12 @@ import giostra.core.page.Section;
 import giostra.core.page.SharedLook;
 import giostra.core.page.Site;
 import giostra.core.page.SiteSettings;
+import giostra.core.snag.Contrasted;
+import giostra.core.snag.Judged;
 import giostra.core.snag.PartContrast;
-import giostra.core.snag.PlayerContrast;
 import giostra.core.snag.Snag;
 import giostra.core.snag.ToneContrast;
+import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
@@ -261,8 +263,8 @@ final class Boards {
   /** The contrasts that are computed of a node's parts. */
   private static Map<PartId, List<ContrastReply>> contrasts(Document document, Node node) {
     var all = new HashMap<PartId, List<ContrastReply>>();
-    if (node instanceof Piece.Video player) {
-      for (PlayerContrast each : PlayerContrast.of(document, player)) {
+    if (node instanceof Piece piece) {
+      for (Contrasted each : Judged.of(piece).contrasts(document, piece)) {
         put(all, each.part(), each.state(), each.band(), each.found(), each.asked());
       }
     }

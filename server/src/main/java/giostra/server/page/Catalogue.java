@@ -6,7 +6,6 @@ import giostra.core.format.DocumentJson;
 import giostra.core.look.Part;
 import giostra.core.look.StyleKey;
 import giostra.core.output.Found;
-import giostra.core.page.CarouselSettings.Card;
 import giostra.core.page.ClipSettings;
 import giostra.core.page.Fields;
 import giostra.core.page.ItemSettings;
@@ -64,15 +63,14 @@ final class Catalogue {
             Visit.LONGEST));
   }
 
-  /** What the items of a kind are made of; for a carousel by card. */
+  /** What the items of a kind are made of, where it decides by a word by that. */
   private static Stream<Bodies.FieldsReply> fields(NodeType kind) {
-    Stream<Card> cards =
-        kind == NodeType.CAROUSEL ? Arrays.stream(Card.values()) : Stream.of(Card.PICTURE);
-    return cards.map(card ->
-        new Bodies.FieldsReply(
-            kind.word(),
-            kind == NodeType.CAROUSEL ? PickKind.word(card) : "",
-            Fields.used(kind, card).stream().map(Catalogue::field).toList()));
+    return kind.room().fieldsByWord().entrySet().stream()
+        .map(each ->
+            new Bodies.FieldsReply(
+                kind.word(),
+                each.getKey(),
+                each.getValue().stream().map(Catalogue::field).toList()));
   }
 
   private static Bodies.FieldReply field(Fields.Field field) {

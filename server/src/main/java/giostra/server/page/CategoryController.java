@@ -1,10 +1,10 @@
 package giostra.server.page;
 
 import giostra.core.format.EditJson;
-import giostra.core.page.Categories;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
-import giostra.core.page.Piece;
+import giostra.core.piece.accordion.Accordion;
+import giostra.core.piece.accordion.Categories;
 import giostra.core.value.Refused;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -63,7 +63,7 @@ class CategoryController {
       @RequestParam CategoryChange change,
       @RequestParam String name,
       @RequestParam(defaultValue = "") String to) {
-    Piece.Accordion accordion = accordion(id, piece);
+    Accordion accordion = accordion(id, piece);
     List<Edit> edits =
         switch (change) {
           case ADD -> Categories.added(accordion, name);
@@ -82,9 +82,9 @@ class CategoryController {
     }
   }
 
-  private Piece.Accordion accordion(String id, String piece) {
+  private Accordion accordion(String id, String piece) {
     Document document = pages.head(id).document();
-    if (document.piece(piece) instanceof Piece.Accordion accordion) {
+    if (document.piece(piece) instanceof Accordion accordion) {
       return accordion;
     }
     throw new Refused("Piece", piece, "an accordion");

@@ -6,10 +6,13 @@ import giostra.core.fit.Screen;
 import giostra.core.layout.GridReading;
 import giostra.core.layout.Heights;
 import giostra.core.layout.PictureSizes;
-import giostra.core.layout.TabsReading;
 import giostra.core.layout.TrackReading;
 import giostra.core.page.Document;
+import giostra.core.page.Gridded;
 import giostra.core.page.Piece;
+import giostra.core.page.Tracked;
+import giostra.core.piece.tabs.Tabs;
+import giostra.core.piece.tabs.TabsReading;
 import giostra.core.value.Refused;
 import giostra.core.value.Require;
 import giostra.server.media.MediaService;
@@ -89,11 +92,10 @@ class ReadingController {
                 h -> new HeightReading(piece.id(), h.item(), word(h.part()), h.width(), h.height()))
             .forEach(all.heights()::add);
         switch (piece) {
-          case Piece.Tracked track -> all.tracks().add(TrackReading.of(document, track, viewport));
-          case Piece.FlipBoxes _, Piece.Counters _, Piece.Video _ ->
-              all.grids().add(GridReading.of(document, piece, viewport));
-          case Piece.Tabs tabs -> all.tabs().add(TabsReading.of(document, tabs, heights, viewport));
-          case Piece.Accordion _ -> {}
+          case Tracked track -> all.tracks().add(TrackReading.of(document, track, viewport));
+          case Gridded rows -> all.grids().add(GridReading.of(document, rows, viewport));
+          case Tabs tabs -> all.tabs().add(TabsReading.of(document, tabs, heights, viewport));
+          default -> {}
         }
       } catch (Refused noRoom) {
         // One piece without room takes no other's figures along.

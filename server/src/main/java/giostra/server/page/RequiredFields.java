@@ -2,9 +2,9 @@ package giostra.server.page;
 
 import giostra.core.format.content.Table;
 import giostra.core.layout.GridReading;
-import giostra.core.layout.TabsReading;
 import giostra.core.layout.TrackReading;
 import giostra.core.page.SiteDifference;
+import giostra.core.piece.tabs.TabsReading;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;

@@ -11,9 +11,9 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.Linking;
 import giostra.core.page.Page;
 import giostra.core.page.PageSettings;
-import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
+import giostra.core.piece.carousel.Carousel;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.awt.image.BufferedImage;
@@ -92,13 +92,13 @@ class ArchiveApiTest {
     // The same bytes twice: where they come they are one, under one of the two ids.
     api.uploadTo("/api/sites/" + site + "/media/two/file", "two.png", one);
     var card = new Item("card", Values.NONE.with(ItemSettings.PICTURE, Values.ALL, "two"));
-    var cards = new Piece.Carousel("cards", Values.NONE, List.of(card));
+    var cards = new Carousel("cards", Values.NONE, List.of(card));
     Values linked = Values.NONE.with(Linking.LINKED_TO, Values.ALL, "kept-cards");
     String home = api.newPage(site, page("Home", cards));
     var kept = Map.of("node", "cards", "name", "Kept cards");
     assertThat(api.post("/api/pages/" + home + "/stock", kept).json().path("id").asString())
         .isEqualTo("kept-cards");
-    api.newPage(site, page("Linking", new Piece.Carousel("far", linked, List.of())));
+    api.newPage(site, page("Linking", new Carousel("far", linked, List.of())));
     byte[] archive = api.get("/api/sites/" + site + "/archive.zip").bytes();
     Api.Answer in = api.send("/api/archives", "application/zip", archive);
     assertThat(in.status()).as(in.text()).isEqualTo(201);

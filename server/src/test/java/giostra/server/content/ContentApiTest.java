@@ -11,6 +11,7 @@ import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
+import giostra.core.piece.accordion.Accordion;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.nio.charset.StandardCharsets;
@@ -26,7 +27,7 @@ import tools.jackson.databind.JsonNode;
 class ContentApiTest {
   private static String page(Api api) {
     Values titled = Values.NONE.with(PageSettings.TITLE, Values.ALL, "Asked");
-    Piece empty = new Piece.Accordion("asked", Values.NONE, List.of());
+    Piece empty = new Accordion("asked", Values.NONE, List.of());
     return api.newPage(
         new Document(
             new Site(Bands.INITIAL, Values.NONE),

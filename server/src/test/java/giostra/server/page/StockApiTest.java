@@ -3,7 +3,6 @@ package giostra.server.page;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import giostra.core.look.Values;
-import giostra.core.page.AccordionSettings;
 import giostra.core.page.Block;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
@@ -12,9 +11,10 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.Linking;
 import giostra.core.page.Page;
 import giostra.core.page.PageSettings;
-import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
+import giostra.core.piece.accordion.Accordion;
+import giostra.core.piece.accordion.AccordionSettings;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.List;
@@ -35,8 +35,8 @@ class StockApiTest {
         List.of(new Section("one", NONE, List.of(blocks))));
   }
 
-  private static Piece.Accordion questions() {
-    return new Piece.Accordion(
+  private static Accordion questions() {
+    return new Accordion(
         "asked",
         NONE.with(AccordionSettings.GAP, "tablet", giostra.core.value.Length.px(5)),
         List.of(question("first", "Where is the gate?"), question("second", "When is dusk?")));
@@ -49,8 +49,8 @@ class StockApiTest {
             .with(ItemSettings.TEXT, Values.ALL, "As every day."));
   }
 
-  private static Piece.Accordion linked(String id, String to) {
-    return new Piece.Accordion(id, NONE.with(Linking.LINKED_TO, Values.ALL, to), List.of());
+  private static Accordion linked(String id, String to) {
+    return new Accordion(id, NONE.with(Linking.LINKED_TO, Values.ALL, to), List.of());
   }
 
   private record Two(String home, String other, String kept) {}

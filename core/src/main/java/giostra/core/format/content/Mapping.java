@@ -1,6 +1,5 @@
 package giostra.core.format.content;
 
-import giostra.core.page.CarouselSettings;
 import giostra.core.page.Fields;
 import giostra.core.page.Piece;
 import giostra.core.value.Refused;
@@ -41,13 +40,7 @@ public record Mapping(List<String> fields) {
 
   /** The fields that a piece of that kind has, those that it has switched off as well. */
   public static List<Fields.Field> fields(Piece piece) {
-    return Fields.used(piece.type(), card(piece));
-  }
-
-  private static CarouselSettings.Card card(Piece piece) {
-    return piece instanceof Piece.Carousel
-        ? piece.values().get(CarouselSettings.CARD)
-        : CarouselSettings.CARD.initial();
+    return Fields.used(piece.type(), piece.values());
   }
 
   /** A mapping by the names of the columns: each field once, the first column that names it. */

@@ -7,7 +7,7 @@ import giostra.core.look.Values;
 import giostra.core.page.Edit;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
-import giostra.core.page.Piece;
+import giostra.core.piece.carousel.Carousel;
 import giostra.core.value.Refused;
 import java.util.List;
 import java.util.Optional;
@@ -15,8 +15,8 @@ import org.junit.jupiter.api.Test;
 
 /** Cells as spreadsheets put them on the clipboard: text with tabs, common practice, no source. */
 class PastedTest {
-  private static final Piece.Carousel PIECE =
-      new Piece.Carousel("cards", Values.NONE, List.of(item("one"), item("two")));
+  private static final Carousel PIECE =
+      new Carousel("cards", Values.NONE, List.of(item("one"), item("two")));
 
   private static Item item(String id) {
     return new Item(id, Values.NONE.with(ItemSettings.HEADING, Values.ALL, "Of " + id));

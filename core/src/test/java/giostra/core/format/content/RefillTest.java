@@ -8,6 +8,7 @@ import giostra.core.page.Feed;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Piece;
+import giostra.core.piece.accordion.Accordion;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import java.nio.charset.StandardCharsets;
@@ -37,7 +38,7 @@ class RefillTest {
   /** An accordion that was filled from {@link #BEFORE}. */
   private Piece filled() {
     Table table = table(BEFORE);
-    Piece empty = new Piece.Accordion("asked", FEED.in(Values.NONE), List.of());
+    Piece empty = new Accordion("asked", FEED.in(Values.NONE), List.of());
     Filled filled =
         Filled.of(
             table, new Mapping(List.of("", "heading", "text")), empty, _ -> Optional.empty(), ids);
@@ -132,7 +133,7 @@ class RefillTest {
   @Test
   void whereKeysRepeatAndARowCannotBeReadNoneOfTheirItemsGoes() {
     String before = "Id,Title,Text\na,Ferns,One\na,Palms,Two\na,Moss,Three\nb,Lilies,Four\n";
-    Piece empty = new Piece.Accordion("asked", FEED.in(Values.NONE), List.of());
+    Piece empty = new Accordion("asked", FEED.in(Values.NONE), List.of());
     Filled filled =
         Filled.of(
             table(before),
@@ -173,7 +174,7 @@ class RefillTest {
   @Test
   void rowsOfTheSameNameAreToldApartByNumber() {
     Table twice = table("Id,Title\na,One\na,Two\n");
-    Piece empty = new Piece.Accordion("asked", Values.NONE, List.of());
+    Piece empty = new Accordion("asked", Values.NONE, List.of());
     Filled filled =
         Filled.of(twice, new Mapping(List.of("", "heading")), empty, _ -> Optional.empty(), ids);
     assertThat(Refill.marked(filled, twice, "Id"))

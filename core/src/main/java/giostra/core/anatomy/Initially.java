@@ -1,0 +1,176 @@
+package giostra.core.anatomy;
+
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.value.Around;
+import giostra.core.value.AroundKind;
+import giostra.core.value.Colour;
+import giostra.core.value.DecimalKind;
+import giostra.core.value.Ends;
+import giostra.core.value.EndsKind;
+import giostra.core.value.Family;
+import giostra.core.value.Ground;
+import giostra.core.value.Ink;
+import giostra.core.value.Kind;
+import giostra.core.value.Length;
+import giostra.core.value.LetterCase;
+import giostra.core.value.LettersKind;
+import giostra.core.value.MovedKind;
+import giostra.core.value.Nudge;
+import giostra.core.value.PaintKind;
+import giostra.core.value.PickKind;
+import giostra.core.value.ShadeKind;
+import giostra.core.value.Shadows;
+import giostra.core.value.SizeKind;
+import giostra.core.value.TimeKind;
+import giostra.core.value.ToneColour;
+import giostra.core.value.TypeSize;
+import giostra.core.value.UnderKind;
+import giostra.core.value.WholeKind;
+import java.time.Duration;
+
+/** What may be said of parts, with the ranges that all of them share, in few words. */
+public final class Initially {
+  private static final SizeKind ROOM = new SizeKind(0, 200, false);
+  private static final Kind<Around> ROUND =
+      new AroundKind(AroundKind.Of.CORNERS, new SizeKind(0, 999));
+  private static final SizeKind LINE = new SizeKind(0, 20, false);
+  private static final Kind<Around> LINES = new AroundKind(AroundKind.Of.SIDES, LINE);
+
+  /** A line along one side, or all around alike. */
+  public static final Kind<Around> ONE_LINE = new AroundKind(AroundKind.Of.WHOLE, LINE);
+
+  private Initially() {}
+
+  public static Length px(double amount) {
+    return Length.px(amount);
+  }
+
+  public static Length rem(double amount) {
+    return new Length(amount, Length.Unit.REM);
+  }
+
+  public static Length em(double amount) {
+    return new Length(amount, Length.Unit.EM);
+  }
+
+  public static Ink own(String colour) {
+    return new Ink.Own(Colour.parse(colour));
+  }
+
+  public static Ground plain(Ink ink) {
+    return new Ground.Plain(ink);
+  }
+
+  public static Ground plain(ToneColour name) {
+    return plain(Ink.of(name));
+  }
+
+  /** Nothing under it. */
+  public static Ground none() {
+    return plain(new Ink.Own(Colour.CLEAR));
+  }
+
+  /** Words of one size. */
+  public static Part words(
+      Part part, Family family, int weight, Length size, double leading, ToneColour ink) {
+    return words(part, family, weight, TypeSize.of(size), leading, ink);
+  }
+
+  /** Words, in the ink of the tone. */
+  public static Part words(
+      Part part, Family family, int weight, TypeSize size, double leading, ToneColour ink) {
+    boolean display = family == Family.DISPLAY;
+    return part.with(Property.FAMILY, new PickKind<>(Family.class), family)
+        .with(Property.WEIGHT, new WholeKind(100, 900), weight)
+        .with(Property.TEXT_SIZE, new LettersKind(6, 240), size)
+        .with(Property.LEADING, new DecimalKind(0.8, 3), leading)
+        .with(Property.SPACING, new DecimalKind(-0.1, 0.5), display ? -0.01 : 0.0)
+        .with(Property.CASE, new PickKind<>(LetterCase.class), LetterCase.AS_TYPED)
+        .with(Property.INK, new PaintKind(), Ink.of(ink));
+  }
+
+  public static Part ink(Part part, ToneColour ink) {
+    return part.with(Property.INK, new PaintKind(), Ink.of(ink));
+  }
+
+  public static Part ground(Part part, Ground ground) {
+    return part.with(Property.GROUND, new UnderKind(), ground);
+  }
+
+  public static Part corners(Part part, Length corners) {
+    return part.with(Property.CORNERS, ROUND, Around.all(corners));
+  }
+
+  public static Part border(Part part, double px, Ink ink) {
+    return border(part, LINES, px, ink);
+  }
+
+  /** A border that is the same wherever it is. */
+  public static Part line(Part part, double px, Ink ink) {
+    return border(part, ONE_LINE, px, ink);
+  }
+
+  private static Part border(Part part, Kind<Around> kind, double px, Ink ink) {
+    return part.with(Property.BORDER, kind, Around.all(px(px)))
+        .with(Property.BORDER_INK, new PaintKind(), ink);
+  }
+
+  public static Part edge(Part part, double px, Ink ink) {
+    return edge(part, LINES, px, ink);
+  }
+
+  /** An edge that goes all around it, outside. */
+  public static Part ring(Part part, double px, Ink ink) {
+    return edge(part, ONE_LINE, px, ink);
+  }
+
+  private static Part edge(Part part, Kind<Around> kind, double px, Ink ink) {
+    return part.with(Property.EDGE, kind, Around.all(px(px)))
+        .with(Property.EDGE_INK, new PaintKind(), ink);
+  }
+
+  public static Part padded(Part part, Length above, Length sides, Length below) {
+    return part.with(Property.PADDING_ABOVE, ROOM, above)
+        .with(Property.PADDING_SIDES, new EndsKind(ROOM), Ends.both(sides))
+        .with(Property.PADDING_BELOW, ROOM, below);
+  }
+
+  public static Part gap(Part part, Length gap) {
+    return part.with(Property.GAP, ROOM, gap);
+  }
+
+  public static Part room(Part part, Property<Length> property, Length length) {
+    return part.with(property, ROOM, length);
+  }
+
+  public static Part size(Part part, double px, double least, double most) {
+    return size(part, px(px), least, most);
+  }
+
+  public static Part size(Part part, Length size, double least, double most) {
+    return part.with(Property.SIZE, new SizeKind(least, most, false), size);
+  }
+
+  /** It may throw a shadow, move and grow; initially it does nothing of that. */
+  public static Part lively(Part part) {
+    return shaded(part)
+        .with(Property.MOVES, new MovedKind(), Nudge.NONE)
+        .with(Property.GROWS, new DecimalKind(0.5, 1.6), 1.0)
+        .with(Property.TAKES, TimeKind.ms(0, 2000), Duration.ofMillis(200));
+  }
+
+  /** It may throw a shadow; initially it throws none. */
+  public static Part shaded(Part part) {
+    return part.with(Property.SHADOW, new ShadeKind(), Shadows.NONE);
+  }
+
+  /** A sign that may stand on a ground of its own; initially it has none. */
+  public static Part grounded(Part part) {
+    return corners(room(ground(part, none()), Property.PADDING, px(0)), px(0));
+  }
+
+  public static Part opacity(Part part, double opacity) {
+    return part.with(Property.OPACITY, new DecimalKind(0, 1), opacity);
+  }
+}

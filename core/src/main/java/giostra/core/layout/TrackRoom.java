@@ -1,0 +1,58 @@
+package giostra.core.layout;
+
+import giostra.core.band.Band;
+import giostra.core.fit.Flow;
+import giostra.core.fit.Piecewise;
+import giostra.core.layout.Heights.Measured;
+import giostra.core.page.Document;
+import giostra.core.page.Item;
+import giostra.core.page.TrackSettings.Arrows;
+import giostra.core.page.Tracked;
+import giostra.core.room.Rooms;
+import giostra.core.value.Length;
+import giostra.core.value.Setting;
+import java.util.List;
+
+/**
+ * How a kind is laid out whose items stand on a track.
+ *
+ * @param <P> the kind
+ */
+public interface TrackRoom<P extends Tracked> extends LaidOut<P> {
+  /** How the kind of such a piece is laid out. */
+  @SuppressWarnings("unchecked") // A room makes the pieces of its kind, so it knows their type.
+  static <P extends Tracked> TrackRoom<P> of(P piece) {
+    return (TrackRoom<P>) Rooms.of(piece.type().word(), TrackRoom.class);
+  }
+
+  /** A whole item in one band. */
+  Flow item(P piece, Item item, BlockFlows blocks);
+
+  /** What of an item is high. */
+  Heights.Part part();
+
+  /** Where its arrows stand. */
+  Setting<Arrows> arrows();
+
+  /** How high a track is that runs down. */
+  Length trackHeight(Document document, P piece, Band band);
+
+  @Override
+  default Flow flow(P piece, BlockFlows blocks) {
+    return new TrackFlows(blocks).track(piece, item -> item(piece, item, blocks));
+  }
+
+  @Override
+  default List<Measured> measured(P piece, BlockFlows blocks, Piecewise outer) {
+    Piecewise room =
+        TrackLayout.in(blocks.document(), piece, blocks.band(), blocks.scrollbar()).itemWidth();
+    return blocks.shown(piece).stream()
+        .map(item -> new Measured(item, part(), item(piece, item, blocks), room))
+        .toList();
+  }
+
+  @Override
+  default Piecewise words(P piece, PictureWidths widths) {
+    return TrackLayout.in(widths.document(), piece, widths.band(), 0).itemWidth();
+  }
+}

@@ -1,0 +1,35 @@
+package giostra.core.piece.carousel;
+
+import giostra.core.fit.Line;
+import giostra.core.fit.Piecewise;
+import giostra.core.layout.PictureSizes.Size;
+import giostra.core.layout.PictureWidths;
+import giostra.core.value.Aspect;
+import giostra.core.value.Length;
+
+/** How wide the pictures of cards are drawn. */
+final class CardWidths {
+  private static final double BORDERS = 2;
+
+  private CardWidths() {}
+
+  /** The picture of a card, above its text. */
+  static Piecewise picture(Carousel piece, Size size, Piecewise card, PictureWidths widths) {
+    Piecewise shot =
+        card.through(new Line(1, -BORDERS))
+            .through(Line.of(widths.value(piece, CarouselSettings.PICTURE_WIDTH)));
+    return widths
+        .value(piece, CarouselSettings.PICTURE_SHAPE)
+        .aspect()
+        .map(box -> PictureWidths.covering(shot, box, size))
+        .orElse(shot);
+  }
+
+  /** The portrait beside a quotation. */
+  static Piecewise portrait(Carousel piece, Size size, Piecewise card, PictureWidths widths) {
+    Length face =
+        CarouselSettings.portraitWidth(widths.value(piece, CarouselSettings.PICTURE_WIDTH));
+    Aspect shape = widths.value(piece, CarouselSettings.PICTURE_SHAPE).portrait();
+    return PictureWidths.covering(card.through(Line.of(face)).min(card), shape, size);
+  }
+}

@@ -1,0 +1,173 @@
+package giostra.core.piece.carousel;
+
+import static giostra.core.anatomy.Initially.border;
+import static giostra.core.anatomy.Initially.corners;
+import static giostra.core.anatomy.Initially.edge;
+import static giostra.core.anatomy.Initially.gap;
+import static giostra.core.anatomy.Initially.ground;
+import static giostra.core.anatomy.Initially.ink;
+import static giostra.core.anatomy.Initially.lively;
+import static giostra.core.anatomy.Initially.padded;
+import static giostra.core.anatomy.Initially.plain;
+import static giostra.core.anatomy.Initially.px;
+import static giostra.core.anatomy.Initially.rem;
+import static giostra.core.anatomy.Initially.shaded;
+import static giostra.core.anatomy.Initially.size;
+import static giostra.core.anatomy.Initially.words;
+
+import giostra.core.anatomy.PageParts;
+import giostra.core.anatomy.TrackParts;
+import giostra.core.look.Part;
+import giostra.core.look.State;
+import giostra.core.look.Values;
+import giostra.core.piece.carousel.CarouselSettings.Card;
+import giostra.core.piece.carousel.CarouselSettings.Frame;
+import giostra.core.value.Family;
+import giostra.core.value.Ink;
+import giostra.core.value.ToneColour;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/** Parts of cards. */
+public final class CarouselParts {
+  public static final Part CARD =
+      lively(
+          corners(
+              border(
+                  ground(
+                      ink(Part.of("carousel.card", "Card", State.HOVER), ToneColour.INK),
+                      plain(ToneColour.RAISED)),
+                  1,
+                  Ink.of(ToneColour.LINE)),
+              px(14)));
+
+  public static final Part CARD_WORDS =
+      padded(gap(Part.of("carousel.words", "Words"), rem(0.6)), rem(1.25), rem(1.35), rem(1.4));
+
+  public static final Part CARD_HEADING =
+      words(
+          Part.of("carousel.heading", "Heading"),
+          Family.DISPLAY,
+          500,
+          rem(1.3),
+          1.15,
+          ToneColour.INK);
+
+  /** The picture of a card that has no frame. */
+  public static final Part BARE_PICTURE =
+      corners(Part.of("carousel.bare-picture", "Picture without a frame"), px(14));
+
+  public static final Part QUOTATION =
+      padded(
+          gap(Part.of("quotation.box", "Quotation box"), rem(1.4)), rem(1.5), rem(1.6), rem(1.4));
+
+  public static final Part QUOTATION_WORDS = gap(Part.of("quotation.words", "Words"), rem(1));
+
+  public static final Part QUOTATION_TEXT =
+      words(
+          Part.of("quotation.text", "Quotation"),
+          Family.TEXT,
+          400,
+          rem(1.0625),
+          1.6,
+          ToneColour.INK);
+
+  public static final Part QUOTE_MARK =
+      size(
+          words(
+              Part.of("quotation.mark", "Quote mark"),
+              Family.DISPLAY,
+              600,
+              rem(3.6),
+              1,
+              ToneColour.ACCENT),
+          rem(2.1),
+          0,
+          200);
+
+  public static final Part SPEAKER = gap(Part.of("quotation.speaker", "Speaker"), rem(0.9));
+
+  public static final Part SPEAKER_NAME =
+      words(Part.of("quotation.name", "Name"), Family.TEXT, 650, rem(1), 1.3, ToneColour.INK);
+
+  public static final Part ROLE =
+      words(
+          Part.of("quotation.role", "Role"), Family.TEXT, 400, rem(0.9375), 1.35, ToneColour.QUIET);
+
+  public static final Part PORTRAIT = corners(Part.of("quotation.portrait", "Portrait"), px(12));
+
+  /** The box of the words where the quotation has a tail. */
+  public static final Part BUBBLE =
+      shaded(
+          corners(
+              edge(
+                  ground(
+                      padded(
+                          Part.of("quotation.bubble", "Box with a tail"),
+                          rem(1.4),
+                          rem(1.5),
+                          rem(1.4)),
+                      plain(ToneColour.RAISED)),
+                  1,
+                  Ink.of(ToneColour.LINE)),
+              px(14)));
+
+  /** Who speaks, where the quotation has a tail. */
+  public static final Part BUBBLE_SPEAKER =
+      padded(
+          Part.of("quotation.bubble-speaker", "Speaker by the tail"), rem(0.4), rem(0.3), rem(0.4));
+
+  public static final List<Part> ALL =
+      PageParts.joined(
+          List.of(
+              CARD,
+              CARD_WORDS,
+              CARD_HEADING,
+              BARE_PICTURE,
+              QUOTATION,
+              QUOTATION_WORDS,
+              QUOTATION_TEXT,
+              QUOTE_MARK,
+              SPEAKER,
+              SPEAKER_NAME,
+              ROLE,
+              BUBBLE,
+              BUBBLE_SPEAKER,
+              PageParts.ICON),
+          PageParts.WORDED,
+          TrackParts.MOVING);
+
+  private static final Set<Part> PICTURED =
+      Set.of(
+          CARD_WORDS,
+          CARD_HEADING,
+          PageParts.ICON,
+          PageParts.KICKER,
+          PageParts.SUBHEADING,
+          PageParts.ITEM_TEXT,
+          PageParts.BUTTON,
+          PageParts.SECOND_BUTTON,
+          PageParts.BUTTON_ICON);
+
+  private static final Set<Part> QUOTED =
+      Set.of(QUOTATION, QUOTATION_WORDS, QUOTATION_TEXT, QUOTE_MARK, SPEAKER, SPEAKER_NAME, ROLE);
+
+  private static final Set<Part> TAILED = Set.of(BUBBLE, BUBBLE_SPEAKER);
+
+  private CarouselParts() {}
+
+  /** The parts that cards do not have as they are set. */
+  static Set<Part> hidden(Values values) {
+    boolean quotes = values.get(CarouselSettings.CARD) == Card.QUOTATION;
+    Frame frame = values.get(CarouselSettings.FRAME);
+    var hidden = new HashSet<Part>(quotes ? PICTURED : QUOTED);
+    if (!quotes || frame != Frame.TAIL) {
+      hidden.addAll(TAILED);
+    }
+    if (quotes || frame != Frame.NONE) {
+      hidden.add(BARE_PICTURE);
+    }
+    return hidden;
+  }
+}
