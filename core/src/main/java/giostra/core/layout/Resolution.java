@@ -7,6 +7,8 @@ import giostra.core.look.Cascade.Voice;
 import giostra.core.look.Layer;
 import giostra.core.look.Resolved;
 import giostra.core.look.Scope;
+import giostra.core.page.Block;
+import giostra.core.page.Column;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.Look;
@@ -117,27 +119,13 @@ public final class Resolution {
 
   /** The layer that a node speaks in. */
   public static Layer layer(Node node) {
-    return switch (node.type()) {
-      case SITE -> Layer.SITE;
-      case LOOK -> Layer.LOOK;
-      case PAGE -> Layer.PAGE;
-      case SECTION -> Layer.SECTION;
-      case ITEM -> Layer.ITEM;
-      case HEADING,
-          TEXT,
-          PICTURE,
-          BUTTON,
-          OWN_HTML,
-          COLUMNS,
-          COLUMN,
-          SLIDER,
-          CAROUSEL,
-          TABS,
-          ACCORDION,
-          FLIP_BOXES,
-          COUNTERS,
-          VIDEO ->
-          Layer.PIECE;
+    return switch (node) {
+      case Site _ -> Layer.SITE;
+      case Look _ -> Layer.LOOK;
+      case Page _ -> Layer.PAGE;
+      case Section _ -> Layer.SECTION;
+      case Item _ -> Layer.ITEM;
+      case Block _, Column _ -> Layer.PIECE;
     };
   }
 }
