@@ -17,9 +17,9 @@ import { CSS } from '@dnd-kit/utilities';
 import { useMutation } from '@tanstack/react-query';
 import { Copy, Eye, EyeOff, GripVertical, Plus, SquarePlus, Trash2 } from 'lucide-react';
 import {
-  type CSSProperties,
   type KeyboardEvent,
   type ReactNode,
+  useCallback,
   useEffect,
   useId,
   useRef,
@@ -37,7 +37,7 @@ import { columnsOf, settingsOf, useBench } from '../bench/context';
 import { fresh, nameOf, newId, plain, text, wordOf } from '../bench/document';
 import { pathOf } from '../bench/session';
 import type { GridCell } from '../grid/cell';
-import { Grid, type GridRow, type Place } from '../grid/Grid';
+import { Grid, type GridRow, type GridRows, type Place, type RowProps } from '../grid/Grid';
 import { kindOf, sent, sortOf, typed } from '../grid/values';
 import { Chooser } from '../map/Chooser';
 import type { Gap } from '../map/gap';
@@ -54,9 +54,6 @@ const shares: Readonly<Record<string, string>> = {
   alt: 'minmax(110px,1fr)',
   link: 'minmax(90px,.8fr)',
 };
-
-/** Rows at once: more would make every key wait. */
-const PAGE_ROWS = 200;
 
 interface Field {
   readonly setting: SettingReply;
@@ -121,6 +118,7 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
   const [icon, setIcon] = useState<Omit<Parameters<typeof IconPicker>[0], 'onClose'>>();
   const [long, setLong] = useState<LongText>();
   const [gap, setGap] = useState<Gap>();
+  const scroller = useRef<HTMLDivElement>(null);
   const panels = catalogue.panels.includes(piece.type);
   const [at, setAt] = useState<Place>({ row: Math.max(0, chosen.index), column: 0 });
   const chosenItem = chosen.node.type === 'item' ? chosen.node.id : '';
@@ -237,10 +235,7 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
     };
   }
 
-  // The rows around the current one; `first` is the place of the first of them.
-  const first = Math.floor(Math.max(0, Math.min(at.row, items.length - 1)) / PAGE_ROWS) * PAGE_ROWS;
-  const rows: GridRow[] = items.slice(first, first + PAGE_ROWS).map((item, place) => {
-    const index = first + place;
+  const rowOf = (item: NodeBody, index: number): GridRow => {
     const hidden = (item.values as Record<string, unknown>).hidden === true;
     return {
       id: item.id,
@@ -272,13 +267,20 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
         </>
       ),
     };
-  });
+  };
+  const rows: GridRows = {
+    length: items.length,
+    at: (index) => {
+      const item = items[index];
+      return item && rowOf(item, index);
+    },
+  };
   const template = `52px ${fields.map((field) => shares[field.setting.id] ?? 'minmax(100px,1fr)').join(' ')} ${panels ? 122 : 92}px`;
-  const current = rows[Math.min(at.row - first, rows.length - 1)]?.cells[at.column];
+  const current = rows.at(Math.min(at.row, items.length - 1))?.cells[at.column];
 
   return (
     <>
-      <div className="sheet-scroll">
+      <div className="sheet-scroll" ref={scroller}>
         <DndContext
           sensors={sensors}
           collisionDetection={closestCenter}
@@ -288,7 +290,10 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
             if (from >= 0 && to >= 0) move(from, to);
           }}
         >
-          <SortableContext items={rows.map((row) => row.id)} strategy={verticalListSortingStrategy}>
+          <SortableContext
+            items={items.map((item) => item.id)}
+            strategy={verticalListSortingStrategy}
+          >
             <Grid
               label={`Items of ${nameOf(piece)}`}
               template={template}
@@ -302,17 +307,16 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
                 </span>,
               ]}
               rows={rows}
-              at={{ row: at.row - first, column: at.column }}
-              onAt={(place) => here({ row: first + place.row, column: place.column })}
-              onRowKey={(event, row) => rowKey(event, first + row)}
-              onPaste={(text, place) =>
-                paste.mutate({ text, row: first + place.row, column: place.column })
-              }
-              shell={(row, _, style, content) => (
+              scroller={scroller}
+              at={at}
+              onAt={here}
+              onRowKey={rowKey}
+              onPaste={(text, place) => paste.mutate({ text, ...place })}
+              shell={(row, props, content) => (
                 <SortableRow
                   row={row}
-                  style={style}
-                  label={nameOf(items.find((i) => i.id === row.id) as NodeBody)}
+                  props={props}
+                  label={nameOf(items[props['data-index']] as NodeBody)}
                 >
                   {content}
                 </SortableRow>
@@ -323,29 +327,6 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
         {items.length === 0 && (
           <p className="faint p-6">
             No items yet. Add one, or paste rows that you copied from a spreadsheet after adding it.
-          </p>
-        )}
-        {items.length > PAGE_ROWS && (
-          <p className="row-pages">
-            <button
-              type="button"
-              className="btn btn-sm"
-              disabled={first === 0}
-              onClick={() => setAt({ row: first - PAGE_ROWS, column: at.column })}
-            >
-              Rows before
-            </button>
-            <span>
-              {first + 1} to {first + rows.length} of {items.length.toLocaleString('en')}
-            </span>
-            <button
-              type="button"
-              className="btn btn-sm"
-              disabled={first + PAGE_ROWS >= items.length}
-              onClick={() => setAt({ row: first + PAGE_ROWS, column: at.column })}
-            >
-              Rows after
-            </button>
           </p>
         )}
         <button
@@ -439,11 +420,11 @@ function Done() {
 interface SortableRowProps {
   readonly row: GridRow;
   readonly label: string;
-  readonly style: CSSProperties;
+  readonly props: RowProps;
   readonly children: ReactNode;
 }
 
-function SortableRow({ row, label, style, children }: SortableRowProps) {
+function SortableRow({ row, label, props, children }: SortableRowProps) {
   const {
     attributes,
     listeners,
@@ -453,12 +434,21 @@ function SortableRow({ row, label, style, children }: SortableRowProps) {
     transition,
     isDragging,
   } = useSortable({ id: row.id });
+  const measured = props.ref;
+  const both = useCallback(
+    (element: HTMLElement | null) => {
+      setNodeRef(element);
+      measured(element);
+    },
+    [setNodeRef, measured],
+  );
   return (
     <div
-      ref={setNodeRef}
+      {...props}
+      ref={both}
       role="row"
       className={`grid-row item-row ${row.className ?? ''} ${isDragging ? 'item-dragged' : ''}`}
-      style={{ ...style, transform: CSS.Translate.toString(transform), transition }}
+      style={{ ...props.style, transform: CSS.Translate.toString(transform), transition }}
     >
       <div role="gridcell" className="handle">
         <button

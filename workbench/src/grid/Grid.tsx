@@ -1,9 +1,12 @@
+import { defaultRangeExtractor, type Range, useVirtualizer } from '@tanstack/react-virtual';
 import {
   type ClipboardEvent,
   type CSSProperties,
   Fragment,
   type KeyboardEvent,
   type ReactNode,
+  type RefObject,
+  useCallback,
   useEffect,
   useRef,
   useState,
@@ -22,6 +25,21 @@ export interface GridRow {
   readonly group?: string;
 }
 
+/** Rows of a grid: those that are looked at are made when they are. */
+export interface GridRows {
+  readonly length: number;
+  at(index: number): GridRow | undefined;
+}
+
+/** What an element has to have that is a row of a grid. */
+export interface RowProps {
+  readonly style: CSSProperties;
+  readonly 'aria-rowindex': number | undefined;
+  readonly 'data-index': number;
+  /** Takes the element, whose height counts. */
+  ref(element: HTMLElement | null): void;
+}
+
 export interface Place {
   readonly row: number;
   readonly column: number;
@@ -31,7 +49,9 @@ interface Props {
   readonly label: string;
   /** Heads of the columns, that of the row heads first; one more when rows have tails. */
   readonly heads: readonly ReactNode[];
-  readonly rows: readonly GridRow[];
+  readonly rows: GridRows;
+  /** What it scrolls in: with many rows only those in sight are drawn. */
+  readonly scroller?: RefObject<HTMLElement | null>;
   /** CSS grid-template-columns of every row. */
   readonly template: string;
   readonly at: Place;
@@ -40,9 +60,15 @@ interface Props {
   /** Keys of the row: tells whether it did something. */
   onRowKey?(event: KeyboardEvent, row: number): boolean;
   /** Puts a row in a shell of its own, which has to bring `role="row"` and the template. */
-  shell?(row: GridRow, index: number, style: CSSProperties, content: ReactNode): ReactNode;
+  shell?(row: GridRow, props: RowProps, content: ReactNode): ReactNode;
   readonly after?: ReactNode;
 }
+
+/** With more rows than that only those in sight are drawn. */
+const MANY = 80;
+const unmeasured = () => {};
+/** How high a row is before it was measured, px. */
+const USUAL = 44;
 
 /**
  * A grid that is worked in with the keyboard: arrows move, typing sets, Enter or F2 edits, Delete
@@ -50,14 +76,42 @@ interface Props {
  */
 export function Grid(props: Props) {
   const { label, heads, rows, template, at, onAt, onPaste, onRowKey, shell, after } = props;
+  const { scroller } = props;
   const [editing, setEditing] = useState<{ readonly start: string | undefined }>();
   const box = useRef<HTMLDivElement>(null);
   /** Focus follows the current cell only when the grid had it, or asked for it. */
   const follow = useRef(false);
   const row = Math.min(at.row, rows.length - 1);
-  const columns = rows[Math.max(0, row)]?.cells.length ?? 0;
+  const here = rows.at(Math.max(0, row));
+  const columns = here?.cells.length ?? 0;
   const column = Math.min(at.column, columns - 1);
-  const current = rows[row]?.cells[column];
+  const current = rows.length > 0 ? here?.cells[column] : undefined;
+  const many = scroller !== undefined && rows.length > MANY;
+  const virtual = useVirtualizer({
+    count: many ? rows.length : 0,
+    getScrollElement: () => scroller?.current ?? null,
+    getItemKey: (index) => rows.at(index)?.id ?? index,
+    estimateSize: () => USUAL,
+    overscan: 12,
+    // The current cell is there wherever one has scrolled to, so that focus is never lost.
+    rangeExtractor: useCallback(
+      (range: Range) => {
+        const seen = defaultRangeExtractor(range);
+        return row < 0 || seen.includes(row) ? seen : [...seen, row].sort((a, b) => a - b);
+      },
+      [row],
+    ),
+  });
+  const drawn = many
+    ? virtual.getVirtualItems().map(({ index, start, end }) => ({ index, start, end }))
+    : Array.from({ length: rows.length }, (_, index) => ({ index, start: 0, end: 0 }));
+
+  // What is chosen elsewhere comes into sight here.
+  const shown = useRef(row);
+  useEffect(() => {
+    if (many && shown.current !== row && !follow.current) virtual.scrollToIndex(row);
+    shown.current = row;
+  }, [many, row, virtual]);
 
   useEffect(() => {
     if (editing || !follow.current) return;
@@ -138,6 +192,13 @@ export function Grid(props: Props) {
   }
 
   const style: CSSProperties = { gridTemplateColumns: template };
+  const propsOf = (index: number): RowProps => ({
+    style,
+    // The heads are the first row.
+    'aria-rowindex': many ? index + 2 : undefined,
+    'data-index': index,
+    ref: many ? virtual.measureElement : unmeasured,
+  });
   const cellsOf = (each: GridRow, index: number) => (
     <>
       <div role="rowheader" className="row-head">
@@ -186,6 +247,7 @@ export function Grid(props: Props) {
       ref={box}
       role="grid"
       aria-label={label}
+      aria-rowcount={many ? rows.length + 1 : undefined}
       className="grid-box"
       onKeyDown={key}
       onPaste={paste}
@@ -198,22 +260,34 @@ export function Grid(props: Props) {
           </div>
         ))}
       </div>
-      {rows.map((each, index) => (
-        <Fragment key={each.id}>
-          {each.group && (
-            <div role="row" className="grid-group">
-              <div role="rowheader">{each.group}</div>
-            </div>
-          )}
-          {shell ? (
-            shell(each, index, style, cellsOf(each, index))
-          ) : (
-            <div role="row" className={`grid-row ${each.className ?? ''}`} style={style}>
-              {cellsOf(each, index)}
-            </div>
-          )}
-        </Fragment>
-      ))}
+      {drawn.map(({ index, start }, place) => {
+        const each = rows.at(index);
+        if (!each) return null;
+        const before = drawn[place - 1]?.end ?? 0;
+        return (
+          <Fragment key={each.id}>
+            {start > before && <div role="presentation" style={{ blockSize: start - before }} />}
+            {each.group && (
+              <div role="row" className="grid-group">
+                <div role="rowheader">{each.group}</div>
+              </div>
+            )}
+            {shell ? (
+              shell(each, propsOf(index), cellsOf(each, index))
+            ) : (
+              <div role="row" className={`grid-row ${each.className ?? ''}`} {...propsOf(index)}>
+                {cellsOf(each, index)}
+              </div>
+            )}
+          </Fragment>
+        );
+      })}
+      {many && (
+        <div
+          role="presentation"
+          style={{ blockSize: virtual.getTotalSize() - (drawn.at(-1)?.end ?? 0) }}
+        />
+      )}
       {after}
     </div>
   );

@@ -234,12 +234,33 @@ class ContentJourney {
     assertThat(headings.getLast()).isEqualTo("Question 5000?");
     assertThat(headings).doesNotHaveDuplicates();
 
-    // So many are looked through some at a time.
+    // Of so many only those in sight are drawn, and all can be reached.
     page.reload();
-    assertThat(page.getByText("1 to 200 of 5,000")).isVisible(long30);
-    button(page, "Rows after").click();
-    assertThat(page.getByText("201 to 400 of 5,000")).isVisible(long30);
-    assertThat(page.getByText("Question 201?", new Page.GetByTextOptions().setExact(true)).first())
-        .isVisible();
+    Locator grid = page.getByRole(AriaRole.GRID).first();
+    assertThat(cell(grid, "Question 1?")).isVisible(long30);
+    assertThat(grid).hasAttribute("aria-rowcount", "5001");
+    assertThat(grid.getByRole(AriaRole.ROW).count()).isLessThan(80);
+    cell(grid, "Question 2?").click();
+    page.keyboard().press("Escape");
+    page.keyboard().press("Control+End");
+    assertThat(cell(grid, "Question 5000?")).isVisible(long30);
+    assertThat(cell(grid, "Question 5000?")).isInViewport();
+    page.keyboard().press("ArrowUp");
+    assertThat(page.locator("[role=row]:has(:focus)")).hasAttribute("aria-rowindex", "5000");
+    // Scrolled out of sight the current cell keeps the focus, and goes on from there.
+    grid.hover();
+    page.mouse().wheel(0, -4000);
+    assertThat(cell(grid, "Question 4999?")).not().isInViewport();
+    assertThat(page.locator("[role=row]:has(:focus)")).hasAttribute("aria-rowindex", "5000");
+    page.keyboard().press("Alt+ArrowUp");
+    page.waitForCondition(
+        () -> headings(api, id).get(4997).equals("Question 4999?"),
+        new Page.WaitForConditionOptions().setTimeout(30_000));
+    page.keyboard().press("Control+Home");
+    assertThat(cell(grid, "Question 1?")).isInViewport();
+  }
+
+  private static Locator cell(Locator grid, String words) {
+    return grid.getByText(words, new Locator.GetByTextOptions().setExact(true)).first();
   }
 }

@@ -9,34 +9,33 @@ import giostra.core.look.State;
 import giostra.core.value.Colour;
 import giostra.core.value.ToneColour;
 import java.io.IOException;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.FieldSource;
 
 /** Sizes, colours and faces stand in the anatomy; the sheets that ship say where they belong. */
 class PartsInSheetsTest {
-  static final List<String> SHEETS =
-      List.of(
-          "base",
-          "slider",
-          "video",
-          "track",
-          "grounds",
-          "tabs",
-          "accordion",
-          "counters",
-          "grid",
-          "quotation",
-          "flip-boxes",
-          "carousel",
-          "fold",
-          "marks");
+  /**
+   * All that ship, wherever they lie: the shared ones, and those of the kinds beside their rooms.
+   */
+  static final List<Path> SHEETS = sheets();
+
+  private static List<Path> sheets() {
+    Path resources = Path.of(System.getProperty("giostra.root"), "core/src/main/resources");
+    try (Stream<Path> files = Files.walk(resources)) {
+      return files.filter(file -> file.toString().endsWith(".css")).sorted().toList();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
 
   private static final Pattern DECLARED = Pattern.compile("(--?)?([a-z-]+):([^;{}]+)[;}]");
   private static final Pattern COLOUR =
@@ -50,16 +49,13 @@ class PartsInSheetsTest {
           "(?:padding|gap|row-gap|column-gap|font|font-size|font-family|font-weight|line-height"
               + "|letter-spacing|border(?!-radius: inherit).*|margin-block-(?:start|end))");
 
-  private static String raw(String sheet) throws IOException {
-    try (InputStream in =
-        Stylesheet.class.getResourceAsStream("/giostra/core/output/" + sheet + ".css")) {
-      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-    }
+  private static String raw(Path sheet) throws IOException {
+    return Files.readString(sheet);
   }
 
   @ParameterizedTest
   @FieldSource("SHEETS")
-  void aSheetHoldsNoColourAndNoSizeOfItsOwn(String sheet) throws IOException {
+  void aSheetHoldsNoColourAndNoSizeOfItsOwn(Path sheet) throws IOException {
     String css = Stylesheet.squeezed(raw(sheet).replaceAll("@\\{[^}]*}", "named"));
     var wrong = new ArrayList<String>();
     Matcher each = DECLARED.matcher(css);
@@ -83,7 +79,7 @@ class PartsInSheetsTest {
 
   @ParameterizedTest
   @FieldSource("SHEETS")
-  void allThatASheetNamesIsThere(String sheet) throws IOException {
+  void allThatASheetNamesIsThere(Path sheet) throws IOException {
     assertThat(Filled.of(raw(sheet))).doesNotContain("@{");
   }
 
