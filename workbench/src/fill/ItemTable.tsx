@@ -122,7 +122,12 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
   const panels = catalogue.panels.includes(piece.type);
   const [at, setAt] = useState<Place>({ row: Math.max(0, chosen.index), column: 0 });
   const chosenItem = chosen.node.type === 'item' ? chosen.node.id : '';
+  /** What was chosen from here and is not told back yet: one who is quick is ahead of it. */
+  const ahead = useRef<readonly string[]>([]);
   useEffect(() => {
+    const ours = ahead.current.includes(chosenItem);
+    if (!ours || ahead.current.at(-1) === chosenItem) ahead.current = [];
+    if (ours) return;
     const row = items.findIndex((item) => item.id === chosenItem);
     if (row >= 0) setAt((now) => (now.row === row ? now : { ...now, row }));
   }, [chosenItem, items]);
@@ -134,7 +139,9 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
   const here = (place: Place) => {
     setAt(place);
     const item = items[place.row];
-    if (item && item.id !== chosenItem) choose(item.id);
+    if (!item || item.id === (ahead.current.at(-1) ?? chosenItem)) return;
+    ahead.current = [...ahead.current, item.id];
+    choose(item.id);
   };
   const move = (from: number, to: number) => {
     const item = items[from];

@@ -8,6 +8,7 @@ import {
   type RefObject,
   useCallback,
   useEffect,
+  useLayoutEffect,
   useRef,
   useState,
 } from 'react';
@@ -113,9 +114,12 @@ export function Grid(props: Props) {
     shown.current = row;
   }, [many, row, virtual]);
 
-  useEffect(() => {
+  // Before anything is painted: a key that comes at once must not find the cell of before gone.
+  useLayoutEffect(() => {
     if (editing || !follow.current) return;
     follow.current = false;
+    const active = document.activeElement;
+    if (active && active !== document.body && !box.current?.contains(active)) return;
     const cell = box.current?.querySelector<HTMLElement>('[role="gridcell"][tabindex="0"]');
     cell?.focus({ preventScroll: true });
     cell?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
@@ -153,6 +157,8 @@ export function Grid(props: Props) {
     )
       return;
     if (onRowKey?.(event, row)) {
+      // A row that moves is taken out of the page and put in again, and the focus with it.
+      follow.current = true;
       event.preventDefault();
       return;
     }
