@@ -191,6 +191,18 @@ public final class TextFit {
         .orElse("");
   }
 
+  /** Its first words: enough to know it by. */
+  public String begins() {
+    String all =
+        stretches.stream()
+            .limit(5)
+            .flatMap(each -> each.runs().stream())
+            .map(Run::text)
+            .collect(Collectors.joining())
+            .strip();
+    return stretches.size() > 5 ? all + " …" : all;
+  }
+
   /** Characters that the faces it is set in do not have, each once. */
   public List<String> missing() {
     return stretches.stream()

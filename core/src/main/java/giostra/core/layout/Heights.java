@@ -197,6 +197,92 @@ public final class Heights {
     return found.stream().max(Comparator.comparingDouble(tight -> tight.needs() - tight.room()));
   }
 
+  /**
+   * A text that takes another number of lines in a room that is wider or narrower by a thousandth,
+   * while its room stays the same over many widths.
+   *
+   * @param words that it begins with
+   * @param lines that it takes by our measure
+   * @param from first viewport width, px
+   * @param to last viewport width, px
+   */
+  public record Close(
+      String item, Part part, String words, int lines, String band, int from, int to) {}
+
+  /** Widths, in px, over which a room has to stay the same. */
+  private static final int STAYS = 48;
+
+  /**
+   * All such texts: systems whose letters are rounded otherwise may set them in another number of
+   * lines, and do so at all these widths. Where a room grows with the page every text comes close
+   * to breaking somewhere, and is past it one pixel on.
+   */
+  public List<Close> close() {
+    var found = new ArrayList<Close>();
+    for (InBand in : bands) {
+      for (Measured each : in.parts()) {
+        for (Piecewise.Segment segment : each.room().segments()) {
+          close(
+              each,
+              in.band().id(),
+              (int) Math.ceil(segment.from()),
+              (int) Math.ceil(segment.below()) - 1,
+              found);
+        }
+      }
+    }
+    return found;
+  }
+
+  private void close(Measured each, String band, int from, int to, List<Close> found) {
+    List<Screen.Fitted> before = List.of();
+    int at = from;
+    for (int width = from;
+        width <= to;
+        width = width == to ? to + 1 : Math.min(width + STAYS, to)) {
+      List<Screen.Fitted> now = fitted(each, width);
+      for (int i = 0; now.size() == before.size() && i < now.size(); i++) {
+        Screen.Fitted text = now.get(i);
+        if (width - at >= STAYS && text.width() == before.get(i).width() && isClose(text)) {
+          add(found, each, band, text, at, width);
+        }
+      }
+      before = now;
+      at = width;
+    }
+  }
+
+  private List<Screen.Fitted> fitted(Measured each, double viewportPx) {
+    var all = new ArrayList<Screen.Fitted>();
+    each.flow().height(each.room().at(viewportPx), new Screen(viewportPx, screenHeight, all::add));
+    return all;
+  }
+
+  private static boolean isClose(Screen.Fitted fitted) {
+    // What breaks within a word is told anyway.
+    return fitted.text().least() <= fitted.width()
+        && (fitted.text().lines(fitted.width() * 0.999) != fitted.lines()
+            || fitted.text().lines(fitted.width() * 1.001) != fitted.lines());
+  }
+
+  private static void add(
+      List<Close> found, Measured each, String band, Screen.Fitted text, int from, int to) {
+    String words = text.text().begins();
+    Close last = found.isEmpty() ? null : found.getLast();
+    boolean on =
+        last != null
+            && last.item().equals(each.item().id())
+            && last.part() == each.part()
+            && last.words().equals(words)
+            && last.band().equals(band)
+            && last.to() == from;
+    int since = on && last != null ? last.from() : from;
+    if (on) {
+      found.removeLast();
+    }
+    found.add(new Close(each.item().id(), each.part(), words, text.lines(), band, since, to));
+  }
+
   private static List<int[]> ranges(Piecewise room, IntPredicate wrong) {
     var found = new ArrayList<int[]>();
     for (Piecewise.Segment segment : room.segments()) {

@@ -64,6 +64,8 @@ public enum Rule {
   SAME_WORDS(HINT, SameWords::check, BANDS),
   /** One item by itself in the last row. */
   LONE_LAST(HINT, LoneLast::check, BANDS, SITE, AROUND, SCROLLBAR),
+  /** A text so close to another number of lines that other systems may set it in that. */
+  CLOSE(HINT, Close::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** A value that cannot take effect where it stands. */
   NO_EFFECT(NOTE, NoEffect::check, BANDS, SITE, AROUND, LANGUAGE);
 

@@ -2,6 +2,7 @@ package giostra.core.snag;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import giostra.core.layout.Heights;
 import giostra.core.layout.PictureSizes;
 import giostra.core.look.Values;
 import giostra.core.page.Document;
@@ -90,6 +91,54 @@ class TextSnagTest {
     assertThat(tablet.message())
         .startsWith("\u201c" + word + "\u201d breaks within the word (card) from 768 to ");
     assertThat(tablet.fixes()).extracting(Snag.Fix::label).containsExactly("show 2");
+  }
+
+  /** Words of a slide have the same room wherever the slide is wider than it. */
+  @Test
+  void aTextWithinAThousandthOfAnotherNumberOfLinesIsFoundAndOneFurtherOffIsNot() {
+    double at = 300;
+    while (high(at) == high(at + 0.2)) {
+      at += 0.2;
+    }
+    assertThat(at).isLessThan(520);
+    // Of two that differ by less than a thousandth, and in lines, both are close.
+    for (double close : List.of(at, at + 0.2)) {
+      assertThat(found(Rule.CLOSE, "openings", wide(close)))
+          .as("%s px", close)
+          .isNotEmpty()
+          .allSatisfy(snag -> {
+            assertThat(snag.item()).isEqualTo("opening-autumn");
+            assertThat(snag.rule().severity()).isEqualTo(Severity.HINT);
+            assertThat(snag.to() - snag.from()).isGreaterThanOrEqualTo(48);
+          });
+    }
+    assertThat(found(Rule.CLOSE, "openings", wide(at * 0.996))).isEmpty();
+    assertThat(found(Rule.CLOSE, "openings", wide(at * 1.004))).isEmpty();
+  }
+
+  private Edit[] wide(double px) {
+    return new Edit[] {
+      set("openings", "wordsMeasure", "desktop", Math.round(px * 10) / 10.0 + "px"),
+      set("openings", "height", "desktop", "auto"),
+      set("opening-autumn", "text", Values.ALL, ""),
+      set("opening-autumn", "button", Values.ALL, ""),
+      set("opening-autumn", "kicker", Values.ALL, ""),
+      set("opening-frost", "hidden", Values.ALL, true),
+      set("opening-orchids", "hidden", Values.ALL, true),
+      set(
+          "opening-autumn",
+          "heading",
+          Values.ALL,
+          "A dozen words that fall into two lines or three, as it is")
+    };
+  }
+
+  private double high(double px) {
+    Document changed = Edits.apply(demo, Arrays.asList(wide(px))).document();
+    return Heights.of(changed, changed.piece("openings"), PictureSizes.NONE, 0, 800)
+        .at(1280)
+        .getFirst()
+        .height();
   }
 
   @Test
