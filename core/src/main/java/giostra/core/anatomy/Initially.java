@@ -42,26 +42,32 @@ public final class Initially {
 
   private Initially() {}
 
+  /** So many px. */
   public static Length px(double amount) {
     return Length.px(amount);
   }
 
+  /** So many times the letters of the page. */
   public static Length rem(double amount) {
     return new Length(amount, Length.Unit.REM);
   }
 
+  /** So many times its own letters. */
   public static Length em(double amount) {
     return new Length(amount, Length.Unit.EM);
   }
 
+  /** A colour of its own, whatever the tone. */
   public static Ink own(String colour) {
     return new Ink.Own(Colour.parse(colour));
   }
 
+  /** One colour under it. */
   public static Ground plain(Ink ink) {
     return new Ground.Plain(ink);
   }
 
+  /** One colour under it. */
   public static Ground plain(ToneColour name) {
     return plain(Ink.of(name));
   }
@@ -90,18 +96,22 @@ public final class Initially {
         .with(Property.INK, new PaintKind(), Ink.of(ink));
   }
 
+  /** In a colour of the tone. */
   public static Part ink(Part part, ToneColour ink) {
     return part.with(Property.INK, new PaintKind(), Ink.of(ink));
   }
 
+  /** On a ground. */
   public static Part ground(Part part, Ground ground) {
     return part.with(Property.GROUND, new UnderKind(), ground);
   }
 
+  /** With corners, all alike. */
   public static Part corners(Part part, Length corners) {
     return part.with(Property.CORNERS, ROUND, Around.all(corners));
   }
 
+  /** With a border on all sides. */
   public static Part border(Part part, double px, Ink ink) {
     return border(part, LINES, px, ink);
   }
@@ -116,6 +126,7 @@ public final class Initially {
         .with(Property.BORDER_INK, new PaintKind(), ink);
   }
 
+  /** With an edge, which takes no room. */
   public static Part edge(Part part, double px, Ink ink) {
     return edge(part, LINES, px, ink);
   }
@@ -130,24 +141,29 @@ public final class Initially {
         .with(Property.EDGE_INK, new PaintKind(), ink);
   }
 
+  /** With padding. */
   public static Part padded(Part part, Length above, Length sides, Length below) {
     return part.with(Property.PADDING_ABOVE, ROOM, above)
         .with(Property.PADDING_SIDES, new EndsKind(ROOM), Ends.both(sides))
         .with(Property.PADDING_BELOW, ROOM, below);
   }
 
+  /** With a distance between what it holds. */
   public static Part gap(Part part, Length gap) {
     return part.with(Property.GAP, ROOM, gap);
   }
 
+  /** With a distance of some kind. */
   public static Part room(Part part, Property<Length> property, Length length) {
     return part.with(property, ROOM, length);
   }
 
+  /** Of a size, within bounds in px. */
   public static Part size(Part part, double px, double least, double most) {
     return size(part, px(px), least, most);
   }
 
+  /** Of a size, within bounds in px. */
   public static Part size(Part part, Length size, double least, double most) {
     return part.with(Property.SIZE, new SizeKind(least, most, false), size);
   }

@@ -21,6 +21,7 @@ import giostra.core.value.Typeface;
  */
 public record PartBox(Part part, Scope scope, Band band) {
 
+  /** What holds of a property. */
   public <T> T of(Property<T> property) {
     return scope.silent()
         ? part.setting(property).initial()

@@ -122,6 +122,7 @@ public record TrackBand(
     return outer.through(besideArrows()).atLeast(0);
   }
 
+  /** The size of an item as a function of the inner size of the track. */
   public Line itemOfInner() {
     Line gapOf = Line.of(gap);
     Line taken = Line.of(peek).plus(gapOf).times(sides).plus(gapOf.times(view - 1));

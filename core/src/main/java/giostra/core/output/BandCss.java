@@ -19,6 +19,7 @@ public final class BandCss {
   private final Bands bands;
   private final Map<String, Map<String, Map<String, String>>> rules = new LinkedHashMap<>();
 
+  /** For rules by band. */
   public BandCss(Bands bands) {
     this.bands = bands;
   }

@@ -20,6 +20,7 @@ public final class GridOutput {
   private final List<GridBand> bands;
   private final Map<String, GridBand> byId = new HashMap<>();
 
+  /** Of a piece. */
   public GridOutput(Writing writing, Gridded piece) {
     this.writing = writing;
     this.piece = piece;

@@ -48,6 +48,7 @@ public final class Html {
     out.append('"');
   }
 
+  /** Closes an element. */
   public Html close(String tag) {
     out.append("</").append(tag).append('>');
     return this;

@@ -27,9 +27,9 @@ public final class Pictures {
   private final List<PictureWidths> widths;
 
   /** Paths of the files that the page asks for. */
-  public final Set<String> files = new LinkedHashSet<>();
+  final Set<String> files = new LinkedHashSet<>();
 
-  public final Set<String> missing = new LinkedHashSet<>();
+  final Set<String> missing = new LinkedHashSet<>();
 
   private final Origins origins;
 
@@ -52,6 +52,7 @@ public final class Pictures {
                     .map(clip -> new PictureSizes.Size(clip.width(), clip.height())));
   }
 
+  /** How large a picture is. */
   public static PictureSizes.Size size(Shipped.Picture picture) {
     return picture.isRemote()
         ? PictureSizes.Size.UNKNOWN

@@ -152,6 +152,7 @@ public final class Writing {
     parts.add(part);
   }
 
+  /** What holds of a node in a band. */
   public <T> T value(Node node, Setting<T> setting, Band band) {
     return Resolution.value(document, node, setting, band);
   }

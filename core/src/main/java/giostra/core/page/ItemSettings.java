@@ -205,6 +205,7 @@ public final class ItemSettings {
     return Setting.once(id, label, new WordsKind(most, false), "");
   }
 
+  /** All of some lists in their order. */
   @SafeVarargs
   public static List<Setting<?>> joined(List<Setting<?>>... lists) {
     return Stream.of(lists).<Setting<?>>flatMap(List::stream).toList();

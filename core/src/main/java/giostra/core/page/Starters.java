@@ -121,18 +121,22 @@ public final class Starters {
             new Block.OwnHtml("own-html", text(BlockSettings.MARKUP, "<p>Your own markup.</p>"))));
   }
 
+  /** One whose section has the usual space above and below. */
   public static Starter starter(String id, String label, String says, Node node) {
     return new Starter(id, label, says, node, false);
   }
 
+  /** A text for one setting. */
   public static Values text(Setting<String> setting, String text) {
     return Values.NONE.with(setting, Values.ALL, text);
   }
 
+  /** A name for a piece. */
   public static Values named(String name) {
     return text(PieceSettings.NAME, name);
   }
 
+  /** So many items, each made by its number from 1. */
   public static List<Item> items(int count, IntFunction<Values> make) {
     var items = new ArrayList<Item>();
     for (int number = 1; number <= count; number++) {
@@ -141,14 +145,17 @@ public final class Starters {
     return items;
   }
 
+  /** A heading with a text. */
   public static Values headed(String heading, String text) {
     return text(ItemSettings.HEADING, heading).with(ItemSettings.TEXT, Values.ALL, text);
   }
 
+  /** The same with a picture. */
   public static Values shown(Values values, Shown picture) {
     return values.with(ItemSettings.PICTURE, Values.ALL, picture.id());
   }
 
+  /** A slide that tells of a picture. */
   public static Values slide(Told told) {
     return shown(headed(told.heading(), told.text()), told.picture())
         .with(ItemSettings.KICKER, Values.ALL, told.kicker())

@@ -16,6 +16,7 @@ import java.util.List;
 /** One piece in one band while its settings are gone through, and what was found so far. */
 public record Asked(Document document, Piece piece, Band band, Scope scope, List<Snag> found) {
 
+  /** What holds of a setting in the band. */
   public <T> T value(Setting<T> setting) {
     return Resolution.value(document, piece, setting, band);
   }
@@ -48,6 +49,7 @@ public record Asked(Document document, Piece piece, Band band, Scope scope, List
     }
   }
 
+  /** Says that a setting has no effect, and which other one is the cause. */
   public void say(Setting<?> setting, Setting<?> cause, String message) {
     add(setting.id(), cause.id(), message);
   }

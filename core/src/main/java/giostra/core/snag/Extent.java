@@ -53,14 +53,17 @@ public record Extent(Widths widths, Optional<Times> times, State state, Optional
     return of(Bands.NARROWEST, Bands.WIDEST, document.bands().lead());
   }
 
+  /** The same at some times of a round. */
   public Extent at(Times times) {
     return new Extent(widths, Optional.of(times), state, dates);
   }
 
+  /** The same in a state. */
   public Extent in(State state) {
     return new Extent(widths, times, state, dates);
   }
 
+  /** The same between two moments. */
   public Extent between(Instant from, Instant to) {
     return new Extent(widths, times, state, Optional.of(new Dates(from, to)));
   }

@@ -45,10 +45,12 @@ public final class Looked {
     this.node = node;
   }
 
+  /** What it is on. */
   public Document document() {
     return on.document;
   }
 
+  /** What is looked at. */
   public Node node() {
     return node;
   }
@@ -58,14 +60,17 @@ public final class Looked {
     return node instanceof Piece piece ? Optional.of(piece) : Optional.empty();
   }
 
+  /** How large pictures are. */
   public PictureSizes pictures() {
     return on.pictures;
   }
 
+  /** How wide the scrollbar is, px. */
   public double scrollbar() {
     return on.scrollbar;
   }
 
+  /** The levels of headings. */
   public Outline outline() {
     return on.outline();
   }

@@ -83,11 +83,13 @@ public record Snag(
     return new Snag(rule, place, extent, measure, message, fixes);
   }
 
+  /** The same with what was found and what it should be. */
   public Snag measured(double found, double required, Measure.Unit unit) {
     return new Snag(
         rule, place, extent, Optional.of(new Measure(found, required, unit)), message, fixes);
   }
 
+  /** The same with ways out. */
   public Snag withFixes(List<Fix> fixes) {
     return new Snag(rule, place, extent, measure, message, fixes);
   }
@@ -125,22 +127,27 @@ public record Snag(
     return UUID.nameUUIDFromBytes(all.getBytes(StandardCharsets.UTF_8)).toString().substring(0, 13);
   }
 
+  /** Id of the node that it is of. */
   public String piece() {
     return place.node();
   }
 
+  /** Id of the item that it is of; empty for none. */
   public String item() {
     return place.item();
   }
 
+  /** The first viewport width at which it is, px. */
   public int from() {
     return extent.widths().from();
   }
 
+  /** The last one, px. */
   public int to() {
     return extent.widths().to();
   }
 
+  /** Id of the band that these lie in. */
   public String band() {
     return extent.widths().band();
   }
