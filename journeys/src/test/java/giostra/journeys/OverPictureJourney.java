@@ -1,0 +1,263 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import giostra.core.fit.Samples;
+import giostra.core.layout.PictureSizes;
+import giostra.core.look.StyleKey;
+import giostra.core.look.Values;
+import giostra.core.page.Document;
+import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
+import giostra.core.page.PageSettings;
+import giostra.core.page.PieceSettings;
+import giostra.core.page.Section;
+import giostra.core.page.SectionSettings;
+import giostra.core.page.Site;
+import giostra.core.piece.slider.SlideContrast;
+import giostra.core.piece.slider.Slider;
+import giostra.core.piece.slider.SliderSettings;
+import giostra.core.testing.Runs;
+import giostra.core.value.Colour;
+import giostra.core.value.Focus;
+import giostra.core.value.Ground;
+import giostra.core.value.Height;
+import giostra.core.value.Length;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Whether words on pictures can be read: what the engine says of their contrast, against the pixels
+ * that Chromium draws under them. Reference: Debian's Chromium.
+ */
+@ExtendWith({Giostra.class, Chromium.class})
+class OverPictureJourney {
+  private static final int[] WIDTHS = {390, 820, 1280};
+  private static final long SEED = 20_261_128;
+  private static final List<String> OVERLAYS =
+      List.of(
+          "#0000",
+          "#0a141266",
+          "linear-gradient(180deg,#0a141233,#0a1412cc)",
+          "linear-gradient(90deg,#0a1412e6,#0a141200 70%)",
+          "radial-gradient(circle at 30% 60%,#0a1412cc,#0a141222)",
+          "#fffdf655");
+
+  /** Parts by what they are in the markup. */
+  private static final Map<String, String> PARTS =
+      Map.of(
+          "page.kicker", ".g-kicker",
+          "slider.heading", "h2",
+          "page.subheading", ".g-sub",
+          "page.item-text", ".g-copy");
+
+  /** The pictures of the demo as the server keeps them. */
+  private static final class Pictures implements PictureSizes {
+    private final Map<String, Size> sizes = new HashMap<>();
+    private final Map<String, Seen> seen = new HashMap<>();
+
+    Pictures(Api api) {
+      for (JsonNode each : api.get("/api/sites/velluta/library").json()) {
+        JsonNode media = each.path("media");
+        if (media.path("type").asString().matches("image/(jpeg|png|webp)")) {
+          take(api, media);
+        }
+      }
+    }
+
+    private void take(Api api, JsonNode media) {
+      String id = media.path("id").asString();
+      try {
+        BufferedImage image =
+            ImageIO.read(
+                new ByteArrayInputStream(
+                    api.get("/api/sites/velluta/media/" + id + "/file").bytes()));
+        sizes.put(id, new Size(image.getWidth(), image.getHeight()));
+        seen.put(
+            id,
+            new Seen(
+                Samples.of(image.getWidth(), image.getHeight(), image::getRGB),
+                Focus.parse(media.path("focus").asString())));
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+
+    List<String> ids() {
+      return sizes.keySet().stream().sorted().toList();
+    }
+
+    @Override
+    public Optional<Size> find(String id) {
+      return Optional.ofNullable(sizes.get(id));
+    }
+
+    @Override
+    public Optional<Seen> seen(String id) {
+      return Optional.ofNullable(seen.get(id));
+    }
+  }
+
+  private static Section slide(Random random, String picture, int n) {
+    Values words =
+        Values.NONE
+            .with(ItemSettings.PICTURE, Values.ALL, picture)
+            .with(ItemSettings.KICKER, Values.ALL, "Until the first frost")
+            .with(ItemSettings.HEADING, Values.ALL, "Number " + n + " of the evenings under glass")
+            .with(ItemSettings.SUBHEADING, Values.ALL, "With lamps, and without hurry")
+            .with(
+                ItemSettings.TEXT,
+                Values.ALL,
+                "The doors are open from dusk until the last guest has gone, and the paths are lit"
+                    + " as far as the pond. Bring something warm, and somebody to lean on.");
+    SliderSettings.Place[] places = SliderSettings.Place.values();
+    var values =
+        Values.NONE
+            .with(PieceSettings.NAME, Values.ALL, "Slide " + n)
+            .with(SliderSettings.PLACE, "desktop", places[random.nextInt(places.length)])
+            .with(
+                SliderSettings.HEIGHT,
+                "desktop",
+                new Height.Fixed(Length.px(360 + random.nextInt(300))))
+            .with(SliderSettings.WORDS_MEASURE, "desktop", Length.px(260 + random.nextInt(400)))
+            .with(SliderSettings.PADDING, "desktop", Length.px(16 + random.nextInt(60)))
+            .withStyle(
+                StyleKey.parse("slider.overlay/rest/ground"),
+                "desktop",
+                Ground.parse(OVERLAYS.get(random.nextInt(OVERLAYS.size()))));
+    return new Section(
+        "s-" + n,
+        Values.NONE.with(SectionSettings.PADDING, "desktop", Length.px(24)),
+        List.of(new Slider("p-" + n, values, List.of(new Item("i-" + n, words)))));
+  }
+
+  private static Document document(List<String> pictures, int slides) {
+    var random = new Random(SEED);
+    var sections = new ArrayList<Section>();
+    for (int n = 0; n < slides; n++) {
+      sections.add(slide(random, pictures.get(n % pictures.size()), n));
+    }
+    return new Document(
+        new Site(giostra.core.band.Bands.INITIAL, Values.NONE),
+        new giostra.core.page.Page(
+            "page", Values.NONE.with(PageSettings.TITLE, Values.ALL, "Over pictures"), sections));
+  }
+
+  @Test
+  void theContrastOfWordsIsThatOfThePixelsUnderThem(Api api, Chromium.Open chromium)
+      throws IOException {
+    var pictures = new Pictures(api);
+    Document document = document(pictures.ids(), Runs.of(12, 60));
+    String address = api.publish(api.newPage("velluta", document));
+    var differences = new ArrayList<Double>();
+    var worst = new ArrayList<String>();
+    for (int width : WIDTHS) {
+      Page page = chromium.page(width, 800);
+      page.navigate(address);
+      page.evaluate(
+          "() => Promise.all([...document.images].map((i) => { i.loading = 'eager'; return i.decode().catch(() => {}) }))");
+      JsonNode boxes =
+          Js.ask(
+              page,
+              """
+              async (parts) => {
+                await document.fonts.ready;
+                const found = {};
+                for (const slide of document.querySelectorAll('[data-item]')) {
+                  for (const [part, selector] of Object.entries(parts)) {
+                    const it = slide.querySelector('.g-copybox > ' + selector);
+                    // The letters, not the box that they are set in.
+                    const range = document.createRange();
+                    range.selectNodeContents(it);
+                    const letters = range.getBoundingClientRect();
+                    const own = it.getBoundingClientRect();
+                    const box = new DOMRect(letters.x, own.y, letters.width, own.height);
+                    found[slide.dataset.item + ' ' + part] =
+                      [box.x + scrollX, box.y + scrollY, box.width, box.height, getComputedStyle(it).color];
+                  }
+                }
+                const style = document.createElement('style');
+                const sheet = new CSSStyleSheet();
+                sheet.replaceSync('.g-copybox{visibility:hidden}');
+                document.adoptedStyleSheets.push(sheet);
+                return found;
+              }
+              """,
+              PARTS);
+      BufferedImage drawn =
+          ImageIO.read(
+              new ByteArrayInputStream(
+                  page.screenshot(new Page.ScreenshotOptions().setFullPage(true))));
+      document
+          .pieces()
+          .forEach(piece -> {
+            Item item = piece.items().getFirst();
+            for (SlideContrast.Found each :
+                SlideContrast.at(document, pictures, (Slider) piece, item, width)) {
+              String name = item.id() + " " + each.part().id();
+              double seen = seen(drawn, boxes.path(name));
+              differences.add(Math.abs(seen - each.contrast()));
+              worst.add(
+                  "%.3f at %d px: %s, %.3f seen, %.3f read, on %s"
+                      .formatted(
+                          Math.abs(seen - each.contrast()),
+                          width,
+                          name,
+                          seen,
+                          each.contrast(),
+                          item.values().get(ItemSettings.PICTURE)));
+            }
+          });
+    }
+    worst.sort(java.util.Comparator.reverseOrder());
+    double[] sorted = differences.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+    System.out.printf(
+        "measured: %d words on pictures, half within %.3f, 95 %% within %.3f, worst%n  %s%n",
+        sorted.length,
+        sorted[sorted.length / 2],
+        sorted[sorted.length * 95 / 100],
+        String.join("\n  ", worst.subList(0, Math.min(8, worst.size()))));
+    assertThat(sorted).isNotEmpty();
+    assertThat(sorted[sorted.length / 2]).isLessThan(0.05);
+  }
+
+  /** The contrast that all but the worst twentieth of the pixels of a box have. */
+  private static double seen(BufferedImage drawn, JsonNode box) {
+    String[] ink = box.get(4).asString().replaceAll("[^0-9.,]", "").split(",");
+    var colour =
+        new Colour(
+            Integer.parseInt(ink[0]),
+            Integer.parseInt(ink[1]),
+            Integer.parseInt(ink[2]),
+            ink.length > 3 ? (int) Math.round(255 * Double.parseDouble(ink[3])) : 255);
+    int left = (int) Math.round(box.get(0).asDouble());
+    int top = (int) Math.round(box.get(1).asDouble());
+    int right = (int) Math.round(box.get(0).asDouble() + box.get(2).asDouble());
+    int bottom = (int) Math.round(box.get(1).asDouble() + box.get(3).asDouble());
+    var ratios = new ArrayList<Double>();
+    for (int y = top; y < bottom; y++) {
+      for (int x = left; x < right; x++) {
+        int rgb = drawn.getRGB(x, y);
+        var below = new Colour(rgb >> 16 & 255, rgb >> 8 & 255, rgb & 255, 255);
+        ratios.add(Colour.contrast(colour.over(below), below));
+      }
+    }
+    double[] sorted = ratios.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+    return sorted[Math.min(sorted.length - 1, (int) Math.ceil(sorted.length * 0.05) - 1)];
+  }
+}
