@@ -11,8 +11,9 @@ public final class Legible {
   /** The share of what lies under words that may be worse. */
   public static final double WORST = 0.05;
 
-  private static final int BINS = 2048;
-  private static final double MOST = Math.log(21);
+  /** Hundredths that contrasts are told apart by. */
+  private static final int BINS = 2100;
+
   private static final double[] LINEAR = new double[256];
 
   static {
@@ -25,38 +26,47 @@ public final class Legible {
   private final double[] weights = new double[BINS + 1];
   private double all;
 
-  /** Adds a colour that the words lie on. */
-  public void add(Colour ink, Colour below, double weight) {
-    double ratio = contrast(ink, below);
-    weights[(int) Math.round(Math.log(ratio) / MOST * BINS)] += weight;
+  /**
+   * Adds a colour that the words lie on.
+   *
+   * @param ink of the words, which may be clear in part
+   * @param below solid, as 0xRRGGBB
+   * @param weight how much of it there is
+   */
+  public void add(Colour ink, int below, double weight) {
+    weights[(int) Math.round(contrast(ink, below) * 100)] += weight;
     all += weight;
   }
 
-  /** The contrast, 1 to 21; 21 where there is nothing under them. */
+  /** The contrast, 1 to 21, to a hundredth; 21 where there is nothing under them. */
   public double contrast() {
     double sum = 0;
     for (int i = 0; i <= BINS; i++) {
       sum += weights[i];
       if (sum > 0 && sum >= WORST * all) {
-        return Math.exp(i * MOST / BINS);
+        return i / 100.0;
       }
     }
     return 21;
   }
 
-  private static double contrast(Colour ink, Colour below) {
-    double share = ink.alpha() / 255.0;
+  private static double contrast(Colour ink, int below) {
+    int red = below >> 16 & 255;
+    int green = below >> 8 & 255;
+    int blue = below & 255;
+    int alpha = ink.alpha();
     double a =
         luminance(
-            mixed(ink.red(), below.red(), share),
-            mixed(ink.green(), below.green(), share),
-            mixed(ink.blue(), below.blue(), share));
-    double b = luminance(below.red(), below.green(), below.blue());
+            mixed(ink.red(), red, alpha),
+            mixed(ink.green(), green, alpha),
+            mixed(ink.blue(), blue, alpha));
+    double b = luminance(red, green, blue);
     return (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
   }
 
-  private static int mixed(int above, int below, double share) {
-    return (int) Math.round(above * share + below * (1 - share));
+  /** A channel over a solid one, as whole numbers. */
+  public static int mixed(int above, int below, int alpha) {
+    return (above * alpha + below * (255 - alpha) + 127) / 255;
   }
 
   private static double luminance(int red, int green, int blue) {

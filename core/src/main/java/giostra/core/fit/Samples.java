@@ -9,7 +9,7 @@ import java.util.function.IntBinaryOperator;
  */
 public final class Samples {
   /** Cells along the longer way, at most. */
-  public static final int MOST = 128;
+  public static final int MOST = 256;
 
   private final int across;
   private final int down;

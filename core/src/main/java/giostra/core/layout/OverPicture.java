@@ -6,10 +6,7 @@ import giostra.core.fit.Samples;
 import giostra.core.layout.PictureSizes.Seen;
 import giostra.core.layout.PictureSizes.Size;
 import giostra.core.value.Colour;
-import giostra.core.value.Ground;
 import giostra.core.value.GroundAt;
-import giostra.core.value.Ink;
-import java.util.function.Function;
 
 /**
  * What lies under words that stand on a picture: the picture as it is cut to its box, over the
@@ -21,7 +18,7 @@ import java.util.function.Function;
  * @param overlay over the whole box
  */
 public record OverPicture(
-    Seen seen, Size size, double width, double height, Colour under, Ground overlay) {
+    Seen seen, Size size, double width, double height, Colour under, GroundAt overlay) {
 
   /**
    * The contrast of words in a part of the box.
@@ -30,15 +27,13 @@ public record OverPicture(
    * @param y px from above
    * @param wide px
    * @param high px
-   * @param inks the colours of the overlay's inks
    */
-  public double contrast(
-      Colour ink, double x, double y, double wide, double high, Function<Ink, Colour> inks) {
+  public double contrast(Colour ink, double x, double y, double wide, double high) {
     Samples samples = seen.samples();
     var crop = new Crop(width, height, size.width(), size.height(), Crop.Fit.COVER, seen.focus());
     double cellWide = size.width() * crop.scale() / samples.across();
     double cellHigh = size.height() * crop.scale() / samples.down();
-    var over = new GroundAt(overlay, width, height, inks);
+    int ground = under.red() << 16 | under.green() << 8 | under.blue();
     var legible = new Legible();
     double left = Math.max(0, x);
     double top = Math.max(0, y);
@@ -53,9 +48,9 @@ public record OverPicture(
         double start = crop.left() + at * cellWide;
         double broad = Math.min(right, start + cellWide) - Math.max(left, start);
         if (tall > 0 && broad > 0) {
-          Colour below = colour(samples.at(at, row)).over(under);
-          Colour veil = over.at(start + cellWide / 2, from + cellHigh / 2);
-          legible.add(ink, veil.over(below), tall * broad);
+          int picture = over(samples.at(at, row), ground);
+          int veil = overlay.at(start + cellWide / 2, from + cellHigh / 2);
+          legible.add(ink, over(veil, picture), tall * broad);
         }
       }
     }
@@ -66,7 +61,10 @@ public record OverPicture(
     return Math.clamp((long) Math.floor((at - start) / cell), 0, most - 1);
   }
 
-  private static Colour colour(int argb) {
-    return new Colour(argb >> 16 & 255, argb >> 8 & 255, argb & 255, argb >>> 24);
+  private static int over(int above, int below) {
+    int alpha = above >>> 24;
+    return Legible.mixed(above >> 16 & 255, below >> 16 & 255, alpha) << 16
+        | Legible.mixed(above >> 8 & 255, below >> 8 & 255, alpha) << 8
+        | Legible.mixed(above & 255, below & 255, alpha);
   }
 }

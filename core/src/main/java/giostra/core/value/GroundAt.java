@@ -6,17 +6,52 @@ import java.util.function.Function;
 /**
  * The colour of a ground at a point of its box. Source: CSS Images 3, "Linear Gradients" and
  * "Radial Gradients" (farthest corner); colours between two are those between them premultiplied.
- *
- * @param width of the box, px
- * @param height of the box, px
  */
-public record GroundAt(Ground ground, double width, double height, Function<Ink, Colour> inks) {
-  /** Its colour at px from the left and from above. */
-  public Colour at(double x, double y) {
+public final class GroundAt {
+  /** Steps that the way of a gradient is looked at in. */
+  private static final int STEPS = 512;
+
+  private final Ground ground;
+  private final double width;
+  private final double height;
+
+  /** Its colours along its way, as 0xAARRGGBB: those of one colour are one. */
+  private final int[] colours;
+
+  /**
+   * A ground in a box.
+   *
+   * @param width of the box, px
+   * @param height of the box, px
+   * @param inks the colours of its inks
+   */
+  public GroundAt(Ground ground, double width, double height, Function<Ink, Colour> inks) {
+    this.ground = ground;
+    this.width = width;
+    this.height = height;
+    this.colours =
+        switch (ground) {
+          case Ground.Plain(Ink ink) -> new int[] {argb(inks.apply(ink))};
+          case Ground.Gradient(_, List<Ground.Stop> stops) -> {
+            var all = new int[STEPS + 1];
+            for (int i = 0; i <= STEPS; i++) {
+              all[i] = argb(between(stops, 100.0 * i / STEPS, inks));
+            }
+            yield all;
+          }
+        };
+  }
+
+  private static int argb(Colour colour) {
+    return colour.alpha() << 24 | colour.red() << 16 | colour.green() << 8 | colour.blue();
+  }
+
+  /** Its colour at px from the left and from above, as 0xAARRGGBB. */
+  public int at(double x, double y) {
     return switch (ground) {
-      case Ground.Plain(Ink ink) -> inks.apply(ink);
-      case Ground.Gradient(Ground.Course course, List<Ground.Stop> stops) ->
-          between(stops, 100 * way(course, x, y));
+      case Ground.Plain _ -> colours[0];
+      case Ground.Gradient gradient ->
+          colours[(int) Math.round(Math.clamp(way(gradient.course(), x, y), 0, 1) * STEPS)];
     };
   }
 
@@ -42,7 +77,7 @@ public record GroundAt(Ground ground, double width, double height, Function<Ink,
     };
   }
 
-  private Colour between(List<Ground.Stop> stops, double at) {
+  private static Colour between(List<Ground.Stop> stops, double at, Function<Ink, Colour> inks) {
     Ground.Stop before = stops.getFirst();
     if (at <= before.at()) {
       return inks.apply(before.ink());

@@ -69,31 +69,31 @@ class SlideContrastTest {
   void ofOneColourItIsWhatTheFormulaSays() {
     for (String below : List.of("#767676", "#000000", "#0a1412", "#c0ffee")) {
       var legible = new Legible();
-      legible.add(Colour.parse("#ffffff"), Colour.parse(below), 3);
+      legible.add(Colour.parse("#ffffff"), Integer.parseInt(below.substring(1), 16), 3);
       assertThat(legible.contrast())
           .isCloseTo(
-              Colour.contrast(Colour.parse("#ffffff"), Colour.parse(below)), within(0.005 * 21));
+              Colour.contrast(Colour.parse("#ffffff"), Colour.parse(below)), within(0.005001));
     }
     var grey = new Legible();
-    grey.add(Colour.parse("#ffffff"), Colour.parse("#767676"), 1);
+    grey.add(Colour.parse("#ffffff"), 0x767676, 1);
     assertThat(grey.contrast()).isCloseTo(4.54, within(0.01));
   }
 
   @Test
   void aTwentiethMayBeWorse() {
     var legible = new Legible();
-    legible.add(Colour.parse("#ffffff"), Colour.parse("#ffffff"), 4);
-    legible.add(Colour.parse("#ffffff"), Colour.parse("#000000"), 96);
+    legible.add(Colour.parse("#ffffff"), 0xffffff, 4);
+    legible.add(Colour.parse("#ffffff"), 0, 96);
     assertThat(legible.contrast()).isCloseTo(21, within(0.05));
-    legible.add(Colour.parse("#ffffff"), Colour.parse("#ffffff"), 4);
+    legible.add(Colour.parse("#ffffff"), 0xffffff, 4);
     assertThat(legible.contrast()).isCloseTo(1, within(0.01));
   }
 
   /** Means of what can be seen: clear pixels have no say in the colour of their cell. */
   @Test
   void cellsAreMeans() {
-    Samples half = Samples.of(256, 2, (x, _) -> x % 2 == 0 ? 0xff204060 : 0x00ffffff);
-    assertThat(half.across()).isEqualTo(128);
+    Samples half = Samples.of(512, 2, (x, _) -> x % 2 == 0 ? 0xff204060 : 0x00ffffff);
+    assertThat(half.across()).isEqualTo(256);
     assertThat(half.down()).isEqualTo(2);
     assertThat(half.at(7, 1)).isEqualTo(0x7f204060);
     Samples few = Samples.of(3, 2, (x, y) -> BLACK | x << 16 | y);
@@ -105,18 +105,18 @@ class SlideContrastTest {
   void aGroundHasTheColoursOfItsGradientWhereTheyStand() {
     Function<Ink, Colour> inks = ink -> ((Ink.Own) ink).colour();
     var line = new GroundAt(Ground.parse("linear-gradient(90deg,#000,#fff)"), 200, 100, inks);
-    assertThat(line.at(50, 80)).isEqualTo(new Colour(64, 64, 64, 255));
-    assertThat(line.at(150, 10)).isEqualTo(new Colour(191, 191, 191, 255));
+    assertThat(line.at(50, 80)).isEqualTo(0xff404040);
+    assertThat(line.at(150, 10)).isEqualTo(0xffbfbfbf);
     var slanted = new GroundAt(Ground.parse("linear-gradient(45deg,#000,#fff)"), 100, 100, inks);
-    assertThat(slanted.at(0, 100)).isEqualTo(new Colour(0, 0, 0, 255));
-    assertThat(slanted.at(100, 0)).isEqualTo(new Colour(255, 255, 255, 255));
+    assertThat(slanted.at(0, 100)).isEqualTo(BLACK);
+    assertThat(slanted.at(100, 0)).isEqualTo(WHITE);
     var round =
         new GroundAt(Ground.parse("radial-gradient(circle at 0% 0%,#000,#fff)"), 300, 400, inks);
-    assertThat(round.at(300, 400)).isEqualTo(new Colour(255, 255, 255, 255));
-    assertThat(round.at(150, 200).red()).isBetween(127, 128);
+    assertThat(round.at(300, 400)).isEqualTo(WHITE);
+    assertThat(round.at(150, 200) & 255).isBetween(127, 128);
     // Colours on the way to a clear one keep theirs: they are mixed premultiplied.
     var clear = new GroundAt(Ground.parse("linear-gradient(90deg,#f00,#0000)"), 100, 1, inks);
-    assertThat(clear.at(50, 0)).isEqualTo(new Colour(255, 0, 0, 128));
+    assertThat(clear.at(50, 0)).isEqualTo(0x80ff0000);
   }
 
   @Test
@@ -132,7 +132,11 @@ class SlideContrastTest {
         .allSatisfy(snag -> {
           assertThat(snag.from()).isEqualTo(1024);
           assertThat(snag.to()).isEqualTo(2560);
-          assertThat(snag.fixes()).hasSize(1);
+          assertThat(snag.fixes())
+              .extracting(Snag.Fix::label)
+              .singleElement()
+              .asString()
+              .startsWith("one overlay of ");
         });
   }
 
@@ -155,6 +159,19 @@ class SlideContrastTest {
         new Colour(
             colour.red(), colour.green(), colour.blue(), (int) Math.round((percent - 1) * 2.55));
     assertThat(desktop(found(bright, none, overlay("opening-autumn", less.css())))).isNotEmpty();
+  }
+
+  /** An overlay that is there keeps its colours and its course, and lets less through. */
+  @Test
+  void anOverlayThatIsThereIsDeepenedByAsLittleAsWillDo() {
+    PictureSizes bright = pictures((x, y) -> BLACK | 0x9a8878 + (x * 7 + y * 3) % 64 * 0x010101);
+    Edit thin = overlay("openings", "linear-gradient(90deg,#0a141240 0%,#0a141210 100%)");
+    Snag.Fix deeper = desktop(found(bright, thin)).getFirst().fixes().getFirst();
+    assertThat(deeper.label()).startsWith("overlay deeper by ");
+    Edit.SetStyle fix = (Edit.SetStyle) deeper.edits().getFirst();
+    assertThat(String.valueOf(fix.value()))
+        .matches("linear-gradient\\(90deg,#0a1412.. 0%,#0a1412.. 100%\\)");
+    assertThat(desktop(found(bright, thin, fix))).isEmpty();
   }
 
   private static List<Snag> desktop(List<Snag> found) {

@@ -18,9 +18,9 @@ class Sampling {
   private static final Logger LOG = LoggerFactory.getLogger(Sampling.class);
 
   /** Px that are enough for a grid of {@link Samples#MOST} cells. */
-  private static final int ENOUGH = 320;
+  private static final int ENOUGH = 640;
 
-  private static final int MOST_BYTES = 16 << 20;
+  private static final int MOST_BYTES = 32 << 20;
 
   private final Renditions renditions;
   private final BlobStore blobs;

@@ -36,6 +36,7 @@ import giostra.core.snag.Snag;
 import giostra.core.value.Colour;
 import giostra.core.value.Focus;
 import giostra.core.value.Ground;
+import giostra.core.value.GroundAt;
 import giostra.core.value.Ink;
 import giostra.core.value.ToneColour;
 import java.util.ArrayList;
@@ -43,7 +44,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.IntFunction;
 import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
 
 /**
  * Words of slides on their pictures, by the pictures' own colours: the contrast of each with what
@@ -54,6 +57,9 @@ import java.util.function.IntPredicate;
 public final class SlideContrast {
   /** Between two widths that are looked at: crops that differ by less look the same. */
   private static final double STEP = 1.02;
+
+  /** Widths that an overlay is tried at before it is tried at all of them. */
+  private static final int MOST_LOOKED = 8;
 
   private static final Part OVERLAY = SliderParts.SLIDE_OVERLAY;
 
@@ -108,7 +114,7 @@ public final class SlideContrast {
       Document document, PictureSizes pictures, Slider piece, Item item, int width) {
     var here = new SlideContrast(document, pictures, 0, piece, document.bands().at(width));
     return here.seen(item)
-        .map(seen -> here.contrasts(item, seen, width, here.overlay(item)))
+        .map(seen -> here.new Prepared(item, seen).at(width, here.overlay(item)))
         .orElse(List.of());
   }
 
@@ -127,11 +133,11 @@ public final class SlideContrast {
 
   private void find(Item item, Seen seen, List<Snag> found) {
     Ground overlay = overlay(item);
+    var prepared = new Prepared(item, seen);
     List<Integer> widths = widths();
-    List<List<Found>> looked =
-        widths.stream().map(width -> contrasts(item, seen, width, overlay)).toList();
+    List<List<Found>> looked = widths.stream().map(width -> prepared.at(width, overlay)).toList();
     int parts = looked.getFirst().size();
-    Optional<Snag.Fix> least = Optional.empty();
+    List<Snag.Fix> least = List.of();
     for (int part = 0; part < parts; part++) {
       int index = part;
       int i = 0;
@@ -144,7 +150,7 @@ public final class SlideContrast {
         while (i + 1 < widths.size() && looked.get(i + 1).get(part).low()) {
           i++;
         }
-        IntPredicate low = width -> contrasts(item, seen, width, overlay).get(index).low();
+        IntPredicate low = width -> prepared.at(width, overlay).get(index).low();
         int from = first == 0 ? widths.get(0) : edge(widths.get(first - 1), widths.get(first), low);
         int to =
             i + 1 == widths.size() ? widths.get(i) : edge(widths.get(i + 1), widths.get(i), low);
@@ -154,7 +160,7 @@ public final class SlideContrast {
                 .min(Comparator.comparingDouble(Found::contrast))
                 .orElseThrow();
         if (least.isEmpty()) {
-          least = least(item, seen, widths);
+          least = least(item, prepared, widths, looked);
         }
         found.add(snag(item, worst, from, to, least));
         i++;
@@ -192,34 +198,57 @@ public final class SlideContrast {
         OVERLAY, Property.GROUND, State.REST, Resolution.scope(document, item), band);
   }
 
-  private List<Found> contrasts(Item item, Seen seen, int width, Ground overlay) {
-    var screen = new Screen(width, Screen.USUAL_HEIGHT);
-    double wide = slide.at(width);
-    double high = Flow.tallest(all).height(wide, screen);
-    Scope scope = Resolution.scope(document, item);
-    Tone tone = Tone.PICTURE.in(scope, band);
-    Size size = pictures.find(item.values().get(ItemSettings.PICTURE)).orElseThrow();
-    Tone own = Resolution.tone(document, piece, band);
-    Colour white = new Colour(255, 255, 255, 255);
-    Colour under =
-        Cascade.value(SliderParts.SLIDE, Property.GROUND, State.REST, scope, band)
-                instanceof Ground.Plain(Ink ink)
-            ? own.colour(ink).over(white)
-            : white;
-    var below = new OverPicture(seen, size, wide, high, under, overlay);
-    var found = new ArrayList<Found>();
-    for (Words each : flow.words(piece, item, wide, high, screen, mirrored)) {
-      Colour ink = tone.colour(Cascade.value(each.part(), Property.INK, State.REST, scope, band));
-      found.add(
-          new Found(
-              each.part(),
-              below.contrast(ink, each.x(), each.y(), each.width(), each.height(), tone::colour),
-              PartContrast.asked(each.part(), State.REST, scope, band)));
+  /** All that is the same of a slide at all widths of the band. */
+  private final class Prepared {
+    private final Seen seen;
+    private final Size size;
+    private final Tone tone;
+    private final Colour under;
+    private final SlideFlow.Standing standing;
+    private final List<Colour> inks;
+    private final List<Double> asked;
+
+    Prepared(Item item, Seen seen) {
+      this.seen = seen;
+      this.size = pictures.find(item.values().get(ItemSettings.PICTURE)).orElseThrow();
+      Scope scope = Resolution.scope(document, item);
+      this.tone = Tone.PICTURE.in(scope, band);
+      Colour white = new Colour(255, 255, 255, 255);
+      this.under =
+          Cascade.value(SliderParts.SLIDE, Property.GROUND, State.REST, scope, band)
+                  instanceof Ground.Plain(Ink ink)
+              ? Resolution.tone(document, piece, band).colour(ink).over(white)
+              : white;
+      this.standing = flow.standing(piece, item, mirrored);
+      List<Part> parts =
+          standing.in(1000, 1000, new Screen(1000, 1000)).stream().map(Words::part).toList();
+      this.inks =
+          parts.stream()
+              .map(part -> tone.colour(Cascade.value(part, Property.INK, State.REST, scope, band)))
+              .toList();
+      this.asked =
+          parts.stream().map(part -> PartContrast.asked(part, State.REST, scope, band)).toList();
     }
-    return found;
+
+    List<Found> at(int width, Ground overlay) {
+      var screen = new Screen(width, Screen.USUAL_HEIGHT);
+      double wide = slide.at(width);
+      double high = Flow.tallest(all).height(wide, screen);
+      var veil = new GroundAt(overlay, wide, high, tone::colour);
+      var below = new OverPicture(seen, size, wide, high, under, veil);
+      List<Words> words = standing.in(wide, high, screen);
+      return IntStream.range(0, words.size())
+          .mapToObj(i -> {
+            Words each = words.get(i);
+            double contrast =
+                below.contrast(inks.get(i), each.x(), each.y(), each.width(), each.height());
+            return new Found(each.part(), contrast, asked.get(i));
+          })
+          .toList();
+    }
   }
 
-  private Snag snag(Item item, Found worst, int from, int to, Optional<Snag.Fix> least) {
+  private Snag snag(Item item, Found worst, int from, int to, List<Snag.Fix> least) {
     String ink = worst.part().key(Property.INK, State.REST).written();
     return Snag.of(
             Rule.OVER_PICTURE,
@@ -241,45 +270,98 @@ public final class SlideContrast {
         .of(worst.part())
         .about(ink, OVERLAY.key(Property.GROUND, State.REST).written())
         .measured(worst.contrast(), worst.asked(), Measure.Unit.CONTRAST)
-        .withFixes(least.stream().toList());
+        .withFixes(least);
+  }
+
+  /** The least that lets all words of a slide be read at all widths of the band. */
+  private List<Snag.Fix> least(
+      Item item, Prepared prepared, List<Integer> widths, List<List<Found>> looked) {
+    boolean light = prepared.tone.colour(ToneColour.INK).luminance() > 0.18;
+    Colour veil = light ? new Colour(10, 20, 18, 255) : new Colour(255, 253, 246, 255);
+    Ground now = overlay(item);
+    // Where it is worst now it is likely to be last: to look there first is to know soon.
+    List<Integer> worstFirst =
+        IntStream.range(0, widths.size())
+            .boxed()
+            .sorted(Comparator.comparingDouble(i -> margin(looked.get(i))))
+            .map(widths::get)
+            .toList();
+    var fixes = new ArrayList<Snag.Fix>();
+    if (!now.equals(Ground.parse("#0000"))) {
+      least(prepared, worstFirst, percent -> deeper(prepared, now, percent))
+          .ifPresent(percent ->
+              fixes.add(fix(item, "deeper-overlay", percent, deeper(prepared, now, percent))));
+    }
+    least(prepared, worstFirst, percent -> veiled(veil, percent))
+        .ifPresent(
+            percent -> fixes.add(fix(item, "least-overlay", percent, veiled(veil, percent))));
+    return fixes;
+  }
+
+  private Snag.Fix fix(Item item, String says, int percent, Ground overlay) {
+    return new Snag.Fix(
+        Said.of(says, "percent", percent),
+        List.of(
+            new Edit.SetStyle(
+                item.id(),
+                OVERLAY.key(Property.GROUND, State.REST),
+                band.id(),
+                overlay.written())));
   }
 
   /**
-   * The overlay of one colour, in whole percent, with which all words of a slide can be read at all
-   * widths of the band, and with one percent less not: dark under light words, light under dark.
+   * The least whole percent of an overlay with which all can be read; with one less they cannot.
    */
-  private Optional<Snag.Fix> least(Item item, Seen seen, List<Integer> widths) {
-    Tone tone = Tone.PICTURE.in(Resolution.scope(document, item), band);
-    boolean light = tone.colour(ToneColour.INK).luminance() > 0.18;
-    Colour veil = light ? new Colour(10, 20, 18, 255) : new Colour(255, 253, 246, 255);
+  private static Optional<Integer> least(
+      Prepared prepared, List<Integer> worstFirst, IntFunction<Ground> overlay) {
     int good = 101;
     int bad = -1;
     while (good - bad > 1) {
       int percent = (good + bad) / 2;
-      Ground tried = veiled(veil, percent);
-      boolean reads =
-          percent <= 100
-              && widths.stream()
-                  .allMatch(
-                      width -> contrasts(item, seen, width, tried).stream().noneMatch(Found::low));
-      if (reads) {
+      Ground tried = overlay.apply(percent);
+      if (worstFirst.stream().limit(MOST_LOOKED).allMatch(at -> read(prepared, at, tried))) {
         good = percent;
       } else {
         bad = percent;
       }
     }
-    if (good > 100) {
-      return Optional.empty();
+    while (good <= 100) {
+      Ground tried = overlay.apply(good);
+      if (worstFirst.stream().allMatch(at -> read(prepared, at, tried))) {
+        return Optional.of(good);
+      }
+      good++;
     }
-    return Optional.of(
-        new Snag.Fix(
-            Said.of("least-overlay", "percent", good),
-            List.of(
-                new Edit.SetStyle(
-                    item.id(),
-                    OVERLAY.key(Property.GROUND, State.REST),
-                    band.id(),
-                    veiled(veil, good).written()))));
+    return Optional.empty();
+  }
+
+  /** An overlay with what it lets through less by some percent; its own colours and its course. */
+  private static Ground deeper(Prepared prepared, Ground overlay, int percent) {
+    return switch (overlay) {
+      case Ground.Plain(Ink ink) -> new Ground.Plain(deeper(prepared, ink, percent));
+      case Ground.Gradient(Ground.Course course, List<Ground.Stop> stops) ->
+          new Ground.Gradient(
+              course,
+              stops.stream()
+                  .map(stop -> new Ground.Stop(deeper(prepared, stop.ink(), percent), stop.at()))
+                  .toList());
+    };
+  }
+
+  private static Ink deeper(Prepared prepared, Ink ink, int percent) {
+    Colour colour = prepared.tone.colour(ink);
+    double through = (1 - colour.alpha() / 255.0) * (1 - percent / 100.0);
+    return new Ink.Own(
+        new Colour(
+            colour.red(), colour.green(), colour.blue(), (int) Math.round(255 * (1 - through))));
+  }
+
+  private static boolean read(Prepared prepared, int width, Ground overlay) {
+    return prepared.at(width, overlay).stream().noneMatch(Found::low);
+  }
+
+  private static double margin(List<Found> found) {
+    return found.stream().mapToDouble(each -> each.contrast() / each.asked()).min().orElse(21);
   }
 
   private static Ground veiled(Colour veil, int percent) {

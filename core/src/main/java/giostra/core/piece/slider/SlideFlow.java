@@ -62,38 +62,50 @@ final class SlideFlow {
    */
   record Words(Part part, double x, double y, double width, double height) {}
 
+  /** Where the words of a slide stand whose picture is under them; prepared for many widths. */
+  interface Standing {
+    /**
+     * At one of them.
+     *
+     * @param width of the slide, px
+     * @param height of the slide, px
+     */
+    List<Words> in(double width, double height, Screen screen);
+  }
+
   /**
-   * Where the words of a slide stand whose picture is under them.
+   * Where the words of a slide stand.
    *
-   * @param width of the slide, px
-   * @param height of the slide, px
    * @param mirrored whether one reads from right to left
    */
-  List<Words> words(
-      Slider piece, Item item, double width, double height, Screen screen, boolean mirrored) {
+  Standing standing(Slider piece, Item item, boolean mirrored) {
     double padding = blocks.value(piece, SliderSettings.PADDING).constantPx();
     double gap = blocks.part(item, SliderParts.SLIDE_WORDS).px(Property.GAP);
-    double room = Math.max(1, width - 2 * padding);
-    double box = Math.min(room, blocks.value(piece, SliderSettings.WORDS_MEASURE).in(room));
-    double all = Flow.stack(stacked(piece, item)).height(box, screen);
+    Length measure = blocks.value(piece, SliderSettings.WORDS_MEASURE);
     SliderSettings.Place place = blocks.value(piece, SliderSettings.PLACE);
-    double x = padding + (room - box) * (mirrored ? 1 - place.across() : place.across());
-    double y = padding + (height - 2 * padding - all) * place.down();
-    var found = new ArrayList<Words>();
     double side =
         switch (blocks.value(piece, PieceSettings.TEXT_ALIGN)) {
           case START -> mirrored ? 1 : 0;
           case CENTER -> 0.5;
           case END -> mirrored ? 0 : 1;
         };
-    double at = 0;
-    for (ItemFlows.Said each : items.said(piece, item, SliderParts.SLIDE_HEADING)) {
-      double high = each.flow().height(box, screen);
-      double wide = each.reach(box, screen);
-      found.add(new Words(each.part(), x + (box - wide) * side, y + at, wide, high));
-      at += high + gap;
-    }
-    return found;
+    List<ItemFlows.Said> said = items.said(piece, item, SliderParts.SLIDE_HEADING);
+    Flow stack = Flow.stack(stacked(piece, item));
+    return (width, height, screen) -> {
+      double room = Math.max(1, width - 2 * padding);
+      double box = Math.min(room, measure.in(room));
+      double x = padding + (room - box) * (mirrored ? 1 - place.across() : place.across());
+      double all = stack.height(box, screen);
+      double y = padding + (height - 2 * padding - all) * place.down();
+      var found = new ArrayList<Words>();
+      for (ItemFlows.Said each : said) {
+        double high = each.flow().height(box, screen);
+        double wide = each.reach(box, screen);
+        found.add(new Words(each.part(), x + (box - wide) * side, y, wide, high));
+        y += high + gap;
+      }
+      return found;
+    };
   }
 
   private List<Spaced> stacked(Slider piece, Item item) {
