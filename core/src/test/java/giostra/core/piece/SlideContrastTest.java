@@ -79,6 +79,17 @@ class SlideContrastTest {
     assertThat(grey.contrast()).isCloseTo(4.54, within(0.01));
   }
 
+  /** White on white under black: 53 % fails and 54 % passes. Source: computed by WCAG's formula. */
+  @Test
+  void underBlackWhiteOnWhiteNeedsFiftyFourPercent() {
+    for (int percent : List.of(53, 54)) {
+      int grey = Legible.mixed(0, 255, (int) Math.round(percent * 2.55));
+      var legible = new Legible();
+      legible.add(Colour.parse("#ffffff"), grey * 0x010101, 1);
+      assertThat(legible.contrast() >= 4.5).as("%d %%", percent).isEqualTo(percent == 54);
+    }
+  }
+
   @Test
   void aTwentiethMayBeWorse() {
     var legible = new Legible();
