@@ -11,6 +11,7 @@ import giostra.core.layout.PictureSizes;
 import giostra.core.layout.PictureSizes.Seen;
 import giostra.core.layout.PictureSizes.Size;
 import giostra.core.layout.Resolution;
+import giostra.core.layout.TrackBand;
 import giostra.core.layout.TrackLayout;
 import giostra.core.look.Cascade;
 import giostra.core.look.Part;
@@ -24,6 +25,7 @@ import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.PageSettings;
+import giostra.core.page.TrackSettings;
 import giostra.core.piece.slider.SlideFlow.Words;
 import giostra.core.piece.slider.SliderSettings.PictureUse;
 import giostra.core.snag.Extent;
@@ -41,8 +43,10 @@ import giostra.core.value.Ink;
 import giostra.core.value.ToneColour;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntFunction;
 import java.util.function.IntPredicate;
@@ -55,11 +59,11 @@ import java.util.stream.IntStream;
  * F83 "background images that do not provide sufficient contrast".
  */
 public final class SlideContrast {
-  /** Between two widths that are looked at: crops that differ by less look the same. */
-  private static final double STEP = 1.02;
+  /** Between two widths that are looked at; where it changes between them is found by halving. */
+  private static final double STEP = 1.08;
 
   /** Widths that an overlay is tried at before it is tried at all of them. */
-  private static final int MOST_LOOKED = 8;
+  private static final int MOST_LOOKED = 3;
 
   private static final Part OVERLAY = SliderParts.SLIDE_OVERLAY;
 
@@ -76,6 +80,7 @@ public final class SlideContrast {
   private final Band band;
   private final BlockFlows blocks;
   private final SlideFlow flow;
+  private final TrackBand track;
   private final Piecewise slide;
   private final boolean mirrored;
   private final List<Flow> all;
@@ -88,7 +93,8 @@ public final class SlideContrast {
     this.band = band;
     this.blocks = new BlockFlows(document, band, pictures, scrollbar);
     this.flow = new SlideFlow(blocks);
-    this.slide = TrackLayout.in(document, piece, band, scrollbar).itemWidth();
+    this.track = TrackLayout.in(document, piece, band, scrollbar);
+    this.slide = track.itemWidth();
     this.mirrored =
         document.page().values().get(PageSettings.DIRECTION) == PageSettings.Direction.RTL;
     this.all = blocks.shown(piece).stream().map(item -> flow.slide(piece, item)).toList();
@@ -230,13 +236,28 @@ public final class SlideContrast {
           parts.stream().map(part -> PartContrast.asked(part, State.REST, scope, band)).toList();
     }
 
-    List<Found> at(int width, Ground overlay) {
+    /** Where all stands does not depend on the overlay: known of the widths looked at before. */
+    private final Map<Integer, Placed> placed = new HashMap<>();
+
+    private record Placed(double wide, double high, List<Words> words) {}
+
+    private Placed placed(int width) {
       var screen = new Screen(width, Screen.USUAL_HEIGHT);
       double wide = slide.at(width);
-      double high = Flow.tallest(all).height(wide, screen);
+      double high =
+          track.axis() == TrackSettings.Axis.DOWN
+              ? track.trackHeight().constantPx()
+              : Flow.tallest(all).height(wide, screen);
+      return new Placed(wide, high, standing.in(wide, high, screen));
+    }
+
+    List<Found> at(int width, Ground overlay) {
+      Placed here = placed.computeIfAbsent(width, this::placed);
+      double wide = here.wide();
+      double high = here.high();
       var veil = new GroundAt(overlay, wide, high, tone::colour);
       var below = new OverPicture(seen, size, wide, high, under, veil);
-      List<Words> words = standing.in(wide, high, screen);
+      List<Words> words = here.words();
       return IntStream.range(0, words.size())
           .mapToObj(i -> {
             Words each = words.get(i);
