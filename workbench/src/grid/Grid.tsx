@@ -259,12 +259,7 @@ export function Grid(props: Props) {
       onPaste={paste}
       tabIndex={-1}
     >
-      <div
-        role="row"
-        aria-rowindex={many ? 1 : undefined}
-        className="grid-row grid-heads"
-        style={style}
-      >
+      <div role="row" className="grid-row grid-heads" style={style}>
         {heads.map((head, index) => (
           <div key={index} role="columnheader" className="column-head">
             {head}

@@ -156,11 +156,7 @@ public final class SliderRoom implements TrackRoom<Slider>, TrackWritten<Slider>
 
   @Override
   public List<Snag> found(Rule rule, Slider piece, Looked at) {
-    return switch (rule) {
-      case CLIP -> GroundClips.of(piece, at);
-      case OVER_PICTURE -> SlideContrast.of(piece, at);
-      default -> List.of();
-    };
+    return rule == Rule.CLIP ? GroundClips.of(piece, at) : List.of();
   }
 
   @Override
