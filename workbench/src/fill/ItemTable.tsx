@@ -275,8 +275,10 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
       ),
     };
   };
+  const idAt = useCallback((index: number) => items[index]?.id ?? String(index), [items]);
   const rows: GridRows = {
     length: items.length,
+    idAt,
     at: (index) => {
       const item = items[index];
       return item && rowOf(item, index);

@@ -30,6 +30,8 @@ export interface GridRow {
 export interface GridRows {
   readonly length: number;
   at(index: number): GridRow | undefined;
+  /** The id of one without making it; to be the same function while the rows are. */
+  readonly idAt?: ((index: number) => string) | undefined;
 }
 
 /** What an element has to have that is a row of a grid. */
@@ -91,7 +93,7 @@ export function Grid(props: Props) {
   const virtual = useVirtualizer({
     count: many ? rows.length : 0,
     getScrollElement: () => scroller?.current ?? null,
-    getItemKey: (index) => rows.at(index)?.id ?? index,
+    ...(rows.idAt && { getItemKey: rows.idAt }),
     estimateSize: () => USUAL,
     overscan: 12,
     // The current cell is there wherever one has scrolled to, so that focus is never lost.
@@ -259,7 +261,12 @@ export function Grid(props: Props) {
       onPaste={paste}
       tabIndex={-1}
     >
-      <div role="row" className="grid-row grid-heads" style={style}>
+      <div
+        role="row"
+        aria-rowindex={many ? 1 : undefined}
+        className="grid-row grid-heads"
+        style={style}
+      >
         {heads.map((head, index) => (
           <div key={index} role="columnheader" className="column-head">
             {head}

@@ -33,6 +33,21 @@ public final class Fields {
           List.of(ConditionSettings.SHOW_QUERY),
           List.of(ItemSettings.ACTION, ItemSettings.ACTION_ON));
 
+  /** The words and the buttons of an item, as they are read. */
+  public static final List<Object> WORDED =
+      List.of(
+          ItemSettings.KICKER,
+          ItemSettings.HEADING,
+          ItemSettings.SUBHEADING,
+          ItemSettings.TEXT,
+          ItemSettings.BUTTON,
+          ItemSettings.BUTTON_LINK,
+          ItemSettings.BUTTON_ICON,
+          ItemSettings.BUTTON_2,
+          ItemSettings.BUTTON_2_LINK,
+          ItemSettings.BUTTON_2_ICON,
+          ItemSettings.BUTTON_ICON_SIDE);
+
   private static List<Setting<?>> details(LinkSettings link) {
     return List.of(link.window(), link.relations(), link.label());
   }
@@ -78,21 +93,30 @@ public final class Fields {
     return kind.isPiece() ? kind.room().fields(values) : List.of();
   }
 
-  /** Fields under the names that they have; of a link all that it consists of. */
+  /**
+   * Fields under the names that they have; of a link all that it consists of.
+   *
+   * @param settings settings, links, and lists of these
+   */
   public static List<Field> list(Object... settings) {
     var fields = new ArrayList<Field>();
     for (Object each : settings) {
-      if (each instanceof LinkSettings link) {
-        for (Setting<?> setting : link.all()) {
-          boolean address = setting == link.address();
-          fields.add(new Field(setting, setting.label(), address && !MINOR.contains(setting)));
-        }
-      } else {
-        var setting = (Setting<?>) each;
-        fields.add(new Field(setting, setting.label(), !MINOR.contains(setting)));
+      switch (each) {
+        case Setting<?> setting -> fields.add(field(setting, !MINOR.contains(setting)));
+        case LinkSettings link ->
+            link.all()
+                .forEach(setting ->
+                    fields.add(
+                        field(setting, setting == link.address() && !MINOR.contains(setting))));
+        case List<?> more -> fields.addAll(list(more.toArray()));
+        default -> throw new IllegalArgumentException(each + " is no setting");
       }
     }
     return List.copyOf(fields);
+  }
+
+  private static Field field(Setting<?> setting, boolean main) {
+    return new Field(setting, setting.label(), main);
   }
 
   /** The same, some under other names. */

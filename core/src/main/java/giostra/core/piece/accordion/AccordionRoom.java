@@ -9,9 +9,7 @@ import giostra.core.layout.BlockFlows;
 import giostra.core.layout.Containers;
 import giostra.core.layout.Heights;
 import giostra.core.layout.Heights.Measured;
-import giostra.core.layout.LaidOut;
-import giostra.core.layout.PictureSizes.Size;
-import giostra.core.layout.PictureWidths;
+import giostra.core.layout.PanelRoom;
 import giostra.core.layout.Resolution;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
@@ -22,7 +20,6 @@ import giostra.core.output.Written;
 import giostra.core.page.Document;
 import giostra.core.page.Fields.Field;
 import giostra.core.page.Item;
-import giostra.core.page.PanelSettings;
 import giostra.core.page.Starters.Starter;
 import giostra.core.snag.Asked;
 import giostra.core.snag.Judged;
@@ -36,7 +33,7 @@ import java.util.Set;
 
 /** All that accordions are. */
 public final class AccordionRoom
-    implements LaidOut<Accordion>, Written<Accordion>, Judged<Accordion> {
+    implements PanelRoom<Accordion>, Written<Accordion>, Judged<Accordion> {
   @Override
   public String word() {
     return "accordion";
@@ -65,11 +62,6 @@ public final class AccordionRoom
         AccordionParts.QUESTION,
         AccordionParts.SHARE,
         PanelParts.MARKER);
-  }
-
-  @Override
-  public boolean hasPanels() {
-    return true;
   }
 
   @Override
@@ -109,25 +101,6 @@ public final class AccordionRoom
     return Containers.narrowed(
         Containers.padded(document, piece, band, outer, scrollbar),
         Resolution.value(document, piece, AccordionSettings.INNER, band));
-  }
-
-  @Override
-  public Piecewise words(Accordion piece, PictureWidths widths) {
-    Document document = widths.document();
-    Band band = widths.band();
-    return panel(document, piece, band, Containers.outer(document, piece, band, 0), 0);
-  }
-
-  /** The picture of a panel. */
-  @Override
-  public Piecewise picture(Accordion piece, Item item, Size size, PictureWidths widths) {
-    return widths.panelPicture(piece, size);
-  }
-
-  @Override
-  public int level(Accordion piece, int below) {
-    int own = piece.values().get(PanelSettings.LEVEL);
-    return own == 0 ? below : own;
   }
 
   @Override

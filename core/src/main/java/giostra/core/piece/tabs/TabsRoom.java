@@ -9,9 +9,7 @@ import giostra.core.layout.Containers;
 import giostra.core.layout.HeadRowCount;
 import giostra.core.layout.Heights.Measured;
 import giostra.core.layout.ItemWidths;
-import giostra.core.layout.LaidOut;
-import giostra.core.layout.PictureSizes.Size;
-import giostra.core.layout.PictureWidths;
+import giostra.core.layout.PanelRoom;
 import giostra.core.layout.Resolution;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
@@ -22,7 +20,6 @@ import giostra.core.output.Written;
 import giostra.core.page.Document;
 import giostra.core.page.Fields.Field;
 import giostra.core.page.Item;
-import giostra.core.page.PanelSettings;
 import giostra.core.page.Starters.Starter;
 import giostra.core.snag.Asked;
 import giostra.core.snag.Judged;
@@ -35,7 +32,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /** All that tabs are. */
-public final class TabsRoom implements LaidOut<Tabs>, Written<Tabs>, Judged<Tabs> {
+public final class TabsRoom implements PanelRoom<Tabs>, Written<Tabs>, Judged<Tabs> {
   @Override
   public String word() {
     return "tabs";
@@ -54,11 +51,6 @@ public final class TabsRoom implements LaidOut<Tabs>, Written<Tabs>, Judged<Tabs
   @Override
   public Map<Part, Part> under() {
     return StandsOn.on(TabsParts.PANEL, StandsOn.WORDS);
-  }
-
-  @Override
-  public boolean hasPanels() {
-    return true;
   }
 
   @Override
@@ -109,25 +101,6 @@ public final class TabsRoom implements LaidOut<Tabs>, Written<Tabs>, Judged<Tabs
       Document document, Tabs piece, Band band, Piecewise outer, double scrollbar) {
     Piecewise beside = TabsBand.beside(document, piece, band, outer);
     return Containers.padded(document, piece, band, beside, scrollbar);
-  }
-
-  @Override
-  public Piecewise words(Tabs piece, PictureWidths widths) {
-    Document document = widths.document();
-    Band band = widths.band();
-    return panel(document, piece, band, Containers.outer(document, piece, band, 0), 0);
-  }
-
-  /** The picture of a panel. */
-  @Override
-  public Piecewise picture(Tabs piece, Item item, Size size, PictureWidths widths) {
-    return widths.panelPicture(piece, size);
-  }
-
-  @Override
-  public int level(Tabs piece, int below) {
-    int own = piece.values().get(PanelSettings.LEVEL);
-    return own == 0 ? below : own;
   }
 
   @Override
