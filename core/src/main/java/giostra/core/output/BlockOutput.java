@@ -1,34 +1,80 @@
 package giostra.core.output;
 
+import giostra.core.layout.Outline;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.BlockSettings.Shape;
 import giostra.core.page.Column;
+import giostra.core.page.Document;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.LinkSettings.Link;
+import giostra.core.page.MarkSettings;
 import giostra.core.page.Piece;
+import giostra.core.page.PieceSettings;
+import giostra.core.page.Section;
+import giostra.core.page.SectionSettings.Extent;
 import giostra.core.value.Aspect;
 import giostra.core.value.Focus;
 import giostra.core.value.Shares;
 import java.util.ArrayList;
-import java.util.function.Consumer;
 
-/** Writes plain blocks, and hands pieces to those who write them. */
+/** Writes a block of a section with all that is in it; pieces are written by their kind. */
 final class BlockOutput {
+  private final Document document;
   private final Writing writing;
   private final Html out;
-  private final Consumer<Block> inside;
 
-  /**
-   * @param inside writes a block that stands in a column
-   */
-  BlockOutput(Writing writing, Consumer<Block> inside) {
-    this.writing = writing;
+  BlockOutput(Document document, Shipped shipped, Outline outline, Icons icons) {
+    this.document = document;
+    this.writing = new Writing(document, shipped, outline, icons, this::wrapped);
     this.out = writing.out;
-    this.inside = inside;
   }
 
-  void write(Block block) {
+  /** Writes it. */
+  BlockFiles write(Section section, BlockFiles.Given given) {
+    Block block = given.block();
+    wrapped(block);
+    if (block instanceof Piece piece) {
+      // Only a piece that stands in a section by itself may leave its measure.
+      writing.css.put(
+          "#g-" + section.id() + ">.g-block[data-block=" + block.id() + "]",
+          "inline-size",
+          band ->
+              writing.value(piece, PieceSettings.EXTENT, band) == Extent.EDGE
+                  ? "100%"
+                  : writing.content(section, band));
+    }
+    String html = out.toString();
+    return new BlockFiles(given, html, Gathered.of(writing, Document.walk(block).toList(), html));
+  }
+
+  private void wrapped(Block block) {
+    if (block instanceof Piece piece && piece.values().get(PieceSettings.HIDDEN)) {
+      return;
+    }
+    String anchor = block instanceof Piece piece ? piece.values().get(MarkSettings.ANCHOR) : "";
+    out.open("div", "class", "g-block", "id", anchor, "data-block", block.id());
+    inside(block);
+    out.close("div");
+    writing.styles().of(block);
+    if (block instanceof Piece piece) {
+      shown(piece);
+    }
+  }
+
+  private void shown(Piece piece) {
+    boolean everywhere =
+        document.bands().all().stream()
+            .allMatch(band -> writing.value(piece, PieceSettings.SHOWN, band));
+    if (!everywhere) {
+      writing.css.put(
+          ".g-block[data-block=" + piece.id() + "]",
+          "display",
+          band -> writing.value(piece, PieceSettings.SHOWN, band) ? "block" : "none");
+    }
+  }
+
+  private void inside(Block block) {
     switch (block) {
       case Block.Heading heading -> heading(heading);
       case Block.Text text -> text(text);
@@ -112,7 +158,7 @@ final class BlockOutput {
     out.open("div", "class", "g-columns", "id", "g-" + columns.id());
     for (Column column : columns.columns()) {
       out.open("div", "class", "g-column", "data-column", column.id());
-      column.blocks().forEach(inside);
+      column.blocks().forEach(this::wrapped);
       out.close("div");
     }
     out.close("div");
@@ -125,7 +171,7 @@ final class BlockOutput {
   /** Columns in another order than they are read in, where a band asks for it. */
   private void order(Block.Columns columns, int count) {
     boolean some =
-        writing.document.bands().all().stream()
+        document.bands().all().stream()
             .anyMatch(b -> !writing.value(columns, BlockSettings.ORDER, b).isEmpty());
     if (!some) {
       return;

@@ -93,7 +93,7 @@ public final class Compiled {
   /** Markup of each block of a section, by id, in page order: what a stage can swap. */
   public Map<String, String> blocks() {
     var all = new LinkedHashMap<String, String>();
-    sections.forEach(section -> all.putAll(section.blocks()));
+    sections.forEach(section -> all.putAll(section.markup()));
     return all;
   }
 
@@ -141,15 +141,16 @@ public final class Compiled {
       if (now == old) {
         continue;
       }
+      Map<String, String> was = old.markup();
+      Map<String, String> is = now.markup();
       alike =
-          now.frame().equals(old.frame())
-              && List.copyOf(now.blocks().keySet()).equals(List.copyOf(old.blocks().keySet()));
-      now.blocks()
-          .forEach((id, html) -> {
-            if (!html.equals(old.blocks().get(id))) {
-              changed.put(id, html);
-            }
-          });
+          now.opens().equals(old.opens())
+              && List.copyOf(is.keySet()).equals(List.copyOf(was.keySet()));
+      is.forEach((id, html) -> {
+        if (!html.equals(was.get(id))) {
+          changed.put(id, html);
+        }
+      });
     }
     return alike ? Optional.of(changed) : Optional.empty();
   }

@@ -3,6 +3,7 @@ package giostra.core.output;
 import giostra.core.band.Band;
 import giostra.core.layout.Outline;
 import giostra.core.media.IconSprite;
+import giostra.core.page.Block;
 import giostra.core.page.Document;
 import giostra.core.page.Page;
 import giostra.core.page.PageSettings;
@@ -37,13 +38,16 @@ public final class Compiler {
   private final Document document;
   private final Shipped shipped;
   private final Outline outline;
+  private final PageGiven given;
   private final Map<Section, SectionFiles> known = new IdentityHashMap<>();
+  private final Map<Block, BlockFiles> blocks = new IdentityHashMap<>();
 
   /** Rules of the page itself, by the ids of their bands. */
   private final List<String> shared = new ArrayList<>();
 
   private Compiler(Document document, Shipped shipped, @Nullable Compiled before) {
     this.document = document;
+    this.given = PageGiven.of(document);
     this.outline =
         Outline.of(
             document,
@@ -52,7 +56,10 @@ public final class Compiler {
                 : before.sections().stream().map(each -> each.given().levels()).toList());
     this.shipped = before != null && before.shipped().equals(shipped) ? before.shipped() : shipped;
     if (before != null && before.shipped() == this.shipped) {
-      before.sections().forEach(each -> known.put(each.given().section(), each));
+      for (SectionFiles section : before.sections()) {
+        known.put(section.given().section(), section);
+        section.blocks().forEach(block -> blocks.put(block.given().block(), block));
+      }
     }
   }
 
@@ -69,8 +76,8 @@ public final class Compiler {
   }
 
   /**
-   * Compiles, and takes over what was written before of sections that nothing has changed for. What
-   * comes of it is the same as without.
+   * Compiles, and takes over what was written before of sections and of blocks that nothing has
+   * changed for. What comes of it is the same as without.
    */
   public static Compiled compile(Document document, Shipped shipped, Compiled before) {
     return new Compiler(document, shipped, before).run();
@@ -88,7 +95,7 @@ public final class Compiler {
     var icons = new TreeMap<String, IconSprite.Symbol>();
     var files = new LinkedHashSet<String>();
     var missing = new LinkedHashSet<String>();
-    for (SectionFiles each : sections) {
+    for (Gathered each : gathered(sections)) {
       icons.putAll(each.icons());
       files.addAll(each.pictures());
       missing.addAll(each.missing());
@@ -122,13 +129,17 @@ public final class Compiler {
     var all = new StringBuilder(sheet.fixed());
     document.bands().widestFirst().forEach(band -> all.append(band.id()).append(band.query()));
     shared.forEach(all::append);
-    sections.forEach(each -> all.append(each.sheet()).append(each.mostItems()));
+    sections.forEach(each -> all.append(each.sheet()).append(each.gathered().mostItems()));
     return Hash.of(all.toString());
+  }
+
+  private static List<Gathered> gathered(List<SectionFiles> sections) {
+    return sections.stream().map(SectionFiles::gathered).toList();
   }
 
   private static Set<String> kinds(List<SectionFiles> sections) {
     var kinds = new TreeSet<String>();
-    sections.forEach(each -> kinds.addAll(each.kinds()));
+    gathered(sections).forEach(each -> kinds.addAll(each.kinds()));
     return kinds;
   }
 
@@ -136,7 +147,7 @@ public final class Compiler {
     var everywhere = new BandCss(document.bands());
     var everywhereHover = new BandCss(document.bands());
     var worn = new HashSet<String>();
-    sections.forEach(each -> worn.addAll(each.worn()));
+    gathered(sections).forEach(each -> worn.addAll(each.worn()));
     new StyleCss(document, everywhere, everywhereHover, pictures::path).everywhere(worn);
     for (BandCss each : List.of(everywhere, everywhereHover)) {
       new TreeMap<>(each.byBand())
@@ -147,12 +158,12 @@ public final class Compiler {
     }
     Set<String> kinds = kinds(sections);
     var parts = new TreeSet<String>();
-    sections.forEach(each -> parts.addAll(each.parts()));
+    gathered(sections).forEach(each -> parts.addAll(each.parts()));
     var fixed = new StringBuilder(Stylesheet.faces(fonts)).append(Stylesheet.base());
     kinds.forEach(kind -> fixed.append(Stylesheet.of(kind, kinds)));
     parts.forEach(part -> fixed.append(Stylesheet.part(part)));
     var groups = new ArrayList<Sheet.Group>();
-    int most = sections.stream().mapToInt(SectionFiles::mostItems).max().orElse(0);
+    int most = gathered(sections).stream().mapToInt(Gathered::mostItems).max().orElse(0);
     groups.add(
         new Sheet.Group(
             "",
@@ -160,11 +171,11 @@ public final class Compiler {
                 .mapToObj(
                     i -> String.format(Locale.ROOT, ".g-item:nth-child(%d){--g-i:%d}", i + 1, i))
                 .toList()));
-    List<String> hover = nested(byBand(everywhereHover, sections, SectionFiles::hover));
+    List<String> hover = nested(byBand(everywhereHover, sections, Gathered::hover));
     if (!hover.isEmpty()) {
       groups.add(new Sheet.Group("(hover:hover) and (pointer:fine)", hover));
     }
-    byBand(everywhere, sections, SectionFiles::css)
+    byBand(everywhere, sections, Gathered::css)
         .forEach((band, rules) -> {
           boolean lead = band.equals(document.bands().lead());
           if (lead || !rules.isEmpty()) {
@@ -172,7 +183,8 @@ public final class Compiler {
           }
         });
     groups.add(
-        new Sheet.Group("", sections.stream().flatMap(each -> each.within().stream()).toList()));
+        new Sheet.Group(
+            "", gathered(sections).stream().flatMap(each -> each.within().stream()).toList()));
     return Sheet.of(fixed.toString(), groups);
   }
 
@@ -180,12 +192,13 @@ public final class Compiler {
   private Map<Band, List<String>> byBand(
       BandCss first,
       List<SectionFiles> sections,
-      Function<SectionFiles, Map<String, List<String>>> rules) {
+      Function<Gathered, Map<String, List<String>>> rules) {
     var all = new LinkedHashMap<Band, List<String>>();
     Map<String, List<String>> shared = first.byBand();
     for (Band band : document.bands().widestFirst()) {
       var own = new ArrayList<String>(shared.getOrDefault(band.id(), List.of()));
-      sections.forEach(each -> own.addAll(rules.apply(each).getOrDefault(band.id(), List.of())));
+      gathered(sections)
+          .forEach(each -> own.addAll(rules.apply(each).getOrDefault(band.id(), List.of())));
       all.put(band, own);
     }
     return all;
@@ -257,18 +270,11 @@ public final class Compiler {
   }
 
   private SectionFiles section(Section section) {
-    var given =
-        new SectionFiles.Given(
-            section,
-            document.site(),
-            document.page().values().styles(),
-            document.page().values().get(PageSettings.LANGUAGE),
-            document.page().values().get(PageSettings.DIRECTION),
-            outline.of(section));
+    var asked = new SectionFiles.Given(section, given, outline.of(section));
     SectionFiles before = known.get(section);
-    return before != null && before.given().same(given)
+    return before != null && before.given().same(asked)
         ? before
-        : new SectionOutput(document, shipped, outline, given).write();
+        : new SectionOutput(document, shipped, outline, asked).write(blocks);
   }
 
   private String siteName() {

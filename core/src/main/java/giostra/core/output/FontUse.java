@@ -30,31 +30,39 @@ record FontUse(Set<Typeface> families, BitSet characters) {
 
   /** That of a page: what it and its sections ask for, together. */
   static FontUse of(Document document, List<SectionFiles> sections) {
-    var all = new FontUse(EnumSet.noneOf(Typeface.class), new BitSet());
+    FontUse all = together(sections.stream().map(each -> each.gathered().fonts()).toList());
     all.roles(document, document.page());
     Stream.of(document.site(), document.page()).forEach(all::styles);
-    for (SectionFiles each : sections) {
-      all.families.addAll(each.fonts().families);
-      all.characters.or(each.fonts().characters);
-    }
     return all;
   }
 
-  /** That of a section, and of the looks that its pieces wear. */
-  static FontUse of(Document document, Section section, Stream<String> markup) {
+  /** What some ask for, together. */
+  static FontUse together(List<FontUse> some) {
     var all = new FontUse(EnumSet.noneOf(Typeface.class), new BitSet());
-    if (says(section)) {
-      all.roles(document, section);
+    for (FontUse each : some) {
+      all.families.addAll(each.families);
+      all.characters.or(each.characters);
     }
-    Document.walk(section).forEach(all::styles);
-    worn(document, section).forEach(all::styles);
-    markup.forEach(text -> text.codePoints().forEach(all.characters::set));
     return all;
   }
 
-  /** The looks that pieces of a section wear. */
-  static Stream<Look> worn(Document document, Section section) {
-    return Document.walk(section)
+  /** That of some nodes, and of the looks that pieces among them wear. */
+  static FontUse of(Document document, List<Node> nodes, String markup) {
+    var all = new FontUse(EnumSet.noneOf(Typeface.class), new BitSet());
+    for (Node each : nodes) {
+      if (each instanceof Section && says(each)) {
+        all.roles(document, each);
+      }
+      all.styles(each);
+    }
+    worn(document, nodes).forEach(all::styles);
+    markup.codePoints().forEach(all.characters::set);
+    return all;
+  }
+
+  /** The looks that pieces among some nodes wear. */
+  static Stream<Look> worn(Document document, List<Node> nodes) {
+    return nodes.stream()
         .flatMap(node ->
             node instanceof Piece piece ? document.site().wornBy(piece).stream() : Stream.empty())
         .distinct();

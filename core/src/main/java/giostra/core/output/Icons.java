@@ -48,6 +48,11 @@ public final class Icons {
         });
   }
 
+  /** The same, of which none is used yet. */
+  Icons afresh() {
+    return new Icons(set, own);
+  }
+
   /** What was used, by name. */
   public Map<String, IconSprite.Symbol> used() {
     return used;

@@ -1,47 +1,75 @@
 package giostra.core.output;
 
-import giostra.core.band.Band;
 import giostra.core.layout.Outline;
 import giostra.core.page.Block;
 import giostra.core.page.Document;
-import giostra.core.page.Look;
-import giostra.core.page.MarkSettings;
-import giostra.core.page.Node;
-import giostra.core.page.Piece;
-import giostra.core.page.PieceSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
-import giostra.core.page.SectionSettings.Extent;
 import giostra.core.page.SiteSettings;
-import giostra.core.value.Setting;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
-/** Writes one section of a page. */
+/** Writes one section of a page: what it has of itself, and those of its blocks that changed. */
 final class SectionOutput {
   private final Document document;
+  private final Shipped shipped;
+  private final Outline outline;
   private final SectionFiles.Given given;
   private final Section section;
   private final Writing writing;
-  private final BlockOutput blocks;
 
   SectionOutput(Document document, Shipped shipped, Outline outline, SectionFiles.Given given) {
     this.document = document;
+    this.shipped = shipped;
+    this.outline = outline;
     this.given = given;
     this.section = given.section();
-    this.writing = new Writing(document, shipped, outline, this::wrapped);
-    this.blocks = new BlockOutput(writing, this::wrapped);
+    var icons =
+        new Icons(
+            shipped.icons(),
+            shipped.media().sprite(document.site().values().get(SiteSettings.ICONS)));
+    this.writing = new Writing(document, shipped, outline, icons, _ -> {});
   }
 
-  /** Writes it. */
-  SectionFiles write() {
-    String id = "#g-" + section.id();
+  /**
+   * Writes it.
+   *
+   * @param known what was written before, of any blocks
+   */
+  SectionFiles write(Map<Block, BlockFiles> known) {
+    open();
+    rules();
+    String opens = writing.out.toString();
+    writing.out.close("section");
+    String closes = writing.out.from(opens.length());
+    List<BlockFiles> blocks =
+        section.blocks().stream().map(block -> block(block, known.get(block))).toList();
+    var all = new ArrayList<>(List.of(Gathered.of(writing, List.of(section), opens)));
+    blocks.forEach(each -> all.add(each.gathered()));
+    Gathered gathered = Gathered.together(all);
+    String rules = gathered.rules();
+    int markup = blocks.stream().mapToInt(each -> each.html().length()).sum();
+    return new SectionFiles(
+        given,
+        opens,
+        closes,
+        blocks,
+        gathered,
+        Hash.of(rules),
+        writing.out.length() + markup + rules.length());
+  }
+
+  private BlockFiles block(Block block, @Nullable BlockFiles before) {
+    var asked = BlockFiles.Given.of(block, section, given.page(), outline);
+    return before != null && before.given().same(asked)
+        ? before
+        : new BlockOutput(document, shipped, outline, writing.icons.afresh()).write(section, asked);
+  }
+
+  private void open() {
     String tone = Css.word(section.values().get(SectionSettings.TONE));
     Optional<Shipped.Picture> ground =
         writing.pictures.find(section.values().get(SectionSettings.GROUND));
@@ -64,96 +92,18 @@ final class SectionOutput {
             "g-ground",
             "fetchpriority",
             "high"));
+  }
+
+  private void rules() {
+    String id = "#g-" + section.id();
     writing.styles().of(section);
     writing.css.put(
         id,
         "padding-block",
         band ->
-            value(section, SectionSettings.SPACE_ABOVE, band).css()
+            writing.value(section, SectionSettings.SPACE_ABOVE, band).css()
                 + " "
-                + value(section, SectionSettings.SPACE_BELOW, band).css());
-    writing.css.put(id + ">.g-block", "inline-size", band -> content(section, band));
-    var frame = new ArrayList<String>();
-    var written = new LinkedHashMap<String, String>();
-    int end = 0;
-    for (Block block : section.blocks()) {
-      int start = writing.out.length();
-      frame.add(writing.out.from(end).substring(0, start - end));
-      wrapped(block);
-      written.put(block.id(), writing.out.from(start));
-      end = writing.out.length();
-      if (block instanceof Piece piece) {
-        // Only a piece that stands in a section by itself may leave its measure.
-        writing.css.put(
-            id + ">.g-block[data-block=" + block.id() + "]",
-            "inline-size",
-            band ->
-                value(piece, PieceSettings.EXTENT, band) == Extent.EDGE
-                    ? "100%"
-                    : content(section, band));
-      }
-    }
-    writing.out.close("section");
-    frame.add(writing.out.from(end));
-    Map<String, List<String>> css = writing.css.byBand();
-    Map<String, List<String>> hover = writing.hoverCss.byBand();
-    List<String> within = List.copyOf(writing.within);
-    String rules = SectionFiles.rules(css, hover, within);
-    return new SectionFiles(
-        given,
-        List.copyOf(frame),
-        written,
-        css,
-        hover,
-        within,
-        writing.kinds,
-        writing.parts,
-        writing.mostItems,
-        writing.icons.used(),
-        writing.pictures.files,
-        writing.pictures.missing,
-        writing.origins,
-        FontUse.of(document, section, Stream.concat(frame.stream(), written.values().stream())),
-        FontUse.worn(document, section).map(Look::id).collect(Collectors.toSet()),
-        Hash.of(rules),
-        writing.out.length() + rules.length());
-  }
-
-  private <T> T value(Node node, Setting<T> setting, Band band) {
-    return writing.value(node, setting, band);
-  }
-
-  private String content(Section section, Band band) {
-    if (value(section, SectionSettings.EXTENT, band) == Extent.EDGE) {
-      return "100%";
-    }
-    String padding = value(section, SectionSettings.PADDING, band).css();
-    String measure = value(document.site(), SiteSettings.MEASURE, band).css();
-    return String.format(Locale.ROOT, "max(0px,min(100%% - 2*%s,%s))", padding, measure);
-  }
-
-  private void wrapped(Block block) {
-    if (block instanceof Piece piece && piece.values().get(PieceSettings.HIDDEN)) {
-      return;
-    }
-    String anchor = block instanceof Piece piece ? piece.values().get(MarkSettings.ANCHOR) : "";
-    writing.out.open("div", "class", "g-block", "id", anchor, "data-block", block.id());
-    blocks.write(block);
-    writing.out.close("div");
-    writing.styles().of(block);
-    if (block instanceof Piece piece) {
-      shown(piece);
-    }
-  }
-
-  private void shown(Piece piece) {
-    boolean everywhere =
-        document.bands().all().stream().allMatch(band -> value(piece, PieceSettings.SHOWN, band));
-    if (!everywhere) {
-      writing.css.put(
-          ".g-block[data-block=" + piece.id() + "]",
-          "display",
-          band -> value(piece, PieceSettings.SHOWN, band) ? "block" : "none");
-    }
+                + writing.value(section, SectionSettings.SPACE_BELOW, band).css());
+    writing.css.put(id + ">.g-block", "inline-size", band -> writing.content(section, band));
   }
 }

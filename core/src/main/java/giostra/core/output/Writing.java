@@ -23,6 +23,8 @@ import giostra.core.page.Node;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
+import giostra.core.page.Section;
+import giostra.core.page.SectionSettings;
 import giostra.core.page.SiteSettings;
 import giostra.core.season.Season;
 import giostra.core.value.Focus;
@@ -34,6 +36,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -44,8 +47,8 @@ import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 
 /**
- * A section while it is written: where markup and rules go, what is asked of the files beside it,
- * and the parts that all kinds share.
+ * A section or a block while it is written: where markup and rules go, what is asked of the files
+ * beside it, and the parts that all kinds share.
  */
 public final class Writing {
   final Document document;
@@ -82,16 +85,14 @@ public final class Writing {
   /**
    * @param blocks writes a block where it stands; panels hold blocks
    */
-  public Writing(Document document, Shipped shipped, Outline outline, Consumer<Block> blocks) {
+  Writing(
+      Document document, Shipped shipped, Outline outline, Icons icons, Consumer<Block> blocks) {
     this.document = document;
     this.labels = Labels.in(document.page().values().get(PageSettings.LANGUAGE));
     this.css = new BandCss(document.bands());
     this.hoverCss = new BandCss(document.bands());
     this.pictures = new Pictures(document, shipped.media(), origins);
-    this.icons =
-        new Icons(
-            shipped.icons(),
-            shipped.media().sprite(document.site().values().get(SiteSettings.ICONS)));
+    this.icons = icons;
     this.hosts = shipped.hosts();
     this.blocks = blocks;
     this.outline = outline;
@@ -155,6 +156,16 @@ public final class Writing {
   /** What holds of a node in a band. */
   public <T> T value(Node node, Setting<T> setting, Band band) {
     return Resolution.value(document, node, setting, band);
+  }
+
+  /** How wide the blocks of a section are. */
+  String content(Section section, Band band) {
+    if (value(section, SectionSettings.EXTENT, band) == SectionSettings.Extent.EDGE) {
+      return "100%";
+    }
+    String padding = value(section, SectionSettings.PADDING, band).css();
+    String measure = value(document.site(), SiteSettings.MEASURE, band).css();
+    return String.format(Locale.ROOT, "max(0px,min(100%% - 2*%s,%s))", padding, measure);
   }
 
   /** Writes what is said of how parts look. */

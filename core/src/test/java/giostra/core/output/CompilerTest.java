@@ -18,11 +18,13 @@ import giostra.core.piece.tabs.Tabs;
 import giostra.core.testing.RandomDocuments;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.jsoup.parser.ParseErrorList;
@@ -90,12 +92,21 @@ class CompilerTest {
                     "between-heading",
                     Values.NONE.with(BlockSettings.HEADING_TEXT, Values.ALL, "Between")))));
     for (long more = seed + 1000; sections.size() < 8; more++) {
-      for (Section section : RandomDocuments.document(more).page().sections()) {
-        String end = "-" + more;
-        sections.add((Section) renamed(section, end));
-      }
+      // In every other section two stand together, so that blocks have others beside them.
+      Section drawn = drawn(more);
+      Section beside = drawn(more + 10_000);
+      sections.add(
+          more % 2 == 0
+              ? drawn
+              : drawn.holding(
+                  Stream.concat(drawn.blocks().stream(), beside.blocks().stream()).toList()));
     }
     return new Document(first.site(), first.page().holding(sections));
+  }
+
+  private static Section drawn(long seed) {
+    Section section = RandomDocuments.document(seed).page().sections().getFirst();
+    return (Section) renamed(section, "-" + seed);
   }
 
   private static Node renamed(Node node, String end) {
@@ -144,6 +155,31 @@ class CompilerTest {
     assertThat(patched).isGreaterThan(300);
   }
 
+  @Test
+  void ofASectionWithManyPiecesAnEditTouchesOne() {
+    Document document = several(0);
+    Section section =
+        document.page().sections().stream()
+            .max(Comparator.comparingInt(each -> each.blocks().size()))
+            .orElseThrow();
+    assertThat(section.blocks()).hasSizeGreaterThan(1);
+    int at = document.page().sections().indexOf(section);
+    Compiled before = Compiler.compile(document, SHIPPED);
+    Block touched =
+        section.blocks().stream().filter(Piece.class::isInstance).findFirst().orElseThrow();
+    Edit edit = new Edit.SetValue(touched.id(), "name", "", "Another name");
+    Compiled after =
+        Compiler.compile(Edits.apply(document, List.of(edit)).document(), SHIPPED, before);
+    List<BlockFiles> old = before.sections().get(at).blocks();
+    List<BlockFiles> now = after.sections().get(at).blocks();
+    for (int i = 0; i < old.size(); i++) {
+      boolean same = now.get(i) == old.get(i);
+      assertThat(same)
+          .as(old.get(i).given().block().id())
+          .isEqualTo(section.blocks().get(i) != touched);
+    }
+  }
+
   /** Documents share where nodes stand; each still has its own. */
   private static void findsEachNode(Document document) {
     assertThat(document.nodes()).allMatch(node -> document.find(node.id()).orElseThrow() == node);
@@ -157,7 +193,7 @@ class CompilerTest {
     Node node = nodes.get(random.nextInt(nodes.size()));
     List<Section> sections = document.page().sections();
     Section section = sections.get(random.nextInt(sections.size()));
-    return switch (random.nextInt(8)) {
+    return switch (random.nextInt(9)) {
       case 0 ->
           List.of(
               new Edit.SetValue(
@@ -181,6 +217,14 @@ class CompilerTest {
                   "padding",
                   document.bands().lead().id(),
                   random.nextInt(60) + "px"));
+      case 6 -> {
+        List<Block> blocks = section.blocks();
+        Section to = sections.get(random.nextInt(sections.size()));
+        String block = blocks.get(random.nextInt(blocks.size())).id();
+        yield block.equals("between-heading") || blocks.size() < 2
+            ? List.of()
+            : List.of(new Edit.MoveNode(block, to.id(), 0));
+      }
       case 5 -> List.of(new Edit.SetValue("page", "title", "", "Title " + random.nextInt()));
       default ->
           node instanceof Item
