@@ -23,8 +23,8 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
  */
 @Component
 class Documents {
-  /** Nodes of the documents that are remembered, together. */
-  private static final long MOST_NODES = 200_000;
+  /** Nodes of the documents that are remembered, together; each takes some 600 bytes. */
+  private static final long MOST_NODES = 40_000;
 
   /** A revision of a page, with one of its site. */
   private record Revision(String page, int number, int siteNumber) {}

@@ -20,12 +20,12 @@ import org.springframework.stereotype.Component;
 @Component
 public class Stage {
   /** Characters of the sheets that are remembered, together, and for how long each is. */
-  private static final long MOST_SHEETS = 16_000_000;
+  private static final long MOST_SHEETS = 8_000_000;
 
   private static final Duration SHEETS_KEPT = Duration.ofMinutes(5);
 
   /** Characters of the pages that are remembered, together. */
-  private static final long MOST_PAGES = 32_000_000;
+  private static final long MOST_PAGES = 24_000_000;
 
   private final MediaService media;
   private final StockService stock;

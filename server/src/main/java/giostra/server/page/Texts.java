@@ -15,7 +15,7 @@ import tools.jackson.databind.util.RawValue;
 @Component
 class Texts {
   /** Characters of the sections that are remembered, together. */
-  private static final long MOST = 16_000_000;
+  private static final long MOST = 8_000_000;
 
   /** By the section itself, for as long as somebody has it. */
   private final Cache<Section, String> sections =
