@@ -422,13 +422,13 @@ class Paint {
 
   static void starters(File out, Color[][] people) throws Exception {
     paint(out, "", "start-harbour", 2560, 1600, 41, Paint::harbour);
-    paint(out, "", "start-mountains", 1600, 1200, 42, Paint::mountains);
+    paint(out, "", "start-mountains", 2560, 1600, 42, Paint::mountains);
     paint(out, "", "start-lighthouse", 2560, 1600, 43, Paint::lighthouse);
     paint(out, "", "start-balloons", 2560, 1600, 44, Paint::balloons);
-    paint(out, "", "start-pines", 1600, 1200, 45, Paint::pines);
+    paint(out, "", "start-pines", 2560, 1600, 45, Paint::pines);
     paint(out, "", "start-roofs", 1600, 1200, 46, Paint::roofs);
     paint(out, "", "start-pears", 1600, 1200, 47, Paint::pears);
-    paint(out, "", "start-waves", 1600, 1200, 48, Paint::waves);
+    paint(out, "", "start-waves", 2560, 1600, 48, Paint::waves);
     int[] who = {1, 3, 4, 5};
     for (int i = 0; i < who.length; i++) {
       Color[] p = people[(who[i] + 2) % people.length];

@@ -178,6 +178,20 @@ public final class TextFit {
     return widest;
   }
 
+  /** Width of its widest line in a width in px, where none of its words breaks. */
+  public double reach(double widthPx) {
+    double widest = 0;
+    double at = 0;
+    for (Stretch each : stretches) {
+      if (at > 0 && at + each.bare() > widthPx + HAIR) {
+        at = 0;
+      }
+      widest = Math.max(widest, at + each.bare());
+      at = each.ends() ? 0 : at + each.full();
+    }
+    return Math.min(widest, widthPx);
+  }
+
   /** Width of its widest stretch in px: a line that is narrower breaks within a word. */
   public double least() {
     return stretches.stream().mapToDouble(Stretch::bare).max().orElse(0);

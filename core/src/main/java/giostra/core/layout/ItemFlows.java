@@ -58,19 +58,47 @@ public final class ItemFlows {
     return !name.isEmpty() && !Fields.off(piece, "icon");
   }
 
-  /** Kicker, heading, subheading and text, those that there are. */
-  public List<Flow> words(Piece piece, Item item, Part heading) {
-    var parts = new ArrayList<Flow>();
-    line(item, PageParts.KICKER, Fields.shown(piece, item, ItemSettings.KICKER))
-        .ifPresent(parts::add);
-    line(item, heading, Fields.shown(piece, item, ItemSettings.HEADING)).ifPresent(parts::add);
-    line(item, PageParts.SUBHEADING, Fields.shown(piece, item, ItemSettings.SUBHEADING))
-        .ifPresent(parts::add);
+  /**
+   * Words of an item.
+   *
+   * @param line where it is one line that breaks as it must, and no text of several paragraphs
+   * @param balanced whether its lines are, as those of headings
+   */
+  public record Said(Part part, Flow flow, Optional<Text> line, boolean balanced) {
+    /** How far its letters reach in a width, px; all the way where it is a text of several. */
+    public double reach(double width, Screen screen) {
+      return line.map(text -> balanced ? text.balanced(width, screen) : text.reach(width, screen))
+          .orElse(width);
+    }
+  }
+
+  /** Kicker, heading, subheading and text with their parts, those that there are. */
+  public List<Said> said(Piece piece, Item item, Part heading) {
+    var all = new ArrayList<Said>();
+    said(item, PageParts.KICKER, Fields.shown(piece, item, ItemSettings.KICKER), false)
+        .ifPresent(all::add);
+    said(item, heading, Fields.shown(piece, item, ItemSettings.HEADING), true).ifPresent(all::add);
+    said(item, PageParts.SUBHEADING, Fields.shown(piece, item, ItemSettings.SUBHEADING), false)
+        .ifPresent(all::add);
     String text = Fields.shown(piece, item, ItemSettings.TEXT);
     if (!text.isBlank()) {
-      parts.add(copy(PageParts.ITEM_TEXT, piece, item, text));
+      all.add(
+          new Said(
+              PageParts.ITEM_TEXT,
+              copy(PageParts.ITEM_TEXT, piece, item, text),
+              Optional.empty(),
+              false));
     }
-    return parts;
+    return all;
+  }
+
+  private Optional<Said> said(Item item, Part part, String text, boolean balanced) {
+    return line(item, part, text).map(line -> new Said(part, line, Optional.of(line), balanced));
+  }
+
+  /** The same without their parts. */
+  public List<Flow> words(Piece piece, Item item, Part heading) {
+    return said(piece, item, heading).stream().map(Said::flow).toList();
   }
 
   /** One of its lines; none where it says nothing. */

@@ -1,6 +1,8 @@
 package giostra.core.layout;
 
+import giostra.core.fit.Samples;
 import giostra.core.value.Aspect;
+import giostra.core.value.Focus;
 import java.util.Optional;
 
 /** Where the sizes of pictures are looked up; one that is not found takes no room. */
@@ -27,6 +29,18 @@ public interface PictureSizes {
     public Aspect aspect() {
       return new Aspect(width, height);
     }
+  }
+
+  /**
+   * What is seen on a picture.
+   *
+   * @param focus the point of it that stays in view where it is cut
+   */
+  record Seen(Samples samples, Focus focus) {}
+
+  /** What is seen on the picture with that id; nothing where its pixels are not known. */
+  default Optional<Seen> seen(String id) {
+    return Optional.empty();
   }
 
   /** The size of the picture with that id. */

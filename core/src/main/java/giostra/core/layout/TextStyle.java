@@ -70,6 +70,32 @@ public record TextStyle(
       return Math.floor(width * 64 + 1e-6) / 64;
     }
 
+    /** How wide its widest line is in a width, px. */
+    public double reach(double width, Screen screen) {
+      double drawn = style.drawn(screen);
+      return fit.reach(kept(width) * MEASURED / drawn) * drawn / MEASURED;
+    }
+
+    /**
+     * The same where lines are balanced: as narrow as they can be without one more. Source: CSS
+     * Text 4, "text-wrap-style: balance"; that Chromium looks for that width, from measuring.
+     */
+    public double balanced(double width, Screen screen) {
+      double drawn = style.drawn(screen);
+      double wide = kept(width) * MEASURED / drawn;
+      int lines = fit.lines(wide);
+      double narrow = Math.min(wide, fit.least());
+      while (wide - narrow > 0.5 * MEASURED / drawn) {
+        double middle = (wide + narrow) / 2;
+        if (fit.lines(middle) == lines) {
+          wide = middle;
+        } else {
+          narrow = middle;
+        }
+      }
+      return fit.reach(wide) * drawn / MEASURED;
+    }
+
     /** Its width on one line, px. */
     public double natural(Screen screen) {
       return fit.natural() * style.drawn(screen) / MEASURED;

@@ -90,7 +90,7 @@ final class TrackCss {
     each(
         belt,
         "transform",
-        b -> b.all() ? "none" : b.axis() == Axis.ACROSS ? "var(--g-across)" : "var(--g-down)");
+        b -> b.all() ? "none" : b.axis() == Axis.ACROSS ? "var(--g-along)" : "var(--g-down)");
     each(belt, "grid-template-rows", b -> b.axis() == Axis.ACROSS ? "auto" : "100%");
     each(belt, "block-size", b -> b.axis() == Axis.ACROSS ? "auto" : "100%");
     each(

@@ -207,7 +207,8 @@ public record PartContrast(Part part, State state, Band band, double found, doub
         .toList();
   }
 
-  private static double asked(Part part, State state, Scope scope, Band band) {
+  /** The least that the contrast of a part should be. */
+  public static double asked(Part part, State state, Scope scope, Band band) {
     if (!part.has(Property.TEXT_SIZE)) {
       // Buttons and numbers have words of a size that is said elsewhere.
       boolean words = part.equals(PageParts.BUTTON) || part.has(Property.FAMILY);

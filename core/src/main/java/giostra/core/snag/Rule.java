@@ -54,6 +54,8 @@ public enum Rule {
   CLIP(BREAKS, BANDS),
   /** A sign or words that are hard to tell from what they stand on. */
   CONTRAST(BREAKS, Faint::check, BANDS, SITE, AROUND),
+  /** Words that are hard to read on the picture under them. */
+  OVER_PICTURE(BREAKS, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** Columns that are seen in another order than they are read in. */
   ORDER(BREAKS, Reordered::check, BANDS, SITE, AROUND),
   /** More quotations in view than are comfortable to read. */

@@ -43,6 +43,7 @@ public class MediaService {
   private final TransactionTemplate transaction;
   private final BlobStore blobs;
   private final Renditions renditions;
+  private final Sampling sampling;
   private final Clock clock;
 
   MediaService(
@@ -50,6 +51,7 @@ public class MediaService {
       SiteRows sites,
       BlobStore blobs,
       Renditions renditions,
+      Sampling sampling,
       EntityManager entities,
       PlatformTransactionManager transactions,
       Clock clock) {
@@ -58,6 +60,7 @@ public class MediaService {
     this.entities = entities;
     this.transaction = new TransactionTemplate(transactions);
     this.renditions = renditions;
+    this.sampling = sampling;
     this.blobs = blobs;
     this.clock = clock;
   }
@@ -476,25 +479,53 @@ public class MediaService {
     }
   }
 
-  /** A site's pictures as the engine measures them. */
+  /** A site's pictures as the engine measures them, and what is seen on them when it asks. */
   @Transactional(readOnly = true)
   public PictureSizes sizes(String siteId) {
     var found = new HashMap<String, PictureSizes.Size>();
+    var pictures = new HashMap<String, Pictured>();
     for (MediaEntity row : rows.findBySiteIdOrderByCreatedAt(siteId)) {
       if (row.width > 0) {
         found.put(row.id, new PictureSizes.Size(row.width, row.height));
+        pictures.put(row.id, new Pictured(row));
       } else if (!row.address.isEmpty()) {
         found.put(row.id, PictureSizes.Size.UNKNOWN);
       }
     }
-    return new Sizes(Map.copyOf(found));
+    return new Sizes(Map.copyOf(found), Map.copyOf(pictures), sampling);
+  }
+
+  /** A picture as a value: what is in it, and which point of it stays in view. */
+  private record Pictured(MediaEntity row) {
+    @Override
+    public boolean equals(@Nullable Object other) {
+      return other instanceof Pictured(MediaEntity that)
+          && row.hash.equals(that.hash)
+          && row.focus.equals(that.focus);
+    }
+
+    @Override
+    public int hashCode() {
+      return Objects.hash(row.hash, row.focus);
+    }
   }
 
   /** Sizes as a value: equal when all of them are. */
-  private record Sizes(Map<String, PictureSizes.Size> byId) implements PictureSizes {
+  private record Sizes(
+      Map<String, PictureSizes.Size> byId, Map<String, Pictured> pictures, Sampling sampling)
+      implements PictureSizes {
     @Override
     public Optional<Size> find(String id) {
       return Optional.ofNullable(byId.get(id));
+    }
+
+    @Override
+    public Optional<Seen> seen(String id) {
+      return Optional.ofNullable(pictures.get(id))
+          .flatMap(picture ->
+              sampling
+                  .of(picture.row())
+                  .map(samples -> new Seen(samples, Focus.parse(picture.row().focus))));
     }
   }
 

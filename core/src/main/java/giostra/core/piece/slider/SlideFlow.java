@@ -9,10 +9,12 @@ import giostra.core.layout.BlockFlows;
 import giostra.core.layout.ItemFlows;
 import giostra.core.layout.Resolution;
 import giostra.core.layout.TrackBand;
+import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
+import giostra.core.page.PieceSettings;
 import giostra.core.piece.slider.SliderSettings.PictureSide;
 import giostra.core.piece.slider.SliderSettings.PictureUse;
 import giostra.core.value.Height;
@@ -31,13 +33,7 @@ final class SlideFlow {
   }
 
   Flow slide(Slider piece, Item item) {
-    var parts = new ArrayList<Spaced>();
-    double gap = blocks.part(item, SliderParts.SLIDE_WORDS).px(Property.GAP);
-    items
-        .words(piece, item, SliderParts.SLIDE_HEADING)
-        .forEach(part -> parts.add(new Spaced(gap, part)));
-    double above = blocks.part(item, SliderParts.SLIDE_BUTTONS).px(Property.ABOVE);
-    items.buttons(piece, item).ifPresent(part -> parts.add(new Spaced(gap + above, part)));
+    List<Spaced> parts = stacked(piece, item);
     double padding = blocks.value(piece, SliderSettings.PADDING).constantPx();
     Length content = blocks.value(piece, SliderSettings.WORDS_MEASURE);
     Flow stand = Flow.stack(parts).narrowed(Line.of(content)).padded(padding);
@@ -54,6 +50,73 @@ final class SlideFlow {
     }
     Line share = Line.of(blocks.value(piece, SliderSettings.PICTURE_SHARE));
     return stand.within(Line.SAME.minus(share), 0).atLeast(least);
+  }
+
+  /**
+   * Words where they stand on a slide.
+   *
+   * @param x px from the left
+   * @param y px from above
+   * @param width px
+   * @param height px
+   */
+  record Words(Part part, double x, double y, double width, double height) {}
+
+  /** Where the words of a slide stand whose picture is under them; prepared for many widths. */
+  interface Standing {
+    /**
+     * At one of them.
+     *
+     * @param width of the slide, px
+     * @param height of the slide, px
+     */
+    List<Words> in(double width, double height, Screen screen);
+  }
+
+  /**
+   * Where the words of a slide stand.
+   *
+   * @param mirrored whether one reads from right to left
+   */
+  Standing standing(Slider piece, Item item, boolean mirrored) {
+    double padding = blocks.value(piece, SliderSettings.PADDING).constantPx();
+    double gap = blocks.part(item, SliderParts.SLIDE_WORDS).px(Property.GAP);
+    Length measure = blocks.value(piece, SliderSettings.WORDS_MEASURE);
+    SliderSettings.Place place = blocks.value(piece, SliderSettings.PLACE);
+    double side =
+        switch (blocks.value(piece, PieceSettings.TEXT_ALIGN)) {
+          case START -> mirrored ? 1 : 0;
+          case CENTER -> 0.5;
+          case END -> mirrored ? 0 : 1;
+        };
+    List<ItemFlows.Said> said = items.said(piece, item, SliderParts.SLIDE_HEADING);
+    Flow stack = Flow.stack(stacked(piece, item));
+    return (width, height, screen) -> {
+      double room = Math.max(1, width - 2 * padding);
+      double box = Math.min(room, measure.in(room));
+      double x = padding + (room - box) * (mirrored ? 1 - place.across() : place.across());
+      double all = stack.height(box, screen);
+      double y = padding + (height - 2 * padding - all) * place.down();
+      var found = new ArrayList<Words>();
+      for (ItemFlows.Said each : said) {
+        double high = each.flow().height(box, screen);
+        double wide = each.reach(box, screen);
+        found.add(new Words(each.part(), x + (box - wide) * side, y, wide, high));
+        y += high + gap;
+      }
+      return found;
+    };
+  }
+
+  private List<Spaced> stacked(Slider piece, Item item) {
+    var parts = new ArrayList<Spaced>();
+    double gap = blocks.part(item, SliderParts.SLIDE_WORDS).px(Property.GAP);
+    items
+        .words(piece, item, SliderParts.SLIDE_HEADING)
+        .forEach(part -> parts.add(new Spaced(gap, part)));
+    double above = blocks.part(item, SliderParts.SLIDE_BUTTONS).px(Property.ABOVE);
+    items.buttons(piece, item).ifPresent(part -> parts.add(new Spaced(gap + above, part)));
+    return parts;
   }
 
   /**

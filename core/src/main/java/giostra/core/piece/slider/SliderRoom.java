@@ -156,7 +156,11 @@ public final class SliderRoom implements TrackRoom<Slider>, TrackWritten<Slider>
 
   @Override
   public List<Snag> found(Rule rule, Slider piece, Looked at) {
-    return rule == Rule.CLIP ? GroundClips.of(piece, at) : List.of();
+    return switch (rule) {
+      case CLIP -> GroundClips.of(piece, at);
+      case OVER_PICTURE -> SlideContrast.of(piece, at);
+      default -> List.of();
+    };
   }
 
   @Override

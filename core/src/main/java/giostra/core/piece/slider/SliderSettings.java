@@ -46,7 +46,17 @@ public final class SliderSettings {
     END,
     BOTTOM_START,
     BOTTOM,
-    BOTTOM_END
+    BOTTOM_END;
+
+    /** How far along the way one reads, 0 to 1. */
+    double across() {
+      return ordinal() % 3 / 2.0;
+    }
+
+    /** How far down, 0 to 1. */
+    double down() {
+      return ordinal() / 3 / 2.0;
+    }
   }
 
   /** How a whole slide is a link. */

@@ -1,5 +1,8 @@
 package giostra.core.piece.slider;
 
+import giostra.core.look.Property;
+import giostra.core.look.State;
+import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.page.DriveSettings;
 import giostra.core.page.PieceSettings;
@@ -11,12 +14,23 @@ import giostra.core.page.TrackSettings;
 import giostra.core.value.Change;
 import giostra.core.value.Change.Manner;
 import giostra.core.value.Changes;
+import giostra.core.value.Ground;
 import giostra.core.value.Height;
 import giostra.core.value.Length;
 import java.util.List;
 
 /** Sliders to start with. */
 final class SliderStarters {
+  private static final StyleKey OVERLAY =
+      SliderParts.SLIDE_OVERLAY.key(Property.GROUND, State.REST);
+
+  /** Words stand at the start of a wide slide. */
+  private static final String WIDE_OVERLAY =
+      "linear-gradient(90deg,#0a1412cc 0%,#0a1412b8 62%,#0a14123d 100%)";
+
+  private static final String NARROW_OVERLAY =
+      "linear-gradient(180deg,#0a1412a6 0%,#0a1412c7 100%)";
+
   private static final List<Told> OPENINGS =
       List.of(
           new Told(
@@ -69,7 +83,10 @@ final class SliderStarters {
             .with(SliderSettings.PADDING, "phone", Length.px(24))
             .with(SliderSettings.PADDING, "desktop", Length.px(104))
             .with(SliderSettings.ARROWS, "phone", TrackSettings.Arrows.NONE)
-            .with(TrackSettings.ENDLESS, "desktop", true);
+            .with(TrackSettings.ENDLESS, "desktop", true)
+            // Dark enough for words of these pictures at every width, and no more.
+            .withStyle(OVERLAY, "desktop", Ground.parse(WIDE_OVERLAY))
+            .withStyle(OVERLAY, "tablet", Ground.parse(NARROW_OVERLAY));
     Values beside =
         Starters.named("Openings")
             .with(SliderSettings.PICTURE_USE, "desktop", SliderSettings.PictureUse.BESIDE)

@@ -1,0 +1,75 @@
+package giostra.core.fit;
+
+import giostra.core.value.Colour;
+
+/**
+ * How well words can be read on a picture: the contrast that all but the worst twentieth of what
+ * lies under them has. A pixel or two of glare do not hide a letter; a twentieth is our own, no
+ * source. Source of the contrast: WCAG 2.2, "contrast ratio" and "relative luminance".
+ */
+public final class Legible {
+  /** The share of what lies under words that may be worse. */
+  public static final double WORST = 0.05;
+
+  /** Hundredths that contrasts are told apart by. */
+  private static final int BINS = 2100;
+
+  private static final double[] LINEAR = new double[256];
+
+  static {
+    for (int i = 0; i < LINEAR.length; i++) {
+      double share = i / 255.0;
+      LINEAR[i] = share <= 0.04045 ? share / 12.92 : Math.pow((share + 0.055) / 1.055, 2.4);
+    }
+  }
+
+  private final double[] weights = new double[BINS + 1];
+  private double all;
+
+  /**
+   * Adds a colour that the words lie on.
+   *
+   * @param ink of the words, which may be clear in part
+   * @param below solid, as 0xRRGGBB
+   * @param weight how much of it there is
+   */
+  public void add(Colour ink, int below, double weight) {
+    weights[(int) Math.round(contrast(ink, below) * 100)] += weight;
+    all += weight;
+  }
+
+  /** The contrast, 1 to 21, to a hundredth; 21 where there is nothing under them. */
+  public double contrast() {
+    double sum = 0;
+    for (int i = 0; i <= BINS; i++) {
+      sum += weights[i];
+      if (sum > 0 && sum >= WORST * all) {
+        return i / 100.0;
+      }
+    }
+    return 21;
+  }
+
+  private static double contrast(Colour ink, int below) {
+    int red = below >> 16 & 255;
+    int green = below >> 8 & 255;
+    int blue = below & 255;
+    int alpha = ink.alpha();
+    double a =
+        luminance(
+            mixed(ink.red(), red, alpha),
+            mixed(ink.green(), green, alpha),
+            mixed(ink.blue(), blue, alpha));
+    double b = luminance(red, green, blue);
+    return (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
+  }
+
+  /** A channel over a solid one, as whole numbers. */
+  public static int mixed(int above, int below, int alpha) {
+    return (above * alpha + below * (255 - alpha) + 127) / 255;
+  }
+
+  private static double luminance(int red, int green, int blue) {
+    return 0.2126 * LINEAR[red] + 0.7152 * LINEAR[green] + 0.0722 * LINEAR[blue];
+  }
+}

@@ -1,0 +1,84 @@
+package giostra.core.fit;
+
+import giostra.core.value.Require;
+import java.util.function.IntBinaryOperator;
+
+/**
+ * The colours of a picture, as the means of the cells of a grid: enough to tell whether words on it
+ * can be read, and small enough to keep. Cells are parts of the whole picture, whatever its shape.
+ */
+public final class Samples {
+  /** Cells along the longer way, at most. */
+  public static final int MOST = 256;
+
+  private final int across;
+  private final int down;
+
+  /** Alpha, red, green and blue, 8 bits each, row by row. */
+  private final int[] cells;
+
+  private Samples(int across, int down, int[] cells) {
+    this.across = across;
+    this.down = down;
+    this.cells = cells;
+  }
+
+  /**
+   * Of a picture.
+   *
+   * @param width px
+   * @param height px
+   * @param pixel the colour at x and y, as 0xAARRGGBB
+   */
+  public static Samples of(int width, int height, IntBinaryOperator pixel) {
+    Require.above(0, "picture width (px)", width);
+    Require.above(0, "picture height (px)", height);
+    int across = Math.min(width, MOST);
+    int down = Math.min(height, MOST);
+    var sums = new long[across * down * 5];
+    for (int y = 0; y < height; y++) {
+      for (int x = 0; x < width; x++) {
+        int colour = pixel.applyAsInt(x, y);
+        int alpha = colour >>> 24;
+        int at =
+            5 * ((int) ((long) y * down / height) * across + (int) ((long) x * across / width));
+        sums[at] += alpha;
+        // What cannot be seen has no say.
+        sums[at + 1] += (long) alpha * (colour >> 16 & 255);
+        sums[at + 2] += (long) alpha * (colour >> 8 & 255);
+        sums[at + 3] += (long) alpha * (colour & 255);
+        sums[at + 4]++;
+      }
+    }
+    var cells = new int[across * down];
+    for (int i = 0; i < cells.length; i++) {
+      long alpha = Math.max(1, sums[5 * i]);
+      cells[i] =
+          (int) (sums[5 * i] / Math.max(1, sums[5 * i + 4])) << 24
+              | (int) (sums[5 * i + 1] / alpha) << 16
+              | (int) (sums[5 * i + 2] / alpha) << 8
+              | (int) (sums[5 * i + 3] / alpha);
+    }
+    return new Samples(across, down, cells);
+  }
+
+  /** Cells in a row. */
+  public int across() {
+    return across;
+  }
+
+  /** Rows of cells. */
+  public int down() {
+    return down;
+  }
+
+  /** The colour of a cell, as 0xAARRGGBB. */
+  public int at(int x, int y) {
+    return cells[y * across + x];
+  }
+
+  /** What it takes in memory, in bytes, about. */
+  public int bytes() {
+    return 4 * cells.length;
+  }
+}

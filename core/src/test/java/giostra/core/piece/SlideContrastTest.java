@@ -1,0 +1,207 @@
+package giostra.core.piece;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import giostra.core.fit.Legible;
+import giostra.core.fit.Samples;
+import giostra.core.layout.PictureSizes;
+import giostra.core.look.StyleKey;
+import giostra.core.look.Values;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Edits;
+import giostra.core.snag.Rule;
+import giostra.core.snag.Snag;
+import giostra.core.snag.Snags;
+import giostra.core.testing.Demo;
+import giostra.core.value.Colour;
+import giostra.core.value.Focus;
+import giostra.core.value.Ground;
+import giostra.core.value.GroundAt;
+import giostra.core.value.Ink;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.IntBinaryOperator;
+import org.junit.jupiter.api.Test;
+
+/** Words of slides on their pictures, and the least overlay; pixels are DressJourney's. */
+class SlideContrastTest {
+  private static final int WHITE = 0xffffffff;
+  private static final int BLACK = 0xff000000;
+
+  private final Document demo = Demo.document();
+
+  /** One picture for all, 400 by 300 px. */
+  private static PictureSizes pictures(IntBinaryOperator pixel) {
+    return new PictureSizes() {
+      @Override
+      public Optional<Size> find(String id) {
+        return id.isEmpty() ? Optional.empty() : Optional.of(new Size(400, 300));
+      }
+
+      @Override
+      public Optional<Seen> seen(String id) {
+        return find(id).map(_ -> new Seen(Samples.of(400, 300, pixel), Focus.CENTER));
+      }
+    };
+  }
+
+  private List<Snag> found(PictureSizes pictures, Edit... edits) {
+    Document changed = Edits.apply(demo, Arrays.asList(edits)).document();
+    return Snags.of(changed, changed.piece("openings"), pictures, 0).stream()
+        .filter(snag -> snag.rule() == Rule.OVER_PICTURE)
+        .toList();
+  }
+
+  private static Edit set(String node, String setting, String band, Object value) {
+    return new Edit.SetValue(node, setting, band, value);
+  }
+
+  private static Edit overlay(String node, String colour) {
+    return new Edit.SetStyle(node, StyleKey.parse("slider.overlay/rest/ground"), "desktop", colour);
+  }
+
+  /** The contrast of two solid colours; white on #767676 is 4.54. Source: WCAG 2.2's formula. */
+  @Test
+  void ofOneColourItIsWhatTheFormulaSays() {
+    for (String below : List.of("#767676", "#000000", "#0a1412", "#c0ffee")) {
+      var legible = new Legible();
+      legible.add(Colour.parse("#ffffff"), Integer.parseInt(below.substring(1), 16), 3);
+      assertThat(legible.contrast())
+          .isCloseTo(
+              Colour.contrast(Colour.parse("#ffffff"), Colour.parse(below)), within(0.005001));
+    }
+    var grey = new Legible();
+    grey.add(Colour.parse("#ffffff"), 0x767676, 1);
+    assertThat(grey.contrast()).isCloseTo(4.54, within(0.01));
+  }
+
+  /** White on white under black: 53 % fails and 54 % passes. Source: computed by WCAG's formula. */
+  @Test
+  void underBlackWhiteOnWhiteNeedsFiftyFourPercent() {
+    for (int percent : List.of(53, 54)) {
+      int grey = Legible.mixed(0, 255, (int) Math.round(percent * 2.55));
+      var legible = new Legible();
+      legible.add(Colour.parse("#ffffff"), grey * 0x010101, 1);
+      assertThat(legible.contrast() >= 4.5).as("%d %%", percent).isEqualTo(percent == 54);
+    }
+  }
+
+  @Test
+  void aTwentiethMayBeWorse() {
+    var legible = new Legible();
+    legible.add(Colour.parse("#ffffff"), 0xffffff, 4);
+    legible.add(Colour.parse("#ffffff"), 0, 96);
+    assertThat(legible.contrast()).isCloseTo(21, within(0.05));
+    legible.add(Colour.parse("#ffffff"), 0xffffff, 4);
+    assertThat(legible.contrast()).isCloseTo(1, within(0.01));
+  }
+
+  /** Means of what can be seen: clear pixels have no say in the colour of their cell. */
+  @Test
+  void cellsAreMeans() {
+    Samples half = Samples.of(512, 2, (x, _) -> x % 2 == 0 ? 0xff204060 : 0x00ffffff);
+    assertThat(half.across()).isEqualTo(256);
+    assertThat(half.down()).isEqualTo(2);
+    assertThat(half.at(7, 1)).isEqualTo(0x7f204060);
+    Samples few = Samples.of(3, 2, (x, y) -> BLACK | x << 16 | y);
+    assertThat(few.at(2, 1)).isEqualTo(BLACK | 2 << 16 | 1);
+  }
+
+  /** Source: CSS Images 3: to the right over 200 px, and to the farthest corner of a circle. */
+  @Test
+  void aGroundHasTheColoursOfItsGradientWhereTheyStand() {
+    Function<Ink, Colour> inks = ink -> ((Ink.Own) ink).colour();
+    var line = new GroundAt(Ground.parse("linear-gradient(90deg,#000,#fff)"), 200, 100, inks);
+    assertThat(line.at(50, 80)).isEqualTo(0xff404040);
+    assertThat(line.at(150, 10)).isEqualTo(0xffbfbfbf);
+    var slanted = new GroundAt(Ground.parse("linear-gradient(45deg,#000,#fff)"), 100, 100, inks);
+    assertThat(slanted.at(0, 100)).isEqualTo(BLACK);
+    assertThat(slanted.at(100, 0)).isEqualTo(WHITE);
+    var round =
+        new GroundAt(Ground.parse("radial-gradient(circle at 0% 0%,#000,#fff)"), 300, 400, inks);
+    assertThat(round.at(300, 400)).isEqualTo(WHITE);
+    assertThat(round.at(150, 200) & 255).isBetween(127, 128);
+    // Colours on the way to a clear one keep theirs: they are mixed premultiplied.
+    var clear = new GroundAt(Ground.parse("linear-gradient(90deg,#f00,#0000)"), 100, 1, inks);
+    assertThat(clear.at(50, 0)).isEqualTo(0x80ff0000);
+  }
+
+  @Test
+  void wordsOnBlackCanBeReadAndThoseOnWhiteOnlyUnderAnOverlay() {
+    Edit none = overlay("openings", "#0000");
+    assertThat(found(pictures((_, _) -> BLACK), none)).isEmpty();
+    List<Snag> white = found(pictures((_, _) -> WHITE), none);
+    assertThat(white).extracting(Snag::item).contains("opening-autumn", "opening-orchids");
+    // A clip over a picture may show anything: what that is is not known.
+    assertThat(white).extracting(Snag::item).doesNotContain("opening-frost");
+    assertThat(desktop(white))
+        .isNotEmpty()
+        .allSatisfy(snag -> {
+          assertThat(snag.from()).isEqualTo(1024);
+          assertThat(snag.to()).isEqualTo(2560);
+          assertThat(snag.fixes())
+              .extracting(Snag.Fix::label)
+              .singleElement()
+              .asString()
+              .startsWith("one overlay of ");
+        });
+  }
+
+  @Test
+  void theLeastOverlayIsEnoughAndOnePercentLessIsNot() {
+    PictureSizes bright = pictures((x, y) -> BLACK | 0x9a8878 + (x * 7 + y * 3) % 64 * 0x010101);
+    Edit none = overlay("openings", "#0000");
+    List<Snag> before = found(bright, none);
+    List<Snag> autumn =
+        before.stream()
+            .filter(snag -> snag.item().equals("opening-autumn") && snag.band().equals("desktop"))
+            .toList();
+    assertThat(autumn).isNotEmpty();
+    Edit.SetStyle fix = (Edit.SetStyle) autumn.getFirst().fixes().getFirst().edits().getFirst();
+    assertThat(desktop(found(bright, none, fix))).isEmpty();
+    Colour colour = Colour.parse(String.valueOf(fix.value()));
+    int percent = (int) Math.round(colour.alpha() / 2.55);
+    assertThat(autumn.getFirst().fixes().getFirst().label()).contains(percent + " %");
+    var less =
+        new Colour(
+            colour.red(), colour.green(), colour.blue(), (int) Math.round((percent - 1) * 2.55));
+    assertThat(desktop(found(bright, none, overlay("opening-autumn", less.css())))).isNotEmpty();
+  }
+
+  /** An overlay that is there keeps its colours and its course, and lets less through. */
+  @Test
+  void anOverlayThatIsThereIsDeepenedByAsLittleAsWillDo() {
+    PictureSizes bright = pictures((x, y) -> BLACK | 0x9a8878 + (x * 7 + y * 3) % 64 * 0x010101);
+    Edit thin = overlay("openings", "linear-gradient(90deg,#0a141240 0%,#0a141210 100%)");
+    Snag.Fix deeper = desktop(found(bright, thin)).getFirst().fixes().getFirst();
+    assertThat(deeper.label()).startsWith("overlay deeper by ");
+    Edit.SetStyle fix = (Edit.SetStyle) deeper.edits().getFirst();
+    assertThat(String.valueOf(fix.value()))
+        .matches("linear-gradient\\(90deg,#0a1412.. 0%,#0a1412.. 100%\\)");
+    assertThat(desktop(found(bright, thin, fix))).isEmpty();
+  }
+
+  private static List<Snag> desktop(List<Snag> found) {
+    return found.stream()
+        .filter(snag -> snag.item().equals("opening-autumn") && snag.band().equals("desktop"))
+        .toList();
+  }
+
+  /** A picture that is bright on its left only: it matters where the words stand. */
+  @Test
+  void itMattersWhereTheWordsStand() {
+    PictureSizes split = pictures((x, _) -> x < 200 ? WHITE : BLACK);
+    Edit none = overlay("openings", "#0000");
+    Edit narrow = set("openings", "wordsMeasure", "desktop", "300px");
+    Edit end = set("openings", "place", "desktop", "end");
+    Edit mirrored = set(demo.page().id(), "direction", Values.ALL, "rtl");
+    assertThat(desktop(found(split, none, narrow))).isNotEmpty();
+    assertThat(desktop(found(split, none, narrow, end))).isEmpty();
+    assertThat(desktop(found(split, none, narrow, mirrored))).isEmpty();
+    assertThat(desktop(found(split, none, narrow, end, mirrored))).isNotEmpty();
+  }
+}
