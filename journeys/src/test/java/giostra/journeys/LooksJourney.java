@@ -57,7 +57,7 @@ class LooksJourney {
           'border-top-color', 'border-left-color', 'border-bottom-color', 'outline-color',
           'border-top-left-radius', 'font-size', 'font-weight', 'margin-top', 'margin-bottom',
           'text-transform', 'font-family', 'background-image', 'box-shadow', 'outline-width',
-          'border-top-width', 'border-left-width', 'border-bottom-width', 'translate', 'scale'];
+          'border-top-style', 'border-bottom-style', 'border-left-style', 'outline-style', 'border-top-width', 'border-left-width', 'border-bottom-width', 'translate', 'scale'];
         const round = (text) => text.replace(/-?\\d+\\.\\d+/g, (n) => String(Math.round(n * 100) / 100));
         for (const element of document.querySelectorAll('body, body *')) {
           for (const pseudo of ['', '::before', '::after']) {
@@ -143,6 +143,15 @@ class LooksJourney {
                       "border-bottom-color=" + rgb,
                       "border-left-color=" + rgb,
                       "outline-color=" + rgb);
+          case "border-style" -> {
+            String style = n % 2 == 0 ? "dashed" : "dotted";
+            yield new Told(
+                style,
+                "border-top-style=" + style,
+                "border-bottom-style=" + style,
+                "border-left-style=" + style,
+                "outline-style=" + style);
+          }
           case "edge-ink" -> new Told(hex, "shadow=" + rgb);
           case "padding" ->
               player

@@ -15,6 +15,7 @@ import giostra.core.value.Kind;
 import giostra.core.value.Length;
 import giostra.core.value.LetterCase;
 import giostra.core.value.LettersKind;
+import giostra.core.value.LineStyle;
 import giostra.core.value.MovedKind;
 import giostra.core.value.Nudge;
 import giostra.core.value.PaintKind;
@@ -123,6 +124,7 @@ public final class Initially {
 
   private static Part border(Part part, Kind<Around> kind, double px, Ink ink) {
     return part.with(Property.BORDER, kind, Around.all(px(px)))
+        .with(Property.BORDER_STYLE, new PickKind<>(LineStyle.class), LineStyle.SOLID)
         .with(Property.BORDER_INK, new PaintKind(), ink);
   }
 

@@ -23,7 +23,9 @@ import giostra.core.value.Around;
 import giostra.core.value.Family;
 import giostra.core.value.Ink;
 import giostra.core.value.Length;
+import giostra.core.value.LineStyle;
 import giostra.core.value.PaintKind;
+import giostra.core.value.PickKind;
 import giostra.core.value.ToneColour;
 import java.util.List;
 
@@ -107,6 +109,11 @@ public final class TrackParts {
               rem(0.6),
               rem(0.3))
           .with(Property.BORDER, "Line below", Initially.ONE_LINE, Around.all(px(2)))
+          .with(
+              Property.BORDER_STYLE,
+              "Line’s style",
+              new PickKind<>(LineStyle.class),
+              LineStyle.SOLID)
           .with(Property.BORDER_INK, "Line’s colour", new PaintKind(), own("#00000000"))
           .in(State.CURRENT, Property.INK, Ink.of(ToneColour.INK))
           .in(State.CURRENT, Property.BORDER_INK, Ink.of(ToneColour.ACCENT));

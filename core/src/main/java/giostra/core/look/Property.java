@@ -8,6 +8,7 @@ import giostra.core.value.Ground;
 import giostra.core.value.Ink;
 import giostra.core.value.Length;
 import giostra.core.value.LetterCase;
+import giostra.core.value.LineStyle;
 import giostra.core.value.Nudge;
 import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
@@ -125,6 +126,11 @@ public record Property<T>(String id, String label, Group group) {
 
   public static final Property<Around> CORNERS = new Property<>("corners", "Corners", Group.GROUND);
   public static final Property<Around> BORDER = new Property<>("border", "Border", Group.GROUND);
+
+  /** How its border is drawn. */
+  public static final Property<LineStyle> BORDER_STYLE =
+      new Property<>("border-style", "Border’s style", Group.GROUND);
+
   public static final Property<Ink> BORDER_INK =
       new Property<>("border-ink", "Border’s colour", Group.GROUND);
 
@@ -184,6 +190,7 @@ public record Property<T>(String id, String label, Group group) {
                   BELOW,
                   CORNERS,
                   BORDER,
+                  BORDER_STYLE,
                   BORDER_INK,
                   EDGE,
                   EDGE_INK,

@@ -12,6 +12,7 @@ import giostra.core.value.Family;
 import giostra.core.value.Ground;
 import giostra.core.value.Ink;
 import giostra.core.value.Length;
+import giostra.core.value.LineStyle;
 import giostra.core.value.Nudge;
 import giostra.core.value.Require;
 import giostra.core.value.Shadows;
@@ -203,13 +204,19 @@ final class PartCss {
           Property.BORDER,
           side + "-width",
           border -> border.sides(mirrored).map(each -> each.isZero() ? Length.px(0) : each).css());
+      add(Property.BORDER_STYLE, side + "-style", LineStyle::css);
       add(Property.BORDER_INK, side + "-color", Ink::css);
     } else if (part.has(Property.BORDER)) {
       add(
-          List.of(Property.BORDER, Property.BORDER_INK),
+          List.of(Property.BORDER, Property.BORDER_STYLE, Property.BORDER_INK),
           "",
           side,
-          look -> look.of(Property.BORDER).css() + " solid " + look.of(Property.BORDER_INK).css());
+          look ->
+              look.of(Property.BORDER).css()
+                  + " "
+                  + look.of(Property.BORDER_STYLE).css()
+                  + " "
+                  + look.of(Property.BORDER_INK).css());
     }
     shadows();
     add(Property.OPACITY, "opacity", PartCss::number);

@@ -24,7 +24,9 @@ import giostra.core.look.State;
 import giostra.core.value.Around;
 import giostra.core.value.Family;
 import giostra.core.value.Ink;
+import giostra.core.value.LineStyle;
 import giostra.core.value.PaintKind;
+import giostra.core.value.PickKind;
 import giostra.core.value.ToneColour;
 import java.util.List;
 
@@ -106,6 +108,11 @@ public final class TabsParts {
               rem(1.1),
               rem(0.9))
           .with(Property.BORDER, "Line above", Initially.ONE_LINE, Around.all(px(1)))
+          .with(
+              Property.BORDER_STYLE,
+              "Line’s style",
+              new PickKind<>(LineStyle.class),
+              LineStyle.SOLID)
           .with(Property.BORDER_INK, "Line’s colour", new PaintKind(), Ink.of(ToneColour.LINE));
 
   public static final List<Part> ALL =
