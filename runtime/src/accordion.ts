@@ -84,12 +84,20 @@ export function accordion(root: HTMLElement, clock: Clock): Handle {
     signal.addEventListener('abort', () => seen.disconnect());
   }
 
+  if ('share' in navigator) {
+    for (const button of root.querySelectorAll<HTMLElement>('.g-send')) {
+      if (button.closest('[data-piece]') === root) button.hidden = false;
+    }
+  }
+
   root.addEventListener(
     'click',
     (event) => {
       const button = (event.target as Element).closest<HTMLElement>('.g-share');
       const item = button?.closest<HTMLElement>('[data-item]');
-      if (button && item?.closest('[data-piece]') === root) void share(button, item, clock);
+      if (!button || item?.closest('[data-piece]') !== root) return;
+      if (button.classList.contains('g-send')) void send(item);
+      else void copy(button, item, clock);
     },
     { signal },
   );
@@ -122,9 +130,21 @@ export function accordion(root: HTMLElement, clock: Clock): Handle {
   };
 }
 
+const addressOf = (item: HTMLElement) => new URL(`#${item.id}`, location.href).href;
+
+/** Hands the address of a question to the device's own way of sharing. Source: Web Share API. */
+async function send(item: HTMLElement) {
+  const question = item.querySelector('.g-question')?.textContent ?? document.title;
+  try {
+    await navigator.share({ title: question, url: addressOf(item) });
+  } catch {
+    // Who closes the device's dialog has shared nothing, and wants to hear nothing of it.
+  }
+}
+
 /** Gives the address of a question to whoever can pass it on. */
-async function share(button: HTMLElement, item: HTMLElement, clock: Clock) {
-  const address = new URL(`#${item.id}`, location.href).href;
+async function copy(button: HTMLElement, item: HTMLElement, clock: Clock) {
+  const address = addressOf(item);
   const before = button.textContent;
   try {
     await navigator.clipboard.writeText(address);

@@ -78,6 +78,38 @@ class KindsJourney {
     assertThat(list.locator("[tabindex='0']")).hasCount(1);
   }
 
+  /** Source of the way of sharing: Web Share API, "share() method"; here a stand-in for it. */
+  @Test
+  void aQuestionsLinkIsCopiedAndShared(Api api, Chromium.Open chromium) {
+    for (boolean shares : List.of(true, false)) {
+      Page page = chromium.page(1280, 900);
+      page.context().grantPermissions(List.of("clipboard-read", "clipboard-write"));
+      page.addInitScript(
+          shares
+              ? "navigator.share = async (data) => { window.shared = data }"
+              : "delete Navigator.prototype.share");
+      page.navigate(api.at(Api.LIVE_DEMO));
+      Locator row =
+          page.locator("[data-piece=questions] .g-fold:not([hidden])")
+              .filter(new Locator.FilterOptions().setHas(page.locator(".g-share")))
+              .nth(1);
+      row.locator("summary").click();
+      Locator send = row.getByText("Share", new Locator.GetByTextOptions().setExact(true));
+      Locator copy = row.getByText("Copy link");
+      String address = api.at(Api.LIVE_DEMO) + "#" + row.getAttribute("id");
+      copy.click();
+      assertThat(row.getByText("Copied")).isVisible();
+      assertThat(page.evaluate("() => navigator.clipboard.readText()")).isEqualTo(address);
+      if (!shares) {
+        assertThat(send).not().isVisible();
+        continue;
+      }
+      send.click();
+      assertThat(page.evaluate("() => [shared.title, shared.url]"))
+          .isEqualTo(List.of(row.locator(".g-question").textContent(), address));
+    }
+  }
+
   @Test
   void tabsInARowAreMovedByTheArrowsAcross(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 800);

@@ -82,7 +82,8 @@ final class Subjects {
             .with(ItemSettings.NAME, Values.ALL, "Name " + n)
             .with(ItemSettings.ROLE, Values.ALL, "role " + n)
             .with(ItemSettings.PICTURE, Values.ALL, "lamp-walk")
-            .with(ItemSettings.ICON, Values.ALL, "sun")
+            // The last has none of its own: it shows that of its piece.
+            .with(ItemSettings.ICON, Values.ALL, n == ITEMS ? "" : "sun")
             .with(ItemSettings.CATEGORY, Values.ALL, n % 2 == 0 ? "Second" : "First")
             .with(ItemSettings.BACK_HEADING, Values.ALL, "Back " + n)
             .with(ItemSettings.BACK_TEXT, Values.ALL, "Words behind")

@@ -53,9 +53,9 @@ public final class ItemFlows {
     return Fields.off(piece, "picture") ? Optional.empty() : pictures.find(id);
   }
 
-  /** Whether an icon shows. */
-  public boolean icon(Piece piece, String name) {
-    return !name.isEmpty() && !Fields.off(piece, "icon");
+  /** The icon of an item in a box of its own, if it has one. */
+  public Optional<Flow> icon(Piece piece, Item item, Part part) {
+    return Fields.icon(piece, item).isEmpty() ? Optional.empty() : Optional.of(sign(item, part));
   }
 
   /**

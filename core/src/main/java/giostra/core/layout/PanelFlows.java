@@ -63,6 +63,6 @@ public final class PanelFlows {
 
   /** How many icons show by the heading of an item: one or none. */
   public int icons(Piece piece, Item item) {
-    return blocks.items().icon(piece, item.values().get(ItemSettings.ICON)) ? 1 : 0;
+    return Fields.icon(piece, item).isEmpty() ? 0 : 1;
   }
 }

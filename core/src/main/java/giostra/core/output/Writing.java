@@ -481,17 +481,21 @@ public final class Writing {
   }
 
   /** The icon of an item, if it has one. */
-  public void icon(Piece piece, Item item, Setting<String> setting, String classes) {
+  public void icon(Piece piece, Item item, String classes) {
+    icon(piece, item, Fields.icon(piece, item), classes);
+  }
+
+  /** An icon that an item shows; empty for none. */
+  public void icon(Piece piece, Item item, String name, String classes) {
     if (!Fields.off(piece, "icon")) {
       Nudge nudge = item.values().get(ItemSettings.ICON_NUDGE);
-      if (!nudge.equals(Nudge.NONE) && !item.values().get(setting).isEmpty()) {
+      if (!nudge.equals(Nudge.NONE) && !name.isEmpty()) {
         css.put(
             "[data-item=" + item.id() + "] .g-icon:not(.g-button>*)",
             "translate",
             _ -> nudge.css());
       }
-      icons.write(
-          out, item.values().get(setting), item.values().get(ItemSettings.ICON_COLOURS), classes);
+      icons.write(out, name, item.values().get(ItemSettings.ICON_COLOURS), classes);
     }
   }
 

@@ -143,6 +143,14 @@ public final class Fields {
     return off(piece, setting.id()) ? "" : item.values().get(setting);
   }
 
+  /** The icon of an item: its own, or that of all items of its piece; empty for none. */
+  public static String icon(Piece piece, Item item) {
+    String own = item.values().get(ItemSettings.ICON);
+    return off(piece, ItemSettings.ICON.id())
+        ? ""
+        : own.isEmpty() ? piece.values().get(PieceSettings.ICON) : own;
+  }
+
   /**
    * A button that shows.
    *

@@ -2,6 +2,7 @@ package giostra.core.page;
 
 import giostra.core.page.BlockSettings.Side;
 import giostra.core.page.SectionSettings.Extent;
+import giostra.core.value.IconKind;
 import giostra.core.value.Length;
 import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
@@ -41,6 +42,10 @@ public final class PieceSettings {
   /** Words of a text that are shown; 0 shows all. */
   public static final Setting<Integer> SHORTEN =
       Setting.once("shorten", "Shorten texts to words", new WholeKind(0, 400), 0);
+
+  /** Shown by every item that has none of its own. */
+  public static final Setting<String> ICON =
+      Setting.once("icon", "Icon of all items", new IconKind(), "");
 
   public static final Setting<String> TITLE =
       Setting.once("title", "Heading over it", new WordsKind(300, false), "");

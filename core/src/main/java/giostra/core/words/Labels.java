@@ -117,6 +117,11 @@ public final class Labels {
     return word("copied");
   }
 
+  /** What the button does that hands a link to the device's own way of sharing. */
+  public String share() {
+    return word("share");
+  }
+
   /** What the button over a front face does. */
   public String turnOver(String heading) {
     return said("turn-over", heading).strip();

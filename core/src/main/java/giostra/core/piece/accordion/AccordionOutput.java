@@ -151,7 +151,7 @@ final class AccordionOutput {
             Attributes.with(
                 first ? new String[] {"open", "open"} : new String[0], Writing.off(item))));
     out.open("summary", "class", "g-fold-head");
-    writing.icon(piece, item, ItemSettings.ICON, "g-head-icon");
+    writing.icon(piece, item, "g-head-icon");
     out.element("h" + level, item.values().get(ItemSettings.HEADING), "class", "g-question");
     marker();
     out.close("summary");
@@ -183,6 +183,7 @@ final class AccordionOutput {
     writing.panel(item);
     writing.buttons(piece, item);
     if (piece.values().get(AccordionSettings.SHARE)) {
+      out.open("div", "class", "g-shares");
       out.open(
               "button",
               "type",
@@ -193,6 +194,11 @@ final class AccordionOutput {
               writing.labels().copied())
           .text(writing.labels().copyLink())
           .close("button");
+      // Only where the device has a way of sharing: the script says so.
+      out.open("button", "type", "button", "class", "g-share g-send", "hidden", "hidden")
+          .text(writing.labels().share())
+          .close("button");
+      out.close("div");
     }
     out.close("div").close("div");
   }

@@ -72,7 +72,8 @@ public final class AccordionSettings {
   public static final Setting<Boolean> SEARCH =
       Setting.once("search", "Search box", new ToggleKind(), false);
   public static final Setting<Boolean> SHARE =
-      Setting.once("share", "Each question’s link can be copied", new ToggleKind(), false);
+      Setting.once(
+          "share", "Each question’s link can be copied and shared", new ToggleKind(), false);
   public static final Setting<Boolean> FAQ =
       Setting.once("faq", "Tell search engines (FAQPage)", new ToggleKind(), false);
   public static final Setting<Length> GAP =
@@ -96,6 +97,7 @@ public final class AccordionSettings {
                   MARKER,
                   MARKER_ICON,
                   MARKER_PLACE,
+                  PieceSettings.ICON,
                   ROWS,
                   PanelSettings.LEVEL,
                   CATEGORIES,

@@ -46,9 +46,7 @@ final class CardFlow {
   private Flow pictureCard(Carousel piece, Item item) {
     boolean bare = piece.values().get(CarouselSettings.FRAME) == Frame.NONE;
     var parts = new ArrayList<Flow>();
-    if (items.icon(piece, item.values().get(ItemSettings.ICON))) {
-      parts.add(items.sign(item, PageParts.ICON));
-    }
+    items.icon(piece, item, PageParts.ICON).ifPresent(parts::add);
     parts.addAll(items.words(piece, item, CarouselParts.CARD_HEADING));
     items.buttons(piece, item).ifPresent(parts::add);
     PartBox words = blocks.part(item, CarouselParts.CARD_WORDS);

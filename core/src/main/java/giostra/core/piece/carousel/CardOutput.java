@@ -106,7 +106,7 @@ final class CardOutput {
     out.open("div", "class", framed("g-card"));
     writing.picture(piece, item, ItemSettings.PICTURE, "g-shot");
     out.open("div", "class", "g-body");
-    writing.icon(piece, item, ItemSettings.ICON, "");
+    writing.icon(piece, item, "");
     boolean button = !Fields.shown(piece, item, ItemSettings.BUTTON).isEmpty();
     writing.copy(piece, item, level, !button);
     writing.buttons(piece, item);

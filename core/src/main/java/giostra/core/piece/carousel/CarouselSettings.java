@@ -114,6 +114,7 @@ public final class CarouselSettings {
                   CARD,
                   FRAME,
                   NAME_LINE,
+                  PieceSettings.ICON,
                   COMFORT_FROM,
                   COMFORT_TO,
                   TrackSettings.FORM,

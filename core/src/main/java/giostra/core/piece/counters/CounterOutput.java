@@ -72,7 +72,7 @@ final class CounterOutput {
                 suffix),
             Writing.off(item)));
     out.open("div", "class", "g-sign");
-    writing.icon(piece, item, ItemSettings.ICON, "");
+    writing.icon(piece, item, "");
     writing.picture(piece, item, ItemSettings.PICTURE, "g-shot");
     out.close("div");
     out.open("div", "class", "g-number");

@@ -105,6 +105,7 @@ public final class CounterSettings {
       PieceSettings.with(
           ItemSettings.joined(
               List.of(
+                  PieceSettings.ICON,
                   PACE,
                   DURATION,
                   CURVE,

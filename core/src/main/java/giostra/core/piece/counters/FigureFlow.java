@@ -40,9 +40,7 @@ final class FigureFlow {
   Flow figure(Counters piece, Item item) {
     var parts = new ArrayList<Flow>();
     var sign = new ArrayList<Flow>();
-    if (items.icon(piece, item.values().get(ItemSettings.ICON))) {
-      sign.add(items.sign(item, CounterParts.COUNTER_ICON));
-    }
+    items.icon(piece, item, CounterParts.COUNTER_ICON).ifPresent(sign::add);
     if (items.picture(piece, item.values().get(ItemSettings.PICTURE)).isPresent()) {
       sign.add(items.sign(item, CounterParts.COUNTER_PICTURE));
     }

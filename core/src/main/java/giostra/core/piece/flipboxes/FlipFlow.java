@@ -34,7 +34,7 @@ final class FlipFlow {
         FlipParts.HEADING,
         item.values().get(ItemSettings.PICTURE),
         !Fields.off(piece, "picture"),
-        item.values().get(ItemSettings.ICON),
+        Fields.icon(piece, item),
         item.values().get(ItemSettings.HEADING),
         PageParts.ITEM_TEXT,
         item.values().get(ItemSettings.TEXT),
@@ -69,7 +69,7 @@ final class FlipFlow {
       String text,
       Optional<Flow> buttons) {
     var parts = new ArrayList<Flow>();
-    if (items.icon(piece, icon)) {
+    if (!icon.isEmpty() && !Fields.off(piece, "icon")) {
       parts.add(items.sign(item, iconPart));
     }
     if (!Fields.off(piece, "heading")) {

@@ -69,7 +69,7 @@ final class FlipOutput {
     out.open("div", "class", "g-turn");
     out.open("div", "class", "g-face g-front");
     writing.picture(piece, item, ItemSettings.PICTURE, "g-shot");
-    face(item, ItemSettings.ICON, ItemSettings.HEADING, ItemSettings.TEXT, false);
+    face(item, Fields.icon(piece, item), ItemSettings.HEADING, ItemSettings.TEXT, false);
     String heading = item.values().get(ItemSettings.HEADING);
     out.open(
             "button",
@@ -99,7 +99,12 @@ final class FlipOutput {
               "lazy");
           out.close("div");
         });
-    face(item, ItemSettings.BACK_ICON, ItemSettings.BACK_HEADING, ItemSettings.BACK_TEXT, true);
+    face(
+        item,
+        item.values().get(ItemSettings.BACK_ICON),
+        ItemSettings.BACK_HEADING,
+        ItemSettings.BACK_TEXT,
+        true);
     out.open(
             "button",
             "type",
@@ -115,11 +120,7 @@ final class FlipOutput {
   }
 
   private void face(
-      Item item,
-      Setting<String> icon,
-      Setting<String> heading,
-      Setting<String> text,
-      boolean pressed) {
+      Item item, String icon, Setting<String> heading, Setting<String> text, boolean pressed) {
     out.open("div", "class", "g-body");
     writing.icon(piece, item, icon, "");
     String words = item.values().get(heading);

@@ -57,7 +57,14 @@ public final class FlipSettings {
       PieceSettings.with(
           ItemSettings.joined(
               List.of(
-                  TURN, MANNER, DURATION, TRIGGER, DriveSettings.INTENT, COMFORT_FROM, COMFORT_TO),
+                  PieceSettings.ICON,
+                  TURN,
+                  MANNER,
+                  DURATION,
+                  TRIGGER,
+                  DriveSettings.INTENT,
+                  COMFORT_FROM,
+                  COMFORT_TO),
               GridSettings.ALL,
               List.of(LEAST_HEIGHT, PADDING)));
 

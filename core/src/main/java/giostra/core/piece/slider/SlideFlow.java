@@ -1,5 +1,6 @@
 package giostra.core.piece.slider;
 
+import giostra.core.anatomy.PageParts;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Flow.Spaced;
 import giostra.core.fit.Line;
@@ -21,6 +22,7 @@ import giostra.core.value.Height;
 import giostra.core.value.Length;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Slides as they flow in one band. */
 final class SlideFlow {
@@ -90,6 +92,7 @@ final class SlideFlow {
           case END -> mirrored ? 0 : 1;
         };
     List<ItemFlows.Said> said = items.said(piece, item, SliderParts.SLIDE_HEADING);
+    Optional<Flow> icon = items.icon(piece, item, PageParts.ICON);
     Flow stack = Flow.stack(stacked(piece, item));
     return (width, height, screen) -> {
       double room = Math.max(1, width - 2 * padding);
@@ -97,6 +100,7 @@ final class SlideFlow {
       double x = padding + (room - box) * (mirrored ? 1 - place.across() : place.across());
       double all = stack.height(box, screen);
       double y = padding + (height - 2 * padding - all) * place.down();
+      y += icon.map(sign -> sign.height(box, screen) + gap).orElse(0.0);
       var found = new ArrayList<Words>();
       for (ItemFlows.Said each : said) {
         double high = each.flow().height(box, screen);
@@ -111,6 +115,7 @@ final class SlideFlow {
   private List<Spaced> stacked(Slider piece, Item item) {
     var parts = new ArrayList<Spaced>();
     double gap = blocks.part(item, SliderParts.SLIDE_WORDS).px(Property.GAP);
+    items.icon(piece, item, PageParts.ICON).ifPresent(icon -> parts.add(new Spaced(gap, icon)));
     items
         .words(piece, item, SliderParts.SLIDE_HEADING)
         .forEach(part -> parts.add(new Spaced(gap, part)));

@@ -67,6 +67,7 @@ final class SlideOutput {
             ? piece.values().get(SliderSettings.WHOLE_LINK)
             : WholeLink.NONE;
     out.open("div", "class", "g-stand").open("div", "class", "g-copybox");
+    writing.icon(piece, item, "");
     writing.copy(piece, item, level, whole == WholeLink.NONE);
     writing.buttons(piece, item);
     out.close("div").close("div");

@@ -50,7 +50,7 @@ public final class SliderParts {
 
   public static final List<Part> ALL =
       PageParts.joined(
-          List.of(SLIDE, SLIDE_OVERLAY, SLIDE_WORDS, SLIDE_HEADING, SLIDE_BUTTONS),
+          List.of(SLIDE, SLIDE_OVERLAY, SLIDE_WORDS, SLIDE_HEADING, SLIDE_BUTTONS, PageParts.ICON),
           PageParts.WORDED,
           TrackParts.MOVING);
 

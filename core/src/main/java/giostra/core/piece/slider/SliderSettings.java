@@ -102,6 +102,7 @@ public final class SliderSettings {
               List.of(
                   WHOLE_LINK,
                   NEIGHBOURS,
+                  PieceSettings.ICON,
                   TrackSettings.FORM,
                   HEIGHT,
                   PICTURE_USE,

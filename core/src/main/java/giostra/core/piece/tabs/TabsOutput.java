@@ -106,7 +106,7 @@ final class TabsOutput {
 
   /** What a heading shows, on the tab and over its panel. */
   private void label(Item item) {
-    writing.icon(piece, item, ItemSettings.ICON, "g-head-icon");
+    writing.icon(piece, item, "g-head-icon");
     Optional<Shipped.Picture> own =
         Fields.off(piece, "thumbnail")
             ? Optional.empty()

@@ -103,6 +103,7 @@ public final class TabsSettings {
       PieceSettings.with(
           ItemSettings.joined(
               List.of(
+                  PieceSettings.ICON,
                   PanelSettings.TRIGGER,
                   DriveSettings.INTENT,
                   MARK,
