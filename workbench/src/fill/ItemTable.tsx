@@ -107,6 +107,17 @@ export function fieldsOf(catalogue: Catalogue, piece: NodeBody): readonly ItemFi
   });
 }
 
+/** An icon of an item; one that is of all items stands back. */
+function ItemIcon({ value, ofAll }: { readonly value: string; readonly ofAll: string }) {
+  return value === '' && ofAll !== '' ? (
+    <span className="icon-of-all" title="that of all items">
+      <IconThumb value={ofAll} />
+    </span>
+  ) : (
+    <IconThumb value={value} />
+  );
+}
+
 /** The items of a piece, edited in place like a spreadsheet. */
 export function ItemTable({ piece }: { readonly piece: NodeBody }) {
   const { session, now, page, catalogue, chosen, choose } = useBench();
@@ -222,7 +233,7 @@ export function ItemTable({ piece }: { readonly piece: NodeBody }) {
       show: sort ? (
         <Thumb id={value} />
       ) : setting.kind === 'icon' ? (
-        <IconThumb value={value} />
+        <ItemIcon value={value} ofAll={setting.id === 'icon' ? text(piece, 'icon') : ''} />
       ) : value === '' ? (
         <span className="faint">–</span>
       ) : (
