@@ -159,6 +159,10 @@ class OverPictureJourney {
     Values words =
         Values.NONE
             .with(ItemSettings.PICTURE, Values.ALL, picture)
+            .with(
+                ItemSettings.FIT,
+                Values.ALL,
+                n % 4 == 3 ? ItemSettings.Fits.WHOLE : ItemSettings.Fits.FILLS)
             .with(ItemSettings.KICKER, Values.ALL, "Until the first frost")
             .with(ItemSettings.HEADING, Values.ALL, "Number " + n + " of the evenings under glass")
             .with(ItemSettings.SUBHEADING, Values.ALL, "With lamps, and without hurry")

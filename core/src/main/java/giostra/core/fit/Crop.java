@@ -71,6 +71,11 @@ public record Crop(
     return scale() * density;
   }
 
+  /** How wide a picture is drawn that stands whole in a box, as a share of the box's width. */
+  public static double within(Aspect box, Aspect picture) {
+    return Math.min(1, picture.ratio() / box.ratio());
+  }
+
   /** A part of a picture, in its px. */
   public record Part(double x, double y, double width, double height) {}
 

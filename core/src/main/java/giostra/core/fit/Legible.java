@@ -38,6 +38,11 @@ public final class Legible {
     all += weight;
   }
 
+  /** How much there is of all that was added. */
+  public double all() {
+    return all;
+  }
+
   /** The contrast, 1 to 21, to a hundredth; 21 where there is nothing under them. */
   public double contrast() {
     double sum = 0;

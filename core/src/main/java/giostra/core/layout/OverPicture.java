@@ -12,13 +12,20 @@ import giostra.core.value.GroundAt;
  * What lies under words that stand on a picture: the picture as it is cut to its box, over the
  * ground that shows through it, under an overlay.
  *
- * @param width of the box that the picture covers, px
+ * @param fit whether the picture covers its box or stands in it whole
+ * @param width of the box, px
  * @param height of the box, px
  * @param under what shows where the picture is clear
  * @param overlay over the whole box
  */
 public record OverPicture(
-    Seen seen, Size size, double width, double height, Colour under, GroundAt overlay) {
+    Seen seen,
+    Size size,
+    Crop.Fit fit,
+    double width,
+    double height,
+    Colour under,
+    GroundAt overlay) {
   /** Cells that say enough of what lies under words. */
   private static final int ENOUGH = 1_200;
 
@@ -32,7 +39,7 @@ public record OverPicture(
    */
   public double contrast(Colour ink, double x, double y, double wide, double high) {
     Samples samples = seen.samples();
-    var crop = new Crop(width, height, size.width(), size.height(), Crop.Fit.COVER, seen.focus());
+    var crop = new Crop(width, height, size.width(), size.height(), fit, seen.focus());
     double cellWide = size.width() * crop.scale() / samples.across();
     double cellHigh = size.height() * crop.scale() / samples.down();
     int ground = under.red() << 16 | under.green() << 8 | under.blue();
@@ -61,7 +68,22 @@ public record OverPicture(
         }
       }
     }
+    double wholly = (right - left) * (bottom - top);
+    double on =
+        common(left, right, crop.left(), crop.left() + cellWide * samples.across())
+            * common(top, bottom, crop.top(), crop.top() + cellHigh * samples.down());
+    // Beside a picture that stands whole there is the ground of its box.
+    if (on < wholly - 0.5) {
+      int veil = overlay.at((left + right) / 2, (top + bottom) / 2);
+      double weight = on < 0.5 ? wholly : legible.all() * (wholly - on) / on;
+      legible.add(ink, over(veil, ground), weight);
+    }
     return legible.contrast();
+  }
+
+  /** How much two stretches have in common. */
+  private static double common(double from, double to, double start, double end) {
+    return Math.max(0, Math.min(to, end) - Math.max(from, start));
   }
 
   private static int column(double at, double start, double cell, int most) {

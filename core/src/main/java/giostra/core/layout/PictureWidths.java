@@ -10,6 +10,7 @@ import giostra.core.layout.PictureSizes.Size;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
+import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.Node;
 import giostra.core.page.PanelSettings;
@@ -78,6 +79,22 @@ public final class PictureWidths {
   /** How wide a picture is drawn that covers a box. */
   public static Piecewise covering(Piecewise room, Aspect box, Size size) {
     return room.through(new Line(Crop.covering(box, size.aspect()), 0));
+  }
+
+  /** How wide a picture of an item is drawn in a box, which it covers or stands in whole. */
+  public static Piecewise in(Piece piece, Item item, Piecewise room, Aspect box, Size size) {
+    return Fields.whole(piece, item)
+        ? room.through(new Line(Crop.within(box, size.aspect()), 0))
+        : covering(room, box, size);
+  }
+
+  /**
+   * The same in a box as high as some text.
+   *
+   * @param tall how wide the picture is that is as high
+   */
+  public static Piecewise in(Piece piece, Item item, Piecewise room, Piecewise tall) {
+    return Fields.whole(piece, item) ? room.min(tall) : room.max(tall);
   }
 
   /** The same width at every viewport. */

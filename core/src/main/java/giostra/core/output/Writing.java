@@ -513,7 +513,14 @@ public final class Writing {
     Optional<Shipped.Picture> found = pictures.find(item.values().get(setting));
     found.ifPresent(picture -> {
       String alt = item.values().get(ItemSettings.ALT);
-      out.open("div", "class", classes, "data-focus", focus(item, picture));
+      out.open(
+          "div",
+          "class",
+          classes,
+          "data-focus",
+          focus(item, picture),
+          "data-fit",
+          fit(piece, item));
       image(
           picture,
           alt.isEmpty() ? picture.alt() : alt,
@@ -556,6 +563,15 @@ public final class Writing {
     }
     css.put("[data-item=" + item.id() + "] [data-focus] img", "object-position", _ -> focus.css());
     return "own";
+  }
+
+  /** How a picture fits as a rule; one that fills its box needs none. */
+  private String fit(Piece piece, Item item) {
+    if (!Fields.whole(piece, item)) {
+      return "";
+    }
+    css.put("[data-item=" + item.id() + "] [data-fit] img", "object-fit", _ -> "contain");
+    return "whole";
   }
 
   /** The focal point that is set where a picture is used, or else that of the picture itself. */

@@ -58,6 +58,7 @@ public final class Fields {
           ItemSettings.GROUND_CLIP_2,
           ItemSettings.ALT,
           ItemSettings.FOCUS,
+          ItemSettings.FIT,
           ItemSettings.ICON_COLOURS,
           ItemSettings.ICON_NUDGE,
           ItemSettings.SUBHEADING,
@@ -149,6 +150,13 @@ public final class Fields {
     return off(piece, ItemSettings.ICON.id())
         ? ""
         : own.isEmpty() ? piece.values().get(PieceSettings.ICON) : own;
+  }
+
+  /** Whether all of an item's picture shows, whatever the shape of its box. */
+  public static boolean whole(Piece piece, Item item) {
+    return item.values().get(ItemSettings.FIT) == ItemSettings.Fits.WHOLE
+        && used(piece.type(), piece.values()).stream()
+            .anyMatch(field -> field.setting() == ItemSettings.FIT);
   }
 
   /**

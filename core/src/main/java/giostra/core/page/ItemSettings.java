@@ -52,6 +52,14 @@ public final class ItemSettings {
     DUSK
   }
 
+  /** How the picture of an item takes to its box. */
+  public enum Fits {
+    /** It fills the box, and is cut where it is of another shape. */
+    FILLS,
+    /** All of it shows, with room beside it where it is of another shape. */
+    WHOLE
+  }
+
   /** What happens on the page when an item becomes the current one. */
   public enum Action {
     NONE,
@@ -78,6 +86,8 @@ public final class ItemSettings {
   public static final Setting<String> ALT = words("alt", "Text alternative", 400);
   public static final Setting<Focus> FOCUS =
       Setting.once("focus", "Focal point", new PointKind(), Focus.CENTER);
+  public static final Setting<Fits> FIT =
+      Setting.once("fit", "Picture in its box", new PickKind<>(Fits.class), Fits.FILLS);
   public static final Setting<String> HEADING = words("heading", "Heading", 300);
   public static final Setting<String> SUBHEADING = words("subheading", "Subheading", 300);
   public static final Setting<String> TEXT = Setting.once("text", "Text", new RichKind(20_000), "");
@@ -165,6 +175,7 @@ public final class ItemSettings {
               GROUND_CLIP_2,
               ALT,
               FOCUS,
+              FIT,
               HEADING,
               SUBHEADING,
               TEXT,

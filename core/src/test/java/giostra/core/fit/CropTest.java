@@ -47,5 +47,9 @@ class CropTest {
     assertThat(height * y / 100).isBetween(shown.y() - 1e-6, shown.y() + shown.height() + 1e-6);
     assertThat(Crop.covering(new Aspect(boxWidth, boxHeight), new Aspect(width, height)) * boxWidth)
         .isCloseTo(width * crop.scale(), Offset.offset(1e-6 * width * crop.scale() + 1e-6));
+    double whole =
+        width * new Crop(boxWidth, boxHeight, width, height, Fit.CONTAIN, Focus.CENTER).scale();
+    assertThat(Crop.within(new Aspect(boxWidth, boxHeight), new Aspect(width, height)) * boxWidth)
+        .isCloseTo(whole, Offset.offset(1e-6 * whole + 1e-6));
   }
 }

@@ -131,6 +131,19 @@ class SlideContrastTest {
   }
 
   @Test
+  void besideAPictureThatStandsWholeIsTheGroundOfItsSlide() {
+    Edit none = overlay("openings", "#0000");
+    Edit white =
+        new Edit.SetStyle(
+            "openings", StyleKey.parse("slider.slide/rest/ground"), "desktop", "#ffffff");
+    Edit whole = set("opening-orchids", "fit", "", "whole");
+    assertThat(found(pictures((_, _) -> BLACK), none, white)).isEmpty();
+    assertThat(found(pictures((_, _) -> BLACK), none, white, whole))
+        .isNotEmpty()
+        .allSatisfy(snag -> assertThat(snag.item()).isEqualTo("opening-orchids"));
+  }
+
+  @Test
   void wordsOnBlackCanBeReadAndThoseOnWhiteOnlyUnderAnOverlay() {
     Edit none = overlay("openings", "#0000");
     assertThat(found(pictures((_, _) -> BLACK), none)).isEmpty();

@@ -4,6 +4,7 @@ import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
 import giostra.core.layout.PictureSizes.Size;
 import giostra.core.layout.PictureWidths;
+import giostra.core.page.Item;
 import giostra.core.value.Aspect;
 import giostra.core.value.Length;
 
@@ -14,14 +15,15 @@ final class CardWidths {
   private CardWidths() {}
 
   /** The picture of a card, above its text. */
-  static Piecewise picture(Carousel piece, Size size, Piecewise card, PictureWidths widths) {
+  static Piecewise picture(
+      Carousel piece, Item item, Size size, Piecewise card, PictureWidths widths) {
     Piecewise shot =
         card.through(new Line(1, -BORDERS))
             .through(Line.of(widths.value(piece, CarouselSettings.PICTURE_WIDTH)));
     return widths
         .value(piece, CarouselSettings.PICTURE_SHAPE)
         .aspect()
-        .map(box -> PictureWidths.covering(shot, box, size))
+        .map(box -> PictureWidths.in(piece, item, shot, box, size))
         .orElse(shot);
   }
 

@@ -29,7 +29,8 @@ final class CarouselFields {
               ItemSettings.ICON,
               ItemSettings.ICON_COLOURS,
               ItemSettings.ICON_NUDGE,
-              ItemSettings.FOCUS));
+              ItemSettings.FOCUS,
+              ItemSettings.FIT));
 
   private CarouselFields() {}
 

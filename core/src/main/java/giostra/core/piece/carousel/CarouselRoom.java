@@ -155,7 +155,7 @@ public final class CarouselRoom
   public Piecewise picture(Carousel piece, Item item, Size size, PictureWidths widths) {
     return quotes(piece)
         ? CardWidths.portrait(piece, size, words(piece, widths), widths)
-        : CardWidths.picture(piece, size, words(piece, widths), widths);
+        : CardWidths.picture(piece, item, size, words(piece, widths), widths);
   }
 
   @Override

@@ -2,6 +2,7 @@ package giostra.core.piece.slider;
 
 import giostra.core.anatomy.Tone;
 import giostra.core.band.Band;
+import giostra.core.fit.Crop;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Piecewise;
 import giostra.core.fit.Screen;
@@ -208,6 +209,7 @@ public final class SlideContrast {
   private final class Prepared {
     private final Seen seen;
     private final Size size;
+    private final Crop.Fit fit;
     private final Tone tone;
     private final Colour under;
     private final SlideFlow.Standing standing;
@@ -216,6 +218,7 @@ public final class SlideContrast {
 
     Prepared(Item item, Seen seen) {
       this.seen = seen;
+      this.fit = Fields.whole(piece, item) ? Crop.Fit.CONTAIN : Crop.Fit.COVER;
       this.size = pictures.find(item.values().get(ItemSettings.PICTURE)).orElseThrow();
       Scope scope = Resolution.scope(document, item);
       this.tone = Tone.PICTURE.in(scope, band);
@@ -256,7 +259,7 @@ public final class SlideContrast {
       double wide = here.wide();
       double high = here.high();
       var veil = new GroundAt(overlay, wide, high, tone::colour);
-      var below = new OverPicture(seen, size, wide, high, under, veil);
+      var below = new OverPicture(seen, size, fit, wide, high, under, veil);
       List<Words> words = here.words();
       return IntStream.range(0, words.size())
           .mapToObj(i -> {

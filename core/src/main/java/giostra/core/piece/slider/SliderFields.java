@@ -22,7 +22,8 @@ final class SliderFields {
           ItemSettings.THUMBNAIL,
           ItemSettings.GROUND,
           ItemSettings.BESIDE,
-          ItemSettings.FOCUS);
+          ItemSettings.FOCUS,
+          ItemSettings.FIT);
 
   private SliderFields() {}
 }

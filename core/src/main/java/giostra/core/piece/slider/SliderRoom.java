@@ -122,11 +122,15 @@ public final class SliderRoom implements TrackRoom<Slider>, TrackWritten<Slider>
     Piecewise slide = words(piece, widths);
     Piecewise tall = widths.tallest(piece, size);
     if (widths.value(piece, SliderSettings.PICTURE_USE) != SliderSettings.PictureUse.BESIDE) {
-      return slide.max(tall);
+      return PictureWidths.in(piece, item, slide, tall);
     }
     return widths.value(piece, SliderSettings.PICTURE_SIDE) == SliderSettings.PictureSide.ABOVE
-        ? PictureWidths.covering(slide, SliderSettings.PICTURE_ABOVE, size)
-        : slide.through(Line.of(widths.value(piece, SliderSettings.PICTURE_SHARE))).max(tall);
+        ? PictureWidths.in(piece, item, slide, SliderSettings.PICTURE_ABOVE, size)
+        : PictureWidths.in(
+            piece,
+            item,
+            slide.through(Line.of(widths.value(piece, SliderSettings.PICTURE_SHARE))),
+            tall);
   }
 
   @Override
