@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import giostra.server.testing.Api;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /** The bench as somebody in front of it uses it. */
@@ -35,15 +36,19 @@ final class Bench {
     return page.locator("[data-path='" + node + "/" + setting + "/" + band + "']");
   }
 
+  private static final Set<String> SWITCHED = Set.of("on", "off");
+
   /** Types into a cell, or picks in it, with the keyboard alone. */
   void set(String node, String setting, String band, String value) {
     Locator cell = cell(node, setting, band);
     cell.focus();
     page.keyboard().press("F2");
     Locator field = cell.locator("input, textarea, select");
-    if (field.count() == 0) {
+    if (SWITCHED.contains(value) && field.count() == 0) {
+      // What can only be on or off was switched by the key.
       return;
     }
+    field.first().waitFor();
     if (field.evaluate("field => field.tagName").equals("SELECT")) {
       field.selectOption(value);
     } else {

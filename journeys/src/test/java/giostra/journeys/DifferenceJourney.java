@@ -214,8 +214,15 @@ class DifferenceJourney {
       """
       (pairs) => {
         const look = %s;
+        // Many are compared with the same piece.
+        const known = new Map();
+        const once = (id, plan) => {
+          const key = id + plan;
+          if (!known.has(key)) known.set(key, look([id, plan]));
+          return known.get(key);
+        };
         return pairs.flatMap(([left, changed, plan, asked], at) =>
-            asked && look([left, plan]) === look([changed, plan]) ? [at] : []);
+            asked && once(left, plan) === once(changed, plan) ? [at] : []);
       }
       """
           .formatted(LOOK);

@@ -266,7 +266,8 @@ class LooksJourney {
     }
     page.setViewportSize(1280, 900);
     page.navigate(api.publish(made));
-    page.waitForSelector("[data-piece=cards][data-live]");
+    page.waitForFunction(
+        "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
     var missing = new ArrayList<String>();
     for (State held : List.of(State.REST, State.FOCUS, State.HOVER, State.PRESSED)) {
       Set<String> worn = worn(page, held);

@@ -24,9 +24,10 @@ import java.util.stream.Stream;
  * those the slices that one of its characters is in. Source: CSS Fonts 4, "unicode-range".
  *
  * @param families that letters may be of
- * @param characters of all that may be words: of markup, whatever it is
+ * @param characters of all that may be words, each once: of markup, whatever it is. As text, since
+ *     one rare character would make a set of bits large
  */
-record FontUse(Set<Typeface> families, BitSet characters) {
+record FontUse(Set<Typeface> families, String characters) {
 
   /** That of a page: what it and its sections ask for, together. */
   static FontUse of(Document document, List<SectionFiles> sections) {
@@ -38,17 +39,18 @@ record FontUse(Set<Typeface> families, BitSet characters) {
 
   /** What some ask for, together. */
   static FontUse together(List<FontUse> some) {
-    var all = new FontUse(EnumSet.noneOf(Typeface.class), new BitSet());
+    Set<Typeface> families = EnumSet.noneOf(Typeface.class);
+    var characters = new StringBuilder();
     for (FontUse each : some) {
-      all.families.addAll(each.families);
-      all.characters.or(each.characters);
+      families.addAll(each.families);
+      characters.append(each.characters);
     }
-    return all;
+    return new FontUse(families, once(characters));
   }
 
   /** That of some nodes, and of the looks that pieces among them wear. */
   static FontUse of(Document document, List<Node> nodes, String markup) {
-    var all = new FontUse(EnumSet.noneOf(Typeface.class), new BitSet());
+    var all = new FontUse(EnumSet.noneOf(Typeface.class), once(markup));
     for (Node each : nodes) {
       if (each instanceof Section && says(each)) {
         all.roles(document, each);
@@ -56,8 +58,15 @@ record FontUse(Set<Typeface> families, BitSet characters) {
       all.styles(each);
     }
     worn(document, nodes).forEach(all::styles);
-    markup.codePoints().forEach(all.characters::set);
     return all;
+  }
+
+  private static String once(CharSequence characters) {
+    var seen = new BitSet();
+    characters.codePoints().forEach(seen::set);
+    var once = new StringBuilder();
+    seen.stream().forEach(once::appendCodePoint);
+    return once.toString();
   }
 
   /** The looks that pieces among some nodes wear. */
@@ -71,9 +80,11 @@ record FontUse(Set<Typeface> families, BitSet characters) {
   /** Those of some fonts that are needed, in their order. */
   List<Shipped.Font> among(List<Shipped.Font> fonts) {
     Set<String> faces = families.stream().map(Typeface::face).collect(Collectors.toSet());
+    var asked = new BitSet();
+    characters.codePoints().forEach(asked::set);
     return fonts.stream()
         .filter(font -> faces.contains(font.family()))
-        .filter(font -> asked(font, characters))
+        .filter(font -> asked(font, asked))
         .toList();
   }
 
