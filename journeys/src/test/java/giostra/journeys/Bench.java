@@ -44,11 +44,13 @@ final class Bench {
     cell.focus();
     page.keyboard().press("F2");
     Locator field = cell.locator("input, textarea, select");
-    if (SWITCHED.contains(value) && field.count() == 0) {
-      // What can only be on or off was switched by the key.
+    if (!SWITCHED.contains(value)) {
+      // A cell is typed into, or opens what one chooses in.
+      field.or(page.locator("dialog[open]")).first().waitFor();
+    }
+    if (field.count() == 0) {
       return;
     }
-    field.first().waitFor();
     if (field.evaluate("field => field.tagName").equals("SELECT")) {
       field.selectOption(value);
     } else {
