@@ -5,11 +5,9 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import giostra.server.testing.Api;
-import java.util.Set;
 import java.util.regex.Pattern;
 
 /** The bench as somebody in front of it uses it. */
@@ -37,26 +35,18 @@ final class Bench {
     return page.locator("[data-path='" + node + "/" + setting + "/" + band + "']");
   }
 
-  private static final Set<String> SWITCHED = Set.of("on", "off");
-
   /** Types into a cell, or picks in it, with the keyboard alone. */
   void set(String node, String setting, String band, String value) {
     Locator cell = cell(node, setting, band);
     cell.focus();
+    String before = cell.innerText();
     page.keyboard().press("F2");
     Locator field = cell.locator("input, textarea, select");
-    if (!SWITCHED.contains(value)) {
-      try {
-        // A cell is typed into, or opens what one chooses in.
-        field
-            .or(page.locator("dialog[open]"))
-            .first()
-            .waitFor(new Locator.WaitForOptions().setTimeout(1500));
-      } catch (TimeoutError e) {
-        // What can only be on or off was switched by the key.
-        return;
-      }
-    }
+    // It is typed into, opens what one chooses in, or is switched at once; nothing else will do.
+    page.waitForCondition(() ->
+        field.count() > 0
+            || page.locator("dialog[open]").count() > 0
+            || !cell.innerText().equals(before));
     if (field.count() == 0) {
       return;
     }

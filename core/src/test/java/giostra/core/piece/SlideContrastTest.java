@@ -27,7 +27,7 @@ import java.util.function.Function;
 import java.util.function.IntBinaryOperator;
 import org.junit.jupiter.api.Test;
 
-/** Words of slides on their pictures, and the least overlay; pixels are DressJourney's. */
+/** Words of slides on their pictures, and the least overlay; pixels are OverPictureJourney's. */
 class SlideContrastTest {
   private static final int WHITE = 0xffffffff;
   private static final int BLACK = 0xff000000;
