@@ -1,10 +1,11 @@
-import { useQuery } from '@tanstack/react-query';
 import { Command } from 'cmdk';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, ask } from '../api/client';
 import { settingsOf, stepName, stepOf, useBench } from '../bench/context';
 import { nameOf, siteNode, walk } from '../bench/document';
+import { useShelf } from '../shelf/shelf';
 import { Dialog, useClose } from '../ui/Dialog';
+import { useSettled } from '../ui/settled';
 
 /** Finds any setting of what is chosen, any piece of the page, any page. */
 export function Find({ onClose }: { onClose(): void }) {
@@ -19,7 +20,8 @@ function Finder() {
   const { page, catalogue, chosen, choose } = useBench();
   const navigate = useNavigate();
   const close = useClose();
-  const shelf = useQuery({ queryKey: ['shelf'], queryFn: () => ask(api.GET('/api/shelf')) });
+  const [typed, setTyped] = useState('');
+  const shelf = useShelf(useSettled(typed.trim()));
   const go = (then: () => void) => () => {
     close();
     then();
@@ -33,7 +35,13 @@ function Finder() {
   const pieces = [...walk(page.document.page)].filter(({ node }) => node.type !== 'column');
   return (
     <Command label="Find a setting, a piece or a page">
-      <Command.Input data-first placeholder="Find a setting, a piece or a page" />
+      <Command.Input
+        data-first
+        placeholder="Find a setting, a piece or a page"
+        maxLength={200}
+        value={typed}
+        onValueChange={setTyped}
+      />
       <Command.List>
         <Command.Empty>Nothing is called that.</Command.Empty>
         {nodes.map((node) => (
@@ -80,7 +88,7 @@ function Finder() {
           ))}
         </Command.Group>
         <Command.Group heading="Pages">
-          {shelf.data?.sites.flatMap((site) =>
+          {shelf.sites?.flatMap((site) =>
             site.pages.map((each) => (
               <Command.Item
                 key={each.id}

@@ -10,6 +10,7 @@ import {
 import { Link, useParams } from 'react-router';
 import { api, ask, type LibraryItem } from '../api/client';
 import { Brand } from '../Brand';
+import { useSites } from '../shelf/shelf';
 import { ThemeButton } from '../ThemeButton';
 import { clock, fileAt, size } from './format';
 import { Opened } from './Opened';
@@ -52,8 +53,7 @@ export function Library() {
     refetchInterval: ({ state }) =>
       state.data?.some(({ media }) => media.filesMade < media.files) ? POLL_MS : false,
   });
-  const shelf = useQuery({ queryKey: ['shelf'], queryFn: () => ask(api.GET('/api/shelf')) });
-  const site = shelf.data?.sites.find((each) => each.id === siteId);
+  const site = useSites().data?.find((each) => each.id === siteId);
   const [kind, setKind] = useState<KindName>('all');
   const [words, setWords] = useState('');
   const [openId, setOpenId] = useState('');

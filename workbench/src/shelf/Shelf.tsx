@@ -1,44 +1,73 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { PackageOpen, Plus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api, ask, Problem } from '../api/client';
 import { Brand } from '../Brand';
 import { ThemeButton } from '../ThemeButton';
+import { useSettled } from '../ui/settled';
 import { Away } from './Away';
-import type { Page, Site } from './dialogs';
+import { type Page, refreshShelf, type Site, useShelf, waits } from './shelf';
 import { PageVerbs, SiteVerbs } from './Verbs';
 
 /** Home: sites and their pages, each with the page itself as its picture. */
 export function Shelf() {
-  const shelf = useQuery({
-    queryKey: ['shelf'],
-    queryFn: () => ask(api.GET('/api/shelf')),
-    staleTime: 0,
-    // Pages are gone through while the shelf is there already: their counts come one by one.
-    refetchInterval: ({ state }) =>
-      state.data?.sites.some((site) => site.pages.some(waits)) ? COUNTING : false,
-  });
+  const [search, setSearch] = useSearchParams();
+  const [typed, setTyped] = useState(search.get('find') ?? '');
+  const find = useSettled(typed.trim());
+  const shelf = useShelf(find);
   useEffect(() => {
     document.title = 'Giostra';
   }, []);
+  useEffect(() => {
+    setSearch(find === '' ? {} : { find }, { replace: true });
+  }, [find, setSearch]);
+  const all = () => setTyped('');
   return (
     <div className="min-h-full bg-base-200 text-base-content">
       <header className="flex h-12 items-center gap-4 border-b border-base-300 bg-base-100 px-4">
         <Brand />
         <span className="flex-1" />
+        <input
+          type="search"
+          className="input input-sm w-60 min-w-0"
+          aria-label="Find a site or a page"
+          placeholder="Find a site or a page"
+          maxLength={200}
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+        />
         <ThemeButton />
       </header>
       <main className="mx-auto max-w-[1180px] px-8 py-9">
         <h1 className="sr-only">Shelf</h1>
         {shelf.isError && <p className="alert alert-error">{shelf.error.message}</p>}
-        {shelf.data?.sites.map((site) => (
-          <SiteRow key={site.id} site={site} sites={shelf.data.sites} stage={shelf.data.stage} />
+        {shelf.sites?.map((site) => (
+          <SiteRow
+            key={site.id}
+            site={site}
+            sites={shelf.sites ?? []}
+            stage={shelf.stage}
+            onAll={() => setTyped(site.name)}
+          />
         ))}
-        {shelf.data && (
+        {shelf.sites?.length === 0 && find !== '' && <Nothing find={find} onAll={all} />}
+        {shelf.hasNextPage && (
+          <p className="mb-10 text-center">
+            <button
+              type="button"
+              className="btn btn-sm"
+              disabled={shelf.isFetchingNextPage}
+              onClick={() => void shelf.fetchNextPage()}
+            >
+              {shelf.isFetchingNextPage ? 'Looking for more…' : 'Show more pages'}
+            </button>
+          </p>
+        )}
+        {shelf.sites && (
           <div className="flex flex-wrap items-end gap-8">
-            <NewSite first={shelf.data.sites.length === 0} />
-            <Arrival />
+            <NewSite first={shelf.sites.length === 0 && find === ''} onMade={all} />
+            <Arrival onMade={all} />
           </div>
         )}
         <Away />
@@ -47,13 +76,31 @@ export function Shelf() {
   );
 }
 
+function Nothing({ find, onAll }: { readonly find: string; onAll(): void }) {
+  return (
+    <p className="mb-10 flex flex-wrap items-baseline gap-x-4 [overflow-wrap:anywhere]">
+      <span>No site and no page has “{find}” in its name or address.</span>
+      <button type="button" className="link" onClick={onAll}>
+        Show all
+      </button>
+    </p>
+  );
+}
+
 interface SiteRowProps {
   readonly site: Site;
   readonly sites: readonly Site[];
   readonly stage: string;
+  onAll(): void;
 }
 
-function SiteRow({ site, sites, stage }: SiteRowProps) {
+/** How many pages a site has, and how many of them are here. */
+function counted({ count, pages }: Site) {
+  const all = count === 1 ? '1 page' : `${count} pages`;
+  return pages.length < count ? `${pages.length} of ${all}` : all;
+}
+
+function SiteRow({ site, sites, stage, onAll }: SiteRowProps) {
   // Two sites may have one name; what they are called to be told apart by does not.
   const twin = sites.some((each) => each.name === site.name && each.id !== site.id);
   const called = twin ? `${site.name}, ${site.id}` : site.name;
@@ -64,9 +111,7 @@ function SiteRow({ site, sites, stage }: SiteRowProps) {
           {site.name}
           {twin && <span className="faint ml-3 font-sans text-sm">{site.id}</span>}
         </h2>
-        <span className="faint">
-          {site.pages.length === 1 ? '1 page' : `${site.pages.length} pages`}
-        </span>
+        <span className="faint">{counted(site)}</span>
         <span className="ml-auto flex flex-wrap gap-x-4 gap-y-1">
           <Link to={`/sites/${site.id}/media`} className="link">
             Media
@@ -77,17 +122,23 @@ function SiteRow({ site, sites, stage }: SiteRowProps) {
           </a>
         </span>
       </div>
-      {site.said !== '' && <p className="mb-3 text-error">{site.said}</p>}
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(min(330px,100%),1fr))] gap-6">
         {site.pages.map((page) => (
           <li key={page.id}>
             <PageCard page={page} stage={stage} />
-            <PageVerbs page={page} site={site} sites={sites} />
+            <PageVerbs page={page} site={site} />
           </li>
         ))}
         <li>
           <NewPage site={site} />
         </li>
+        {site.pages.length < site.count && (
+          <li className="self-end">
+            <button type="button" className="link" onClick={onAll}>
+              Show all {site.count} pages of {site.name}
+            </button>
+          </li>
+        )}
       </ul>
     </section>
   );
@@ -134,12 +185,6 @@ function PageCard({ page, stage }: { readonly page: Page; readonly stage: string
     </Link>
   );
 }
-
-/** Ms after which pages that are gone through are asked for again. */
-const COUNTING = 1_500;
-
-/** Whether nobody knows yet what is found on a page. */
-const waits = (page: Page) => !page.broken && page.snags == null;
 
 /** After so long in view a page is drawn, in ms: a shelf that is scrolled past draws none. */
 const LOOKED_AT = 200;
@@ -249,7 +294,7 @@ function NewPage({ site }: { readonly site: Site }) {
 }
 
 /** A site that comes from another installation, as an archive. */
-function Arrival() {
+function Arrival({ onMade }: { onMade(): void }) {
   const queries = useQueryClient();
   const arrive = useMutation({
     mutationFn: async (file: File) => {
@@ -268,7 +313,10 @@ function Arrival() {
         );
       }
     },
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['shelf'] }),
+    onSuccess: () => {
+      onMade();
+      return refreshShelf(queries);
+    },
   });
   return (
     <div>
@@ -306,7 +354,7 @@ function Colours({ colours }: { readonly colours: Readonly<Record<string, string
   );
 }
 
-function NewSite({ first }: { readonly first: boolean }) {
+function NewSite({ first, onMade }: { readonly first: boolean; onMade(): void }) {
   const [name, setName] = useState('');
   const [dress, setDress] = useState('');
   const queries = useQueryClient();
@@ -318,7 +366,8 @@ function NewSite({ first }: { readonly first: boolean }) {
     mutationFn: () => ask(api.POST('/api/sites', { body: { name, ...(dress ? { dress } : {}) } })),
     onSuccess: () => {
       setName('');
-      void queries.invalidateQueries({ queryKey: ['shelf'] });
+      onMade();
+      void refreshShelf(queries);
     },
   });
   return (

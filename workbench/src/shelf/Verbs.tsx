@@ -1,15 +1,7 @@
 import { useState } from 'react';
 import { api, ask } from '../api/client';
-import {
-  CopyPage,
-  CopySite,
-  MovePage,
-  NamePage,
-  NameSite,
-  type Page,
-  type Site,
-  useShelfChange,
-} from './dialogs';
+import { CopyPage, CopySite, MovePage, NamePage, NameSite, useShelfChange } from './dialogs';
+import type { Page, Site } from './shelf';
 
 interface VerbProps {
   readonly of: string;
@@ -28,16 +20,15 @@ function Verb({ of, name, onClick }: VerbProps) {
 interface PageProps {
   readonly page: Page;
   readonly site: Site;
-  readonly sites: readonly Site[];
 }
 
 /** What can be done to a whole page. */
-export function PageVerbs({ page, site, sites }: PageProps) {
+export function PageVerbs({ page, site }: PageProps) {
   const [open, setOpen] = useState<'name' | 'copy' | 'move'>();
   const params = { path: { id: page.id } };
   const away = useShelfChange(() => ask(api.POST('/api/pages/{id}/away', { params })));
   const called = page.title || 'Untitled';
-  const rest = { page, site, sites, onClose: () => setOpen(undefined) };
+  const rest = { page, site, onClose: () => setOpen(undefined) };
   return (
     <div className="shelf-verbs">
       {!page.broken && (

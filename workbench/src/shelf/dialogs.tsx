@@ -1,10 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type ReactNode, useId, useState } from 'react';
-import { api, ask, type ShelfReply } from '../api/client';
+import { api, ask } from '../api/client';
 import { Dialog, useClose } from '../ui/Dialog';
-
-export type Site = ShelfReply['sites'][number];
-export type Page = Site['pages'][number];
+import { type Page, refreshShelf, type Site, useSites } from './shelf';
 
 /** Does something to the shelf, and shows it as it is then. */
 export function useShelfChange(change: () => Promise<unknown>, then?: () => void) {
@@ -12,8 +10,7 @@ export function useShelfChange(change: () => Promise<unknown>, then?: () => void
   return useMutation({
     mutationFn: change,
     onSuccess: async () => {
-      await queries.invalidateQueries({ queryKey: ['shelf'] });
-      await queries.invalidateQueries({ queryKey: ['away'] });
+      await refreshShelf(queries);
       then?.();
     },
   });
@@ -97,7 +94,6 @@ function Field({ label, value, first, note, onValue }: FieldProps) {
 interface OfPage {
   readonly page: Page;
   readonly site: Site;
-  readonly sites: readonly Site[];
   onClose(): void;
 }
 
@@ -147,8 +143,9 @@ export function CopyPage(props: OfPage) {
   );
 }
 
-function CopyForm({ page, site, sites }: OfPage) {
+function CopyForm({ page, site }: OfPage) {
   const close = useClose();
+  const sites = useSites();
   const [title, setTitle] = useState(`${page.title || 'Untitled'} (copy)`);
   const [to, setTo] = useState(site.id);
   const params = { path: { id: page.id } };
@@ -165,7 +162,7 @@ function CopyForm({ page, site, sites }: OfPage) {
       onAct={() => copy.mutate()}
     >
       <Field label="Title of the copy" value={title} first onValue={setTitle} />
-      <SiteField label="On the site" sites={sites} value={to} onValue={setTo} />
+      <SiteField label="On the site" sites={sites.data ?? [site]} value={to} onValue={setTo} />
       {to !== site.id && <Losses page={page.id} site={to} />}
     </Asked>
   );
@@ -180,10 +177,12 @@ export function MovePage(props: OfPage) {
   );
 }
 
-function MoveForm({ page, site, sites }: OfPage) {
+function MoveForm({ page, site }: OfPage) {
   const close = useClose();
-  const others = sites.filter((each) => each.id !== site.id);
-  const [to, setTo] = useState(others[0]?.id ?? '');
+  const sites = useSites();
+  const others = (sites.data ?? []).filter((each) => each.id !== site.id);
+  const [chosen, setTo] = useState('');
+  const to = chosen || (others[0]?.id ?? '');
   const params = { path: { id: page.id } };
   const move = useShelfChange(
     () => ask(api.POST('/api/pages/{id}/move', { params, body: { site: to } })),
@@ -198,7 +197,7 @@ function MoveForm({ page, site, sites }: OfPage) {
       error={move.error}
       onAct={() => move.mutate()}
     >
-      {others.length === 0 ? (
+      {!sites.data ? null : others.length === 0 ? (
         <p>There is no other site yet.</p>
       ) : (
         <>
@@ -215,7 +214,7 @@ function MoveForm({ page, site, sites }: OfPage) {
 
 interface SiteFieldProps {
   readonly label: string;
-  readonly sites: readonly Site[];
+  readonly sites: readonly Pick<Site, 'id' | 'name'>[];
   readonly value: string;
   onValue(value: string): void;
 }

@@ -16,6 +16,8 @@ import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import giostra.server.testing.Postgres;
 import giostra.server.testing.Process;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -118,11 +120,19 @@ class ArchiveJourney {
   }
 
   private static List<String> pages(Api api, String id) {
-    for (JsonNode site : api.get("/api/shelf").json().path("sites")) {
-      if (site.path("id").asString().equals(id)) {
-        return site.path("pages").valueStream().map(p -> p.path("slug").asString()).toList();
-      }
-    }
-    return List.of();
+    String name =
+        api.get("/api/sites")
+            .json()
+            .valueStream()
+            .filter(site -> site.path("id").asString().equals(id))
+            .map(site -> site.path("name").asString())
+            .findFirst()
+            .orElseThrow();
+    return api.onShelf(URLEncoder.encode(name, StandardCharsets.UTF_8)).stream()
+        .filter(site -> site.path("id").asString().equals(id))
+        .flatMap(site -> site.path("pages").valueStream())
+        .map(page -> page.path("slug").asString())
+        .sorted()
+        .toList();
   }
 }

@@ -335,6 +335,7 @@ class DressJourney {
     page.getByPlaceholder("Its name").fill(name);
     page.locator(".dress-choice label").filter(hasText("Press")).click();
     page.getByText("Add site").click();
+    page.getByLabel("Find a site or a page").fill(name);
     PlaywrightAssertions.assertThat(
             page.getByRole(
                 com.microsoft.playwright.options.AriaRole.HEADING,

@@ -38,7 +38,7 @@ class ShelfJourney {
     String site = api.newSite("Grove " + mark);
     String other = api.newSite("Orchard " + mark);
     api.newPage(site, Subject.document());
-    page.navigate(api.at("/"));
+    page.navigate(api.at("/?find=" + mark));
     Locator grove = page.getByLabel("Grove " + mark, new Page.GetByLabelOptions().setExact(true));
     Locator orchard =
         page.getByLabel("Orchard " + mark, new Page.GetByLabelOptions().setExact(true));

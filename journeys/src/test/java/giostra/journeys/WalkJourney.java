@@ -34,11 +34,14 @@ class WalkJourney {
     String name = "Walk " + System.nanoTime();
     api.newSite(name);
     page.navigate(api.at("/"));
+    Locator find = page.getByLabel("Find a site or a page");
+    find.fill("vellu");
     assertThat(
             page.getByRole(
                     AriaRole.HEADING, new Page.GetByRoleOptions().setName("Velluta").setExact(true))
                 .first())
         .isVisible();
+    find.fill(name);
     page.getByLabel(name, new Page.GetByLabelOptions().setExact(true))
         .getByText("New page")
         .click();

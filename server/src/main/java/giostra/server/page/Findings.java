@@ -2,23 +2,15 @@ package giostra.server.page;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import giostra.core.layout.PictureSizes;
 import giostra.core.page.Document;
-import giostra.core.page.Linking;
 import giostra.core.snag.Leaves;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import giostra.core.snag.Stress;
 import giostra.core.snag.Sweep;
 import giostra.server.media.MediaService;
-import jakarta.annotation.PreDestroy;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -40,33 +32,10 @@ public class Findings {
           .weigher((String _, Sweep sweep) -> 1 + sweep.nodes())
           .build();
 
-  /** All that the findings of a page depend on which links to nothing. */
-  private record Seen(String page, int revision, int siteRevision, PictureSizes pictures) {}
-
-  /**
-   * How many there are on a page.
-   *
-   * @param failed whether the page could not be gone through
-   */
-  public record Count(int snags, boolean failed) {}
-
-  private final Cache<Seen, Count> counts = Caffeine.newBuilder().maximumSize(10_000).build();
-
-  /** Pages that are being counted, or wait for it. */
-  private final Set<Seen> counted = ConcurrentHashMap.newKeySet();
-
-  private final ExecutorService worker =
-      Executors.newSingleThreadExecutor(Thread.ofPlatform().name("findings").daemon().factory());
-
   Findings(PageService pages, MediaService media, Meters meters) {
     this.pages = pages;
     this.media = media;
     this.meters = meters;
-  }
-
-  @PreDestroy
-  void stop() {
-    worker.shutdownNow();
   }
 
   /** Everything that is found on a page, on a screen whose scrollbar overlays it. */
@@ -109,33 +78,14 @@ public class Findings {
   }
 
   /**
-   * How many there are on a page that count. A shelf has many pages: one that is not known yet is
-   * gone through when there is time, and whoever asks again is told.
+   * How many there are on a page that count. Pages that nobody works on are gone through for it:
+   * they take no place of those that somebody does.
    */
-  public Optional<Count> count(PageService.Head head) {
-    var seen =
-        new Seen(head.id(), head.revision(), head.siteRevision(), media.sizes(head.siteId()));
-    @Nullable Count known = counts.getIfPresent(seen);
-    // What something is linked to may have changed without the page.
-    boolean stands = known != null && head.document().nodes().noneMatch(Linking::linked);
-    if (!stands && counted.add(seen)) {
-      worker.execute(() -> {
-        try {
-          counts.put(seen, counted(head));
-        } finally {
-          counted.remove(seen);
-        }
-      });
-    }
-    return Optional.ofNullable(known);
-  }
-
-  private Count counted(PageService.Head head) {
-    try {
-      return new Count(Leaves.counted(pages.shown(head), of(head)).size(), false);
-    } catch (RuntimeException e) {
-      LOG.warn("page {} cannot be looked through", head.id(), e);
-      return new Count(0, true);
-    }
+  public int counted(PageService.Head head) {
+    List<Snag> found =
+        sweeps.getIfPresent(head.id()) == null
+            ? Snags.of(pages.shown(head), media.sizes(head.siteId()), 0)
+            : of(head);
+    return Leaves.counted(pages.shown(head), found).size();
   }
 }

@@ -45,7 +45,13 @@ class Heads {
 
   /** A page as its row says. */
   PageService.Head of(PageRows.PageLine page) {
-    History.Ways ways = history.ways(page);
+    return of(new History.Stand(page, history.ways(page)));
+  }
+
+  /** A page as it stands. */
+  PageService.Head of(History.Stand stand) {
+    PageRows.PageLine page = stand.page();
+    History.Ways ways = stand.ways();
     return new PageService.Head(
         page.id(),
         page.siteId(),

@@ -9,6 +9,7 @@ import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.Node;
 import giostra.core.page.Page;
+import giostra.core.page.PageSettings;
 import giostra.core.page.Path;
 import giostra.core.page.ReadBack;
 import giostra.core.page.Site;
@@ -93,13 +94,14 @@ class History {
 
   /** Holds the site of a page; what is read from then on is what stands. */
   Held hold(String pageId) {
-    String siteId = pages.line(pageId).orElseThrow(() -> new Gone("page", pageId)).siteId();
-    SiteRows.SiteLine site = holdSite(siteId);
-    PageRows.PageLine page = pages.line(pageId).orElseThrow(() -> new Gone("page", pageId));
-    if (page.putAwayAt() != null) {
+    if (pages.hold(pageId).isEmpty()) {
+      throw new Gone("page", pageId);
+    }
+    Held held = pages.held(pageId).orElseThrow(() -> new Gone("page", pageId));
+    if (held.page.putAwayAt() != null) {
       throw new Refused("Page " + pageId, "put away", "brought back before it is changed");
     }
-    return new Held(site, page);
+    return held;
   }
 
   /** Holds a site. */
@@ -137,9 +139,20 @@ class History {
       Edits.Applied applied,
       Map<String, List<Edit>> others) {}
 
+  /**
+   * A page as it stands, and what undo and redo have on it; known without asking where the
+   * transaction has made it so itself.
+   */
+  record Stand(PageRows.PageLine page, Ways ways) {}
+
+  /** What is held, as it stands. */
+  Stand stand(Held held) {
+    return new Stand(held.page, ways(held.page));
+  }
+
   /** Appends edits of what is held as one change that undo takes back. */
-  void append(Held held, String kind, @Nullable String key, List<Edit> edits) {
-    append(held, kind, key, edits, Edits.apply(documents.of(held.page), edits));
+  Stand append(Held held, String kind, @Nullable String key, List<Edit> edits) {
+    return append(held, kind, key, edits, Edits.apply(documents.of(held.page), edits));
   }
 
   /**
@@ -148,18 +161,19 @@ class History {
    * @param kind what people call it: edit, restore
    * @param applied what the edits come to
    */
-  void append(
+  Stand append(
       Held held, String kind, @Nullable String key, List<Edit> edits, Edits.Applied applied) {
-    if (!applied.document().equals(documents.of(held.page))) {
-      long number = held.site.lastChange() + 1;
-      append(
-          held,
-          new Step(kind, key, edits, applied, Map.of()),
-          new Stacks(number, number, held.page.lastChange(), null, null));
+    if (applied.document().equals(documents.of(held.page))) {
+      return stand(held);
     }
+    long number = held.site.lastChange() + 1;
+    return append(
+        held,
+        new Step(kind, key, edits, applied, Map.of()),
+        new Stacks(number, number, held.page.lastChange(), null, null));
   }
 
-  private void append(Held held, Step step, Stacks stacks) {
+  private Stand append(Held held, Step step, Stacks stacks) {
     Document before = documents.of(held.page);
     Document after = step.applied.document();
     ReadBack.check(before, after);
@@ -176,14 +190,23 @@ class History {
         }
       }
     }
+    int head = held.page.head();
     if (!after.page().equals(before.page())) {
-      revision(held.page, step.kind, number, siteNumber, step.edits, step.applied);
+      head++;
+      insert(held.page, head, step.kind, number, siteNumber, step.edits, step.applied);
     } else {
-      documents.keep(held.page.id(), held.page.head(), siteNumber, after);
+      documents.keep(held.page.id(), head, siteNumber, after);
     }
     change(held.site.id(), number, held.page.id(), step.kind, step.key, stacks);
     changed(held.site, siteNumber, number, after.site());
-    pages.changedFrom(held.page.id(), number);
+    pages.changed(held.page.id(), head, title(after), number);
+    return new Stand(
+        held.page.at(title(after), head, siteNumber, number),
+        new Ways(stacks.undoTarget != null, stacks.redoTarget != null));
+  }
+
+  private static String title(Document document) {
+    return document.page().values().get(PageSettings.TITLE);
   }
 
   /**
@@ -205,7 +228,7 @@ class History {
     insert(page, 0, "made", number, siteNumber, document, List.of(), List.of(), Set.of());
     change(site.id(), number, pageId, "made", null, new Stacks(number, null, null, null, null));
     changed(site, siteNumber, number, document.site());
-    pages.changedFrom(pageId, number);
+    pages.changed(pageId, 0, title(document), number);
   }
 
   /** The first revision of a site that was inserted in this transaction. */
@@ -263,24 +286,27 @@ class History {
     if (after.page().equals(before.page())) {
       documents.keep(page.id(), page.head(), siteNumber, after);
     } else {
-      revision(
+      int head = page.head() + 1;
+      insert(
           page,
+          head,
           "site",
           number,
           siteNumber,
           edits,
           new Edits.Applied(after, applied.inverse(), applied.paths()));
+      pages.changed(page.id(), head, title(after));
     }
   }
 
-  private void revision(
+  private void insert(
       PageRows.PageLine page,
+      int head,
       String kind,
       long number,
       int siteNumber,
       List<Edit> edits,
       Edits.Applied applied) {
-    int head = page.head() + 1;
     insert(
         page,
         head,
@@ -291,7 +317,6 @@ class History {
         edits,
         applied.inverse(),
         applied.paths());
-    pages.changed(page.id(), head);
   }
 
   private void insert(
@@ -414,7 +439,7 @@ class History {
    * @throws Refused when there is none
    * @throws Overtaken when something else has changed since what it would change
    */
-  Document again(Held held, boolean back, @Nullable String key) {
+  Stand again(Held held, boolean back, @Nullable String key) {
     ChangeEntity newest = newest(held);
     Long wanted = back ? newest.undoTarget : newest.redoTarget;
     if (wanted == null) {
@@ -450,13 +475,12 @@ class History {
     var step = new Step(back ? "undo" : "redo", key, own, applied, others);
     long number = held.site.lastChange() + 1;
     ChangeEntity rest = change(siteId, back ? newest.undoRest : newest.redoRest);
-    append(
+    return append(
         held,
         step,
         back
             ? new Stacks(target.root, rest.undoTarget, rest.undoRest, number, newest.number)
             : new Stacks(target.root, number, newest.number, rest.redoTarget, rest.redoRest));
-    return before;
   }
 
   private static List<Edit> edits(String json, int version, Document now) {

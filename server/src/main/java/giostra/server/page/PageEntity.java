@@ -17,6 +17,10 @@ class PageEntity {
   String siteId = "";
 
   String slug = "";
+
+  /** What it is called at its newest revision. */
+  String title = "";
+
   int head;
 
   @Column(name = "last_change")

@@ -1,5 +1,6 @@
 package giostra.server.page;
 
+import giostra.server.site.SiteRows;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -16,6 +17,7 @@ interface PageRows extends Repository<PageEntity, String> {
   /**
    * A page.
    *
+   * @param title what it is called at its newest revision; empty for none
    * @param head number of its newest revision
    * @param siteHead number of its site's newest revision
    * @param lastChange number of the newest change that was made from it
@@ -25,19 +27,46 @@ interface PageRows extends Repository<PageEntity, String> {
       String id,
       String siteId,
       String slug,
+      String title,
       int head,
       int siteHead,
       long lastChange,
       @Nullable Long liveRelease,
-      @Nullable Instant putAwayAt) {}
+      @Nullable Instant putAwayAt) {
+    /** The page after a change. */
+    PageLine at(String title, int head, int siteHead, long lastChange) {
+      return new PageLine(
+          id, siteId, slug, title, head, siteHead, lastChange, liveRelease, putAwayAt);
+    }
+  }
 
-  String LINE =
-      "select new giostra.server.page.PageRows$PageLine(p.id, p.siteId, p.slug, p.head, s.head,"
-          + " p.lastChange, p.liveRelease, coalesce(p.putAwayAt, s.putAwayAt))"
-          + " from PageEntity p join SiteEntity s on s.id = p.siteId ";
+  String NEW =
+      "new giostra.server.page.PageRows$PageLine(p.id, p.siteId, p.slug, p.title, p.head, s.head,"
+          + " p.lastChange, p.liveRelease, coalesce(p.putAwayAt, s.putAwayAt))";
+
+  String FROM = " from PageEntity p join SiteEntity s on s.id = p.siteId ";
+
+  String LINE = "select " + NEW + FROM;
 
   @Query(LINE + "where p.id = ?1")
   Optional<PageLine> line(String id);
+
+  /** Holds the site of a page until the transaction ends. */
+  @Query(
+      value = "select id from site where id = (select site_id from page where id = ?1) for update",
+      nativeQuery = true)
+  Optional<String> hold(String id);
+
+  /** A page with its site, once that is held: what is read of both then stands. */
+  @Query(
+      "select new giostra.server.page.History$Held("
+          + SiteRows.NEW
+          + ", "
+          + NEW
+          + ")"
+          + FROM
+          + "where p.id = ?1")
+  Optional<History.Held> held(String id);
 
   /** The pages of a site that are there, oldest first. */
   @Query(LINE + "where p.siteId = ?1 and p.putAwayAt is null order by p.createdAt, p.id")
@@ -68,13 +97,15 @@ interface PageRows extends Repository<PageEntity, String> {
       nativeQuery = true)
   int insert(String id, String siteId, String slug, Instant at);
 
+  /** After a change that was made elsewhere. */
   @Modifying(flushAutomatically = true)
-  @Query("update PageEntity p set p.head = ?2 where p.id = ?1")
-  void changed(String id, int head);
+  @Query("update PageEntity p set p.head = ?2, p.title = ?3 where p.id = ?1")
+  void changed(String id, int head, String title);
 
+  /** After a change that was made from it. */
   @Modifying(flushAutomatically = true)
-  @Query("update PageEntity p set p.lastChange = ?2 where p.id = ?1")
-  void changedFrom(String id, long change);
+  @Query("update PageEntity p set p.head = ?2, p.title = ?3, p.lastChange = ?4 where p.id = ?1")
+  void changed(String id, int head, String title, long change);
 
   @Modifying(flushAutomatically = true)
   @Query("update PageEntity p set p.liveRelease = ?2 where p.id = ?1")

@@ -229,6 +229,12 @@ public class PageService {
     return pages.ofSite(siteId).stream().map(heads::shown).toList();
   }
 
+  /** A page that is there, whether it can be read or not. */
+  @Transactional(readOnly = true)
+  public Shown opened(String pageId) {
+    return heads.shown(heads.page(pageId));
+  }
+
   /** The pages of a site that can be read, oldest first. */
   @Transactional(readOnly = true)
   public List<Head> pages(String siteId) {
@@ -345,10 +351,11 @@ public class PageService {
     History.Held held = history.hold(pageId);
     Document before = documents.of(held.page());
     if (history.done(held.site().id(), key)) {
-      return changed(before, held);
+      return changed(before, history.stand(held));
     }
-    long since = since(held, base);
-    boolean newest = since == held.site().lastChange() || current(held, base);
+    boolean newest = current(held, base);
+    long since = newest ? held.site().lastChange() : since(held, base);
+    newest |= since == held.site().lastChange();
     try {
       List<Edit> edits = EditJson.read(json, before.bands());
       Edits.Applied applied = Edits.apply(before, edits);
@@ -359,8 +366,7 @@ public class PageService {
           throw conflict(held, before, theirs.get().says() + " was changed in another window");
         }
       }
-      history.append(held, "edit", key, edits, applied);
-      return changed(before, held);
+      return changed(before, history.append(held, "edit", key, edits, applied));
     } catch (Refused | DocumentJson.Faults e) {
       if (!newest) {
         // It may have been right on the revision it was made on: a band that is gone since, say.
@@ -401,12 +407,11 @@ public class PageService {
   public Change change(String pageId, Function<Document, List<Edit>> edits) {
     History.Held held = history.hold(pageId);
     Document before = documents.of(held.page());
-    history.append(held, "edit", null, edits.apply(before));
-    return changed(before, held);
+    return changed(before, history.append(held, "edit", null, edits.apply(before)));
   }
 
-  private Change changed(Document before, History.Held held) {
-    return new Change(before, head(held.page().id()));
+  private Change changed(Document before, History.Stand stand) {
+    return new Change(before, heads.of(stand));
   }
 
   private Conflict conflict(History.Held held, Document newer, String why) {
@@ -439,10 +444,10 @@ public class PageService {
     History.Held held = history.hold(pageId);
     Document before = documents.of(held.page());
     if (history.done(held.site().id(), key)) {
-      return changed(before, held);
+      return changed(before, history.stand(held));
     }
     try {
-      history.again(held, back, key);
+      return changed(before, history.again(held, back, key));
     } catch (History.Overtaken e) {
       throw new Conflict(
           String.format(
@@ -460,7 +465,6 @@ public class PageService {
               "document",
               DocumentJson.write(before)));
     }
-    return changed(before, held);
   }
 
   // --- what goes with a band ---

@@ -111,14 +111,11 @@ public class PageShelf {
   public List<Away> putAway() {
     return pages.putAway().stream()
         .map(page -> {
-          PageService.Head head = heads.shown(page).head();
-          String title =
-              head == null ? "" : head.document().page().values().get(PageSettings.TITLE);
           return new Away(
               page.id(),
               page.siteId(),
               sites.line(page.siteId()).map(SiteRows.SiteLine::name).orElse(""),
-              title.isBlank() ? page.slug() : title,
+              page.title().isBlank() ? page.slug() : page.title(),
               Objects.requireNonNull(page.putAwayAt()));
         })
         .toList();

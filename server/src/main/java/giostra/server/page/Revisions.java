@@ -66,7 +66,7 @@ class Revisions {
     History.Held held = history.hold(pageId);
     Document before = documents.of(held.page());
     if (history.done(held.site().id(), key)) {
-      return changed(before, held);
+      return changed(before, history.stand(held));
     }
     Document old = documents.at(held.page(), number);
     var edits = new ArrayList<Edit>();
@@ -74,11 +74,10 @@ class Revisions {
       edits.addAll(Edits.siteEdits(before.site(), old.site()));
     }
     edits.add(new Edit.ReplacePage(site ? old.page() : Edits.fitted(old.page(), before.bands())));
-    history.append(held, "restore", key, edits);
-    return changed(before, held);
+    return changed(before, history.append(held, "restore", key, edits));
   }
 
-  private PageService.Change changed(Document before, History.Held held) {
-    return new PageService.Change(before, heads.of(heads.page(held.page().id())));
+  private PageService.Change changed(Document before, History.Stand stand) {
+    return new PageService.Change(before, heads.of(stand));
   }
 }

@@ -57,16 +57,33 @@ class ShelfController {
   /** What was made. */
   record MadeReply(String id) {}
 
+  /**
+   * Some pages with their sites, first what was worked on last; not all of a site that has many.
+   *
+   * @param find stands in the name of the site, or in the title or address of the page: then all
+   *     that are found
+   * @param from how many pages come before
+   */
   @GetMapping("/api/shelf")
-  ShelfReply shelf() {
-    return overview.all();
+  ShelfReply shelf(
+      @RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "0") int from) {
+    return overview.some(find, from);
+  }
+
+  /** A site by its name. */
+  record SiteReply(String id, String name) {}
+
+  /** All sites that are there, oldest first. */
+  @GetMapping("/api/sites")
+  List<SiteReply> sites() {
+    return pages.sites().stream().map(each -> new SiteReply(each.id(), each.name())).toList();
   }
 
   @PostMapping("/api/sites")
   @ResponseStatus(HttpStatus.CREATED)
-  ShelfReply.ShelfSite addSite(@RequestBody NewSite body) {
+  SiteReply addSite(@RequestBody NewSite body) {
     var site = pages.addSite(body.name(), body.name(), body.dress());
-    return new ShelfReply.ShelfSite(site.id(), site.name(), List.of(), "");
+    return new SiteReply(site.id(), site.name());
   }
 
   @PutMapping("/api/pages/{id}/name")

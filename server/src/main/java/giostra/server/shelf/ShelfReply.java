@@ -4,9 +4,14 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-/** All sites that are there, with their pages, and the origin of the stage. */
+/**
+ * Sites that are there, with some of their pages.
+ *
+ * @param stage the origin of the stage
+ * @param next from where there are more; null when these are the last
+ */
 @Schema(name = "ShelfReply")
-record ShelfReply(String stage, List<ShelfSite> sites) {
+record ShelfReply(String stage, List<ShelfSite> sites, @Nullable Integer next) {
 
   /**
    * A page on the shelf.
@@ -28,7 +33,12 @@ record ShelfReply(String stage, List<ShelfSite> sites) {
       String said,
       boolean broken) {}
 
-  /** A site on the shelf; {@code said} is what is wrong with it, empty when nothing is. */
+  /**
+   * A site on the shelf.
+   *
+   * @param count how many pages it has
+   * @param pages those of them that this answer shows
+   */
   @Schema(name = "ShelfSite")
-  record ShelfSite(String id, String name, List<ShelfPage> pages, String said) {}
+  record ShelfSite(String id, String name, int count, List<ShelfPage> pages) {}
 }

@@ -30,9 +30,11 @@ public interface SiteRows extends Repository<SiteEntity, String> {
       @Nullable Instant putAwayAt,
       Instant createdAt) {}
 
-  String LINE =
-      "select new giostra.server.site.SiteRows$SiteLine("
-          + "s.id, s.name, s.head, s.lastChange, s.putAwayAt, s.createdAt) from SiteEntity s ";
+  String NEW =
+      "new giostra.server.site.SiteRows$SiteLine("
+          + "s.id, s.name, s.head, s.lastChange, s.putAwayAt, s.createdAt)";
+
+  String LINE = "select " + NEW + " from SiteEntity s ";
 
   /** Holds a site until the transaction ends: nobody else changes it or its pages meanwhile. */
   @Query(value = "select id from site where id = ?1 for update", nativeQuery = true)

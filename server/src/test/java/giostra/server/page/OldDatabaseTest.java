@@ -38,7 +38,7 @@ class OldDatabaseTest {
 
   private static Set<String> pages(Api api) {
     var all = new TreeSet<String>();
-    for (JsonNode site : api.get("/api/shelf").json().path("sites")) {
+    for (JsonNode site : api.onShelf("")) {
       site.path("pages").forEach(page -> all.add(page.path("id").asString()));
     }
     return all;

@@ -14,6 +14,7 @@ import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -154,6 +155,18 @@ public final class Api {
       throw new IllegalStateException(answer.text());
     }
     return answer.json().path("id").asString();
+  }
+
+  /** What is found on the shelf, answer by answer: a site of many pages may come in parts. */
+  public List<JsonNode> onShelf(String find) {
+    var sites = new ArrayList<JsonNode>();
+    JsonNode from = MAKE.numberNode(0);
+    while (from.isInt()) {
+      JsonNode some = get("/api/shelf?find=" + find + "&from=" + from.asInt()).json();
+      some.path("sites").forEach(sites::add);
+      from = some.path("next");
+    }
+    return sites;
   }
 
   /** A page as it stands. */
