@@ -39,6 +39,7 @@ public final class Compiler {
   private final Shipped shipped;
   private final Outline outline;
   private final PageGiven given;
+  private final Sheet.@Nullable Fixed fixedBefore;
   private final Map<Section, SectionFiles> known = new IdentityHashMap<>();
   private final Map<Block, BlockFiles> blocks = new IdentityHashMap<>();
 
@@ -54,6 +55,7 @@ public final class Compiler {
             before == null
                 ? List.of()
                 : before.sections().stream().map(each -> each.given().levels()).toList());
+    this.fixedBefore = before == null ? null : before.sheet().fixed();
     this.shipped = before != null && before.shipped().equals(shipped) ? before.shipped() : shipped;
     if (before != null && before.shipped() == this.shipped) {
       for (SectionFiles section : before.sections()) {
@@ -112,7 +114,7 @@ public final class Compiler {
         "</main></body></html>\n",
         sections,
         sheet,
-        sheet.fixed().length() + sections.stream().mapToInt(SectionFiles::length).sum(),
+        sheet.fixed().text().length() + sections.stream().mapToInt(SectionFiles::length).sum(),
         "style." + named(sheet, sections) + ".css",
         files,
         scripts,
@@ -126,7 +128,7 @@ public final class Compiler {
    * the rules of one section, and those of the others are known by theirs.
    */
   private String named(Sheet sheet, List<SectionFiles> sections) {
-    var all = new StringBuilder(sheet.fixed());
+    var all = new StringBuilder(sheet.fixed().hash());
     document.bands().widestFirst().forEach(band -> all.append(band.id()).append(band.query()));
     shared.forEach(all::append);
     sections.forEach(each -> all.append(each.sheet()).append(each.gathered().mostItems()));
@@ -185,7 +187,7 @@ public final class Compiler {
     groups.add(
         new Sheet.Group(
             "", gathered(sections).stream().flatMap(each -> each.within().stream()).toList()));
-    return Sheet.of(fixed.toString(), groups);
+    return new Sheet(Sheet.Fixed.of(fixed.toString(), fixedBefore), groups);
   }
 
   /** Rules of the page and of all its sections by band, the widest first. */

@@ -2,15 +2,15 @@ package giostra.core.output;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A stylesheet as values, so that two can be compared without reading CSS.
  *
  * @param fixed the rules that all pages with these kinds have
- * @param count rules that the fixed part has at its top
  * @param groups what the page itself says, in order
  */
-public record Sheet(String fixed, int count, List<Group> groups) {
+public record Sheet(Fixed fixed, List<Group> groups) {
   public Sheet {
     groups = List.copyOf(groups);
   }
@@ -28,24 +28,39 @@ public record Sheet(String fixed, int count, List<Group> groups) {
     }
   }
 
-  static Sheet of(String fixed, List<Group> groups) {
-    int depth = 0;
-    int count = 0;
-    // Sheets of ours have neither comments nor braces in strings.
-    for (int i = 0; i < fixed.length(); i++) {
-      char c = fixed.charAt(i);
-      if (c == '{') {
-        depth++;
-      } else if (c == '}' && --depth == 0) {
-        count++;
-      }
+  /**
+   * Rules that hardly an edit changes.
+   *
+   * @param count how many it has at its top
+   * @param hash names the text
+   */
+  public record Fixed(String text, int count, String hash) {
+    /** What is known of a text, taken over where it is the one of before. */
+    static Fixed of(String text, @Nullable Fixed before) {
+      return before != null && before.text.equals(text)
+          ? before
+          : new Fixed(text, atTop(text), Hash.of(text));
     }
-    return new Sheet(fixed, count, groups);
+
+    private static int atTop(String text) {
+      int depth = 0;
+      int count = 0;
+      // Sheets of ours have neither comments nor braces in strings.
+      for (int i = 0; i < text.length(); i++) {
+        char c = text.charAt(i);
+        if (c == '{') {
+          depth++;
+        } else if (c == '}' && --depth == 0) {
+          count++;
+        }
+      }
+      return count;
+    }
   }
 
   /** The CSS text. */
   public String css() {
-    var out = new StringBuilder(fixed);
+    var out = new StringBuilder(fixed.text);
     for (Group group : groups) {
       if (!group.condition().isEmpty()) {
         out.append("@media ").append(group.condition()).append('{');
@@ -60,13 +75,13 @@ public record Sheet(String fixed, int count, List<Group> groups) {
 
   /** About how many characters it has. */
   public int length() {
-    return fixed.length()
+    return fixed.text.length()
         + groups.stream().flatMap(group -> group.rules().stream()).mapToInt(String::length).sum();
   }
 
   /** How many rules the sheet has at its top. */
   public int rules() {
-    return count + groups.stream().mapToInt(Group::atTop).sum();
+    return fixed.count + groups.stream().mapToInt(Group::atTop).sum();
   }
 
   /**
@@ -96,7 +111,7 @@ public record Sheet(String fixed, int count, List<Group> groups) {
       throw new IllegalArgumentException("sheets of other kinds or bands");
     }
     var patches = new ArrayList<Patch>();
-    int top = count;
+    int top = fixed.count;
     for (int i = 0; i < groups.size(); i++) {
       Group old = groups.get(i);
       Group now = other.groups.get(i);

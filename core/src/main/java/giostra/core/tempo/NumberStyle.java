@@ -1,5 +1,7 @@
 package giostra.core.tempo;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import com.ibm.icu.number.LocalizedNumberFormatter;
 import com.ibm.icu.number.Notation;
 import com.ibm.icu.number.NumberFormatter;
@@ -18,6 +20,13 @@ import java.util.Locale;
  * @param decimals 0 to 6, always written
  */
 public record NumberStyle(Locale locale, int decimals, boolean grouping, boolean compact) {
+  /** A count, and how its numbers are written. */
+  private record Way(NumberStyle style, Count count) {}
+
+  /** An edit asks for the same ones again and again; ICU takes its time. */
+  private static final Cache<Way, String> WIDEST =
+      Caffeine.newBuilder().maximumSize(10_000).build();
+
   public NumberStyle {
     Require.within(0, 6, "decimals", decimals);
   }
@@ -38,6 +47,10 @@ public record NumberStyle(Locale locale, int decimals, boolean grouping, boolean
    * Of all values on the way, the one that takes most room: most digits, all as wide as the others.
    */
   public String widest(Count count) {
+    return WIDEST.get(new Way(this, count), way -> way.style.found(way.count));
+  }
+
+  private String found(Count count) {
     LocalizedNumberFormatter formatter = formatter();
     String widest = format(formatter, count.end());
     double[] range = count.range();

@@ -242,7 +242,7 @@ class CompilerTest {
 
   /** The rules at a sheet's top, those of groups in lists of their own. */
   private static List<Object> rules(Sheet sheet) {
-    var top = new ArrayList<Object>(Collections.nCopies(sheet.count(), "fixed"));
+    var top = new ArrayList<Object>(Collections.nCopies(sheet.fixed().count(), "fixed"));
     for (Sheet.Group group : sheet.groups()) {
       if (group.condition().isEmpty()) {
         top.addAll(group.rules());

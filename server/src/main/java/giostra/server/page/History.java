@@ -83,8 +83,12 @@ class History {
     this.clock = clock;
   }
 
-  /** A site that nobody else can change until the transaction ends. */
-  record Held(SiteRows.SiteLine site, PageRows.PageLine page) {
+  /**
+   * A site that nobody else can change until the transaction ends.
+   *
+   * @param kept whether something of the page is kept on the site, and follows it
+   */
+  record Held(SiteRows.SiteLine site, PageRows.PageLine page, boolean kept) {
     Held {
       if (!site.id().equals(page.siteId())) {
         throw new IllegalArgumentException("page " + page.id() + " is not of " + site.id());
@@ -194,6 +198,9 @@ class History {
     if (!after.page().equals(before.page())) {
       head++;
       insert(held.page, head, step.kind, number, siteNumber, step.edits, step.applied);
+      if (held.kept) {
+        stock.follow(held.site.id(), held.page.id(), after);
+      }
     } else {
       documents.keep(held.page.id(), head, siteNumber, after);
     }
@@ -226,6 +233,7 @@ class History {
       site(site.id(), siteNumber, number, document.site(), edits, back, Set.of(new Path.OfBands()));
     }
     insert(page, 0, "made", number, siteNumber, document, List.of(), List.of(), Set.of());
+    stock.follow(site.id(), pageId, document);
     change(site.id(), number, pageId, "made", null, new Stacks(number, null, null, null, null));
     changed(site, siteNumber, number, document.site());
     pages.changed(pageId, 0, title(document), number);
@@ -295,6 +303,7 @@ class History {
           siteNumber,
           edits,
           new Edits.Applied(after, applied.inverse(), applied.paths()));
+      stock.follow(page.siteId(), page.id(), after);
       pages.changed(page.id(), head, title(after));
     }
   }
@@ -336,7 +345,6 @@ class History {
     row.kind = kind;
     persist(row, number, document.page(), edits, inverse, paths);
     documents.keep(page.id(), head, siteNumber, document);
-    stock.follow(page.siteId(), page.id(), document);
   }
 
   private void site(

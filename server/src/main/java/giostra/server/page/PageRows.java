@@ -63,7 +63,7 @@ interface PageRows extends Repository<PageEntity, String> {
           + SiteRows.NEW
           + ", "
           + NEW
-          + ")"
+          + ", exists(select 1 from StockEntity k where k.siteId = p.siteId and k.homePage = p.id))"
           + FROM
           + "where p.id = ?1")
   Optional<History.Held> held(String id);
