@@ -17,6 +17,8 @@ import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_shape;
 
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
+import com.ibm.icu.lang.UCharacter;
+import com.ibm.icu.lang.UProperty;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -58,6 +60,21 @@ final class HarfBuzz implements Shaper {
 
   /** About half as wide as high: a character that is not there is drawn by another font. */
   private static final double ANOTHER = 500;
+
+  /**
+   * How wide a character is that another font draws. Ideographs, syllables and kana are as wide as
+   * they are high in every font, marks lie over what is before them. Source: UAX #11, "East Asian
+   * Width" (wide, fullwidth).
+   */
+  private static double elsewhere(int codePoint) {
+    if (Face.unseen(codePoint) || Character.getType(codePoint) == Character.NON_SPACING_MARK) {
+      return 0;
+    }
+    int width = UCharacter.getIntPropertyValue(codePoint, UProperty.EAST_ASIAN_WIDTH);
+    return width == UCharacter.EastAsianWidth.WIDE || width == UCharacter.EastAsianWidth.FULLWIDTH
+        ? EM
+        : ANOTHER;
+  }
 
   /** Whole numbers of code points, both ends in. */
   private record Range(int from, int to) {}
@@ -154,7 +171,7 @@ final class HarfBuzz implements Shaper {
       return 0;
     }
     if (slice == null) {
-      return ANOTHER * run.codePoints().filter(c -> !Face.unseen(c)).count();
+      return run.codePoints().mapToDouble(HarfBuzz::elsewhere).sum();
     }
     long buffer = hb_buffer_create();
     ByteBuffer text = MemoryUtil.memUTF16(run, false);

@@ -156,7 +156,9 @@ public final class PictureWidths {
     Flow content = new BlockFlows(document, band, pictures, 0).blocks(section.blocks());
     double around =
         value(section, SectionSettings.SPACE_ABOVE).constantPx()
-            + value(section, SectionSettings.SPACE_BELOW).constantPx();
+            + value(section, SectionSettings.SPACE_BELOW).constantPx()
+            + reach(section, SectionEdge.Side.ABOVE)
+            + reach(section, SectionEdge.Side.BELOW);
     double most = 0;
     for (double at : samples()) {
       double room =
@@ -167,6 +169,12 @@ public final class PictureWidths {
       most = Math.max(most, content.height(room, new Screen(at, Screen.USUAL_HEIGHT)) + around);
     }
     return screen.max(fixed(most * size.width() / size.height()));
+  }
+
+  /** How far a section's picture reaches over a neighbour. */
+  private double reach(Section section, SectionEdge.Side side) {
+    SectionEdge edge = SectionEdge.of(document, section, side, band);
+    return edge.straight() ? 0 : edge.height().constantPx();
   }
 
   /** The picture or thumbnail of an item that is drawn in a box of one size. */

@@ -272,7 +272,14 @@ public final class Compiler {
   }
 
   private SectionFiles section(Section section) {
-    var asked = new SectionFiles.Given(section, given, outline.of(section));
+    List<Section> all = document.page().sections();
+    var asked =
+        new SectionFiles.Given(
+            section,
+            given,
+            outline.of(section),
+            section == all.getFirst(),
+            section == all.getLast());
     SectionFiles before = known.get(section);
     return before != null && before.given().same(asked)
         ? before

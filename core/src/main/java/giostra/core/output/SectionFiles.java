@@ -32,12 +32,18 @@ record SectionFiles(
    * @param section told by itself, not by what is in it: nodes that nobody changed stay the same
    * @param page what every section of the page depends on
    * @param levels of the headings of its pieces, which follow from the headings before them
+   * @param first whether nothing stands above it
+   * @param last whether nothing stands below it
    */
-  record Given(Section section, PageGiven page, Outline.Part levels) {
+  record Given(Section section, PageGiven page, Outline.Part levels, boolean first, boolean last) {
 
     /** Whether what was written for the other holds for this. */
     boolean same(Given other) {
-      return section == other.section && levels.same(other.levels) && page.same(other.page);
+      return section == other.section
+          && first == other.first
+          && last == other.last
+          && levels.same(other.levels)
+          && page.same(other.page);
     }
   }
 

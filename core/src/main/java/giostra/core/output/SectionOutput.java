@@ -69,6 +69,10 @@ final class SectionOutput {
         : new BlockOutput(document, shipped, outline, writing.icons.afresh()).write(section, asked);
   }
 
+  private SectionEdges edges() {
+    return new SectionEdges(document, section, given.first(), given.last());
+  }
+
   private void open() {
     String tone = Css.word(section.values().get(SectionSettings.TONE));
     Optional<Shipped.Picture> ground =
@@ -92,6 +96,9 @@ final class SectionOutput {
             "g-ground",
             "fetchpriority",
             "high"));
+    if (ground.isEmpty()) {
+      edges().html(writing.out);
+    }
   }
 
   private void rules() {
@@ -105,5 +112,10 @@ final class SectionOutput {
                 + " "
                 + writing.value(section, SectionSettings.SPACE_BELOW, band).css());
     writing.css.put(id + ">.g-block", "inline-size", band -> writing.content(section, band));
+    if (writing.pictures.find(section.values().get(SectionSettings.GROUND)).isPresent()) {
+      edges().pictured(writing.css);
+    } else {
+      edges().layered(writing.css);
+    }
   }
 }

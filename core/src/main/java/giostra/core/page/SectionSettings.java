@@ -1,10 +1,12 @@
 package giostra.core.page;
 
+import giostra.core.value.EdgeShape;
 import giostra.core.value.Length;
 import giostra.core.value.PickKind;
 import giostra.core.value.PictureKind;
 import giostra.core.value.Setting;
 import giostra.core.value.SizeKind;
+import giostra.core.value.ToggleKind;
 import giostra.core.value.WordsKind;
 import java.util.List;
 
@@ -43,8 +45,47 @@ public final class SectionSettings {
   public static final Setting<Length> SPACE_BELOW =
       Setting.byBand("spaceBelow", "Space below", new SizeKind(0, 600), Length.px(72));
 
+  /** Its ground reaches over its neighbour's in this shape. */
+  public static final Setting<EdgeShape> EDGE_ABOVE = edge("edgeAbove", "Edge above");
+
+  public static final Setting<Length> EDGE_ABOVE_HEIGHT =
+      edgeHeight("edgeAboveHeight", "Height of the edge above");
+  public static final Setting<Boolean> EDGE_ABOVE_MIRRORED =
+      edgeMirrored("edgeAboveMirrored", "Edge above mirrored");
+  public static final Setting<EdgeShape> EDGE_BELOW = edge("edgeBelow", "Edge below");
+  public static final Setting<Length> EDGE_BELOW_HEIGHT =
+      edgeHeight("edgeBelowHeight", "Height of the edge below");
+  public static final Setting<Boolean> EDGE_BELOW_MIRRORED =
+      edgeMirrored("edgeBelowMirrored", "Edge below mirrored");
+
   static final List<Setting<?>> ALL =
-      List.of(NAME, TONE, GROUND, Linking.LINKED_TO, EXTENT, PADDING, SPACE_ABOVE, SPACE_BELOW);
+      List.of(
+          NAME,
+          TONE,
+          GROUND,
+          Linking.LINKED_TO,
+          EXTENT,
+          PADDING,
+          SPACE_ABOVE,
+          SPACE_BELOW,
+          EDGE_ABOVE,
+          EDGE_ABOVE_HEIGHT,
+          EDGE_ABOVE_MIRRORED,
+          EDGE_BELOW,
+          EDGE_BELOW_HEIGHT,
+          EDGE_BELOW_MIRRORED);
+
+  private static Setting<EdgeShape> edge(String id, String label) {
+    return Setting.byBand(id, label, new PickKind<>(EdgeShape.class), EdgeShape.NONE);
+  }
+
+  private static Setting<Length> edgeHeight(String id, String label) {
+    return Setting.byBand(id, label, new SizeKind(0, 400, false), Length.px(48));
+  }
+
+  private static Setting<Boolean> edgeMirrored(String id, String label) {
+    return Setting.byBand(id, label, new ToggleKind(), false);
+  }
 
   private SectionSettings() {}
 }

@@ -129,4 +129,18 @@ class TextFitTest {
         .isInstanceOf(Refused.class)
         .hasMessageContaining("weight of a face");
   }
+
+  /** Source: UAX #11, "East Asian Width": ideographs, kana and syllables are as wide as high. */
+  @Test
+  void whatNoFontHasThatShipsIsAsWideAsItIsHighInEastAsia() {
+    Face face = Face.of("Source Sans 3 Variable", 400);
+    assertThat(face.missing("\u591c\u306e\uc720")).hasSize(3);
+    assertThat(face.width("\u591c\u306e\uc720\uff21", 16, 0)).isEqualTo(64);
+    // Twelve of them, a line each three.
+    TextFit fit = TextFit.of("\u591c\u591c\u591c\u591c".repeat(3), face, 16, 0, Locale.JAPANESE);
+    assertThat(fit.lines(48)).isEqualTo(4);
+    assertThat(fit.lines(47.9)).isEqualTo(6);
+    // A mark of a script that no file has lies over its letter: half as wide as high, together.
+    assertThat(face.width("\u0915\u0902", 16, 0)).isEqualTo(8);
+  }
 }

@@ -1,0 +1,79 @@
+package giostra.core.layout;
+
+import giostra.core.band.Band;
+import giostra.core.page.Document;
+import giostra.core.page.PageSettings;
+import giostra.core.page.Section;
+import giostra.core.page.SectionSettings;
+import giostra.core.value.EdgeShape;
+import giostra.core.value.Length;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One edge of a section in a band: its ground reaches over its neighbour's so high, in a shape. It
+ * takes no room: sections stand where they would stand without it.
+ *
+ * @param profile from left to right; empty for an edge that is straight
+ * @param height of the shape
+ */
+public record SectionEdge(List<EdgeShape.Point> profile, Length height) {
+
+  /** Which edge: over the section or under it. */
+  public enum Side {
+    ABOVE,
+    BELOW
+  }
+
+  /** The edge on one side, whether there is a neighbour to reach over or not. */
+  public static SectionEdge of(Document document, Section section, Side side, Band band) {
+    boolean above = side == Side.ABOVE;
+    EdgeShape shape =
+        Resolution.value(
+            document,
+            section,
+            above ? SectionSettings.EDGE_ABOVE : SectionSettings.EDGE_BELOW,
+            band);
+    Length height =
+        Resolution.value(
+            document,
+            section,
+            above ? SectionSettings.EDGE_ABOVE_HEIGHT : SectionSettings.EDGE_BELOW_HEIGHT,
+            band);
+    boolean mirrored =
+        Resolution.value(
+            document,
+            section,
+            above ? SectionSettings.EDGE_ABOVE_MIRRORED : SectionSettings.EDGE_BELOW_MIRRORED,
+            band);
+    if (height.constantPx() == 0) {
+      return new SectionEdge(List.of(), height);
+    }
+    // It begins where lines begin.
+    boolean turned =
+        mirrored
+            != (document.page().values().get(PageSettings.DIRECTION) == PageSettings.Direction.RTL);
+    return new SectionEdge(turned ? shape.mirrored() : shape.profile(), height);
+  }
+
+  /** Whether it is straight. */
+  public boolean straight() {
+    return profile.isEmpty();
+  }
+
+  /** The section that it reaches over; the first has none above, the last none below. */
+  public static Optional<Section> neighbour(Document document, Section section, Side side) {
+    List<Section> all = document.page().sections();
+    int at = indexOf(all, section.id()) + (side == Side.ABOVE ? -1 : 1);
+    return at < 0 || at >= all.size() ? Optional.empty() : Optional.of(all.get(at));
+  }
+
+  private static int indexOf(List<Section> all, String id) {
+    for (int i = 0; i < all.size(); i++) {
+      if (all.get(i).id().equals(id)) {
+        return i;
+      }
+    }
+    throw new IllegalArgumentException("no section " + id);
+  }
+}
