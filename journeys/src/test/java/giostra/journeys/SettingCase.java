@@ -191,6 +191,52 @@ record SettingCase(
         of(
             NodeType.SECTION,
             "section",
+            "edgeAbove",
+            "wave",
+            "all('#g-section > .g-edge-above').length",
+            "1"),
+        of(
+                NodeType.SECTION,
+                "section",
+                "edgeAboveHeight",
+                "90px",
+                "round(box('#g-section > .g-edge-above').height)",
+                "90")
+            .needing(new Edit.SetValue("section", "edgeAbove", "desktop", "slope")),
+        of(
+                NodeType.SECTION,
+                "section",
+                "edgeAboveMirrored",
+                "on",
+                "css('#g-section > .g-edge-above').clipPath.split(', ')[1]",
+                "0% 0%")
+            .needing(new Edit.SetValue("section", "edgeAbove", "desktop", "slope")),
+        of(
+            NodeType.SECTION,
+            "section",
+            "edgeBelow",
+            "wave",
+            "all('#g-section > .g-edge-below').length",
+            "1"),
+        of(
+                NodeType.SECTION,
+                "section",
+                "edgeBelowHeight",
+                "90px",
+                "round(box('#g-section > .g-edge-below').height)",
+                "90")
+            .needing(new Edit.SetValue("section", "edgeBelow", "desktop", "slope")),
+        of(
+                NodeType.SECTION,
+                "section",
+                "edgeBelowMirrored",
+                "on",
+                "css('#g-section > .g-edge-below').clipPath.split(', ')[1]",
+                "0% 100%")
+            .needing(new Edit.SetValue("section", "edgeBelow", "desktop", "slope")),
+        of(
+            NodeType.SECTION,
+            "section",
             "spaceAbove",
             "120px",
             "css('#g-section').paddingBlockStart",

@@ -87,7 +87,8 @@ public final class Compiler {
 
   private Compiled run() {
     Page page = document.page();
-    List<SectionFiles> sections = page.sections().stream().map(this::section).toList();
+    List<SectionFiles> sections =
+        IntStream.range(0, page.sections().size()).mapToObj(this::section).toList();
     var origins = new Origins();
     // What the head asks for comes after what the sections do.
     var pictures = new Pictures(document, shipped.media(), origins);
@@ -271,15 +272,11 @@ public final class Compiler {
     head.close("head");
   }
 
-  private SectionFiles section(Section section) {
+  private SectionFiles section(int place) {
     List<Section> all = document.page().sections();
-    var asked =
-        new SectionFiles.Given(
-            section,
-            given,
-            outline.of(section),
-            section == all.getFirst(),
-            section == all.getLast());
+    Section section = all.get(place);
+    int after = all.size() - 1 - place;
+    var asked = new SectionFiles.Given(section, given, outline.of(section), place == 0, after);
     SectionFiles before = known.get(section);
     return before != null && before.given().same(asked)
         ? before

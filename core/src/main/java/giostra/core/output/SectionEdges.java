@@ -22,18 +22,20 @@ final class SectionEdges {
   private final Document document;
   private final Section section;
   private final List<Side> sides;
+  private final int after;
 
   /**
    * Those of a section.
    *
    * @param first whether nothing stands above it, so that no edge does
-   * @param last whether nothing stands below it
+   * @param after how many sections come after it; the last one has no edge below
    */
-  SectionEdges(Document document, Section section, boolean first, boolean last) {
+  SectionEdges(Document document, Section section, boolean first, int after) {
     this.document = document;
     this.section = section;
+    this.after = after;
     this.sides =
-        Stream.of(Side.values()).filter(side -> side == Side.ABOVE ? !first : !last).toList();
+        Stream.of(Side.values()).filter(side -> side == Side.ABOVE ? !first : after > 0).toList();
   }
 
   private SectionEdge at(Side side, Band band) {
@@ -93,11 +95,13 @@ final class SectionEdges {
     over(css);
   }
 
-  /** What comes after it would lie over its edge below. */
+  /** What comes after it would lie over its edge below, which lies over theirs. */
   private void over(BandCss css) {
     if (cut(Side.BELOW)) {
       css.put(
-          "#g-" + section.id(), "z-index", band -> at(Side.BELOW, band).straight() ? "auto" : "1");
+          "#g-" + section.id(),
+          "z-index",
+          band -> at(Side.BELOW, band).straight() ? "auto" : Integer.toString(after));
     }
   }
 

@@ -33,15 +33,15 @@ record SectionFiles(
    * @param page what every section of the page depends on
    * @param levels of the headings of its pieces, which follow from the headings before them
    * @param first whether nothing stands above it
-   * @param last whether nothing stands below it
+   * @param after how many sections come after it
    */
-  record Given(Section section, PageGiven page, Outline.Part levels, boolean first, boolean last) {
+  record Given(Section section, PageGiven page, Outline.Part levels, boolean first, int after) {
 
     /** Whether what was written for the other holds for this. */
     boolean same(Given other) {
       return section == other.section
           && first == other.first
-          && last == other.last
+          && after == other.after
           && levels.same(other.levels)
           && page.same(other.page);
     }

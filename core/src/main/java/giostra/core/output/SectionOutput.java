@@ -70,7 +70,7 @@ final class SectionOutput {
   }
 
   private SectionEdges edges() {
-    return new SectionEdges(document, section, given.first(), given.last());
+    return new SectionEdges(document, section, given.first(), given.after());
   }
 
   private void open() {

@@ -3,7 +3,7 @@ package giostra.core.page;
 import giostra.core.value.Setting;
 import giostra.core.value.WordsKind;
 
-/** What is said of what is found on a piece or on columns. */
+/** What is said of what is found on a section, a piece or columns. */
 public final class ProofSettings {
   /**
    * What is left as it is on purpose: a line each, the finding's mark and why. Written and read by

@@ -73,7 +73,8 @@ public final class SectionSettings {
           EDGE_ABOVE_MIRRORED,
           EDGE_BELOW,
           EDGE_BELOW_HEIGHT,
-          EDGE_BELOW_MIRRORED);
+          EDGE_BELOW_MIRRORED,
+          ProofSettings.LEFT);
 
   private static Setting<EdgeShape> edge(String id, String label) {
     return Setting.byBand(id, label, new PickKind<>(EdgeShape.class), EdgeShape.NONE);

@@ -1,13 +1,16 @@
 package giostra.core.snag;
 
+import giostra.core.layout.SectionEdge;
 import giostra.core.page.Document;
 import giostra.core.page.Node;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
+import giostra.core.page.Section;
 import giostra.core.page.SiteSettings;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /**
  * What a rule looks at besides the node itself and what is in it. Where nothing of it has changed,
@@ -24,6 +27,8 @@ public enum Reads {
   LANGUAGE(at -> at.document().page().values().get(PageSettings.LANGUAGE)),
   /** What the node stands in: page, section, columns, panel, and its place there. */
   AROUND(Reads::around),
+  /** What the sections before and after a section say. */
+  NEIGHBOURS(Reads::neighbours),
   /** The levels of headings, which follow from what stands before. */
   HEADINGS(at -> at.node() instanceof Piece piece ? at.outline().title(piece) : 0),
   /** How large pictures are. */
@@ -40,6 +45,16 @@ public enum Reads {
   /** A value that is equal where what is read is the same. */
   Object of(Looked at) {
     return key.apply(at);
+  }
+
+  private static List<Object> neighbours(Looked at) {
+    return at.node() instanceof Section section
+        ? Stream.of(SectionEdge.Side.values())
+            .<Object>map(side ->
+                SectionEdge.neighbour(at.document(), section, side)
+                    .map(each -> List.of(each.id(), each.values())))
+            .toList()
+        : List.of();
   }
 
   private static List<Object> around(Looked at) {

@@ -4,6 +4,7 @@ import static giostra.core.snag.Reads.AROUND;
 import static giostra.core.snag.Reads.BANDS;
 import static giostra.core.snag.Reads.HEADINGS;
 import static giostra.core.snag.Reads.LANGUAGE;
+import static giostra.core.snag.Reads.NEIGHBOURS;
 import static giostra.core.snag.Reads.PICTURES;
 import static giostra.core.snag.Reads.SCROLLBAR;
 import static giostra.core.snag.Reads.SITE;
@@ -68,6 +69,8 @@ public enum Rule {
   LONE_LAST(HINT, LoneLast::check, BANDS, SITE, AROUND, SCROLLBAR),
   /** A text so close to another number of lines that other systems may set it in that. */
   CLOSE(HINT, Close::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
+  /** The edge of a section that reaches over what is in its neighbour. */
+  EDGE_OVER(HURTS, EdgeOver::check, BANDS, NEIGHBOURS),
   /** A value that cannot take effect where it stands. */
   NO_EFFECT(NOTE, NoEffect::check, BANDS, SITE, AROUND, LANGUAGE);
 

@@ -5,6 +5,7 @@ import giostra.core.page.Block;
 import giostra.core.page.Document;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
+import giostra.core.page.Section;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
@@ -36,6 +37,9 @@ public final class Snags {
 
   /** The nodes that rules look at, as they are read. */
   public static Stream<Node> swept(Document document) {
-    return document.nodes().filter(node -> node instanceof Piece || node instanceof Block.Columns);
+    return document
+        .nodes()
+        .filter(node ->
+            node instanceof Section || node instanceof Piece || node instanceof Block.Columns);
   }
 }

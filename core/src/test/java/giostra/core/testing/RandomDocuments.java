@@ -27,6 +27,7 @@ import giostra.core.page.TrackSettings.Sides;
 import giostra.core.piece.carousel.Carousel;
 import giostra.core.piece.carousel.CarouselSettings;
 import giostra.core.piece.carousel.CarouselSettings.Card;
+import giostra.core.value.EdgeShape;
 import giostra.core.value.Length;
 import giostra.core.value.Setting;
 import giostra.core.value.Shares;
@@ -80,6 +81,9 @@ public final class RandomDocuments {
   private Section section(List<? extends Block> blocks) {
     Values values = vary(Values.NONE, SectionSettings.PADDING, () -> any(px(0, 80), percent(0, 6)));
     values = vary(values, SectionSettings.EXTENT, () -> pick(Extent.values()));
+    values = vary(values, SectionSettings.EDGE_ABOVE, () -> pick(EdgeShape.values()));
+    values = vary(values, SectionSettings.EDGE_BELOW, () -> pick(EdgeShape.values()));
+    values = vary(values, SectionSettings.EDGE_BELOW_HEIGHT, () -> px(0, 90));
     return new Section(id("section"), values, List.copyOf(blocks));
   }
 
