@@ -7,6 +7,7 @@ import { FocusField } from './FocusField';
 import { IconField } from './IconPicker';
 import { PictureField } from './PicturePicker';
 import { RichField } from './RichField';
+import { Selectors } from './Selectors';
 
 interface Props {
   readonly node: NodeBody;
@@ -31,7 +32,7 @@ export function Form({ node, settings, top }: Props) {
       </div>
       {seldom.length > 0 && (
         <details className="form-more" open={seldom.some((each) => each.id === wanted)}>
-          <summary>Links in detail, conditions, marks for scripts and styles</summary>
+          <summary>Links in detail, conditions, marks for scripts and styles, own CSS</summary>
           <div className="form">
             {seldom.map((setting) => (
               <Field key={setting.id} node={node} setting={setting} />
@@ -47,6 +48,8 @@ export function Form({ node, settings, top }: Props) {
 const PAUSE = 400;
 
 const LONG = new Set(['rich', 'markup']);
+
+const CODE = new Set(['markup', 'stylesheet']);
 
 function Field({ node, setting }: { readonly node: NodeBody; readonly setting: SettingReply }) {
   const { session, now, setting: wanted } = useBench();
@@ -139,7 +142,8 @@ function Field({ node, setting }: { readonly node: NodeBody; readonly setting: S
           {...common}
           ref={take}
           rows={6}
-          className={`textarea w-full ${setting.kind === 'markup' ? 'font-mono' : ''}`}
+          spellCheck={!CODE.has(setting.kind)}
+          className={`textarea w-full ${CODE.has(setting.kind) ? 'font-mono' : ''}`}
           onChange={(event) => change(event.target.value)}
         />
       ) : (
@@ -156,6 +160,7 @@ function Field({ node, setting }: { readonly node: NodeBody; readonly setting: S
           {why ?? setting.allowed}
         </p>
       )}
+      {setting.kind === 'stylesheet' && <Selectors node={node} />}
     </div>
   );
 }

@@ -5,6 +5,9 @@
 module giostra.core {
   requires static org.jspecify;
   requires com.github.benmanes.caffeine;
+  requires com.helger.base;
+  requires com.helger.collection;
+  requires com.helger.css;
   requires com.ibm.icu;
   requires org.apache.commons.csv;
   requires org.jsoup;

@@ -68,6 +68,10 @@ final class Bench {
   void fill(String label, String value) {
     Locator field =
         page.locator(".form").getByLabel(label, new Locator.GetByLabelOptions().setExact(true));
+    field.waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.ATTACHED));
+    if (!field.isVisible()) {
+      page.locator(".form-more > summary").click();
+    }
     if (field.evaluate("field => field.tagName").equals("SELECT")) {
       field.selectOption(value);
     } else {

@@ -191,6 +191,13 @@ record SettingCase(
         of(
             NodeType.SECTION,
             "section",
+            "ownCss",
+            ".g-button { letter-spacing: 3px }",
+            "css('#g-section .g-button').letterSpacing",
+            "3px"),
+        of(
+            NodeType.SECTION,
+            "section",
             "edgeAbove",
             "wave",
             "all('#g-section > .g-edge-above').length",

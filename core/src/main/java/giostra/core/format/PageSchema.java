@@ -30,6 +30,7 @@ import giostra.core.value.Setting;
 import giostra.core.value.SeveralKind;
 import giostra.core.value.ShadeKind;
 import giostra.core.value.SizeKind;
+import giostra.core.value.StylesheetKind;
 import giostra.core.value.TallKind;
 import giostra.core.value.TimeKind;
 import giostra.core.value.ToggleKind;
@@ -218,6 +219,8 @@ public final class PageSchema {
           case IconKind _ -> MAKE.objectNode().put("type", "string");
           case RichKind(int most) -> MAKE.objectNode().put("type", "string").put("maxLength", most);
           case MarkupKind(int most) ->
+              MAKE.objectNode().put("type", "string").put("maxLength", most);
+          case StylesheetKind(int most) ->
               MAKE.objectNode().put("type", "string").put("maxLength", most);
           case TokenKind(String pattern, _) -> text("^(" + pattern + ")?$");
           case AddressKind _ -> MAKE.objectNode().put("type", "string").put("maxLength", 2000);

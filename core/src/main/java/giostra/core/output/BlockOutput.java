@@ -58,6 +58,9 @@ final class BlockOutput {
     out.close("div");
     writing.styles().of(block);
     if (block instanceof Piece piece) {
+      writing.ownCss(piece);
+    }
+    if (block instanceof Piece piece) {
       shown(piece);
     }
   }

@@ -104,6 +104,7 @@ final class SectionOutput {
   private void rules() {
     String id = "#g-" + section.id();
     writing.styles().of(section);
+    writing.ownCss(section);
     writing.css.put(
         id,
         "padding-block",

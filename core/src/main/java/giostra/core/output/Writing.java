@@ -23,12 +23,14 @@ import giostra.core.page.Node;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
+import giostra.core.page.ProofSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.SiteSettings;
 import giostra.core.season.Season;
 import giostra.core.value.Focus;
 import giostra.core.value.Nudge;
+import giostra.core.value.OwnCss;
 import giostra.core.value.RichText;
 import giostra.core.value.Setting;
 import giostra.core.words.Labels;
@@ -177,6 +179,14 @@ public final class Writing {
   public <T> void put(
       String selector, String property, Node node, Setting<T> setting, Function<T, String> as) {
     css.put(selector, property, band -> as.apply(value(node, setting, band)));
+  }
+
+  /** What a section or a piece has of CSS of its own. */
+  void ownCss(Node node) {
+    String text = node.values().get(ProofSettings.OWN_CSS);
+    if (!text.isEmpty()) {
+      within.addAll(OwnCss.read(text).under("#g-" + node.id()));
+    }
   }
 
   /** Rules that hold in a band where a piece itself is so wide. */

@@ -31,7 +31,7 @@ public final class Fields {
           List.of(ItemSettings.DISABLED, ItemSettings.TOOLTIP),
           MarkSettings.ALL,
           List.of(ConditionSettings.SHOW_QUERY),
-          List.of(ItemSettings.ACTION, ItemSettings.ACTION_ON));
+          List.of(ItemSettings.ACTION, ItemSettings.ACTION_ON, ProofSettings.OWN_CSS));
 
   /** The words and the buttons of an item, as they are read. */
   public static final List<Object> WORDED =

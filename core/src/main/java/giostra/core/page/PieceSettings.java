@@ -85,7 +85,7 @@ public final class PieceSettings {
           DriveSettings.ENTERS,
           MarkSettings.ALL,
           ConditionSettings.ALL,
-          List.of(ProofSettings.LEFT, Linking.LINKED_TO),
+          List.of(ProofSettings.OWN_CSS, ProofSettings.LEFT, Linking.LINKED_TO),
           Feed.ALL);
 
   /** By band, after what the kind itself asks. */

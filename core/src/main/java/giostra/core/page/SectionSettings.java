@@ -49,12 +49,12 @@ public final class SectionSettings {
   public static final Setting<EdgeShape> EDGE_ABOVE = edge("edgeAbove", "Edge above");
 
   public static final Setting<Length> EDGE_ABOVE_HEIGHT =
-      edgeHeight("edgeAboveHeight", "Height of the edge above");
+      edgeHeight("edgeAboveHeight", "Edge height above");
   public static final Setting<Boolean> EDGE_ABOVE_MIRRORED =
       edgeMirrored("edgeAboveMirrored", "Edge above mirrored");
   public static final Setting<EdgeShape> EDGE_BELOW = edge("edgeBelow", "Edge below");
   public static final Setting<Length> EDGE_BELOW_HEIGHT =
-      edgeHeight("edgeBelowHeight", "Height of the edge below");
+      edgeHeight("edgeBelowHeight", "Edge height below");
   public static final Setting<Boolean> EDGE_BELOW_MIRRORED =
       edgeMirrored("edgeBelowMirrored", "Edge below mirrored");
 
@@ -74,6 +74,7 @@ public final class SectionSettings {
           EDGE_BELOW,
           EDGE_BELOW_HEIGHT,
           EDGE_BELOW_MIRRORED,
+          ProofSettings.OWN_CSS,
           ProofSettings.LEFT);
 
   private static Setting<EdgeShape> edge(String id, String label) {

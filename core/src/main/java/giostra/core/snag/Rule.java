@@ -71,6 +71,8 @@ public enum Rule {
   CLOSE(HINT, Close::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** The edge of a section that reaches over what is in its neighbour. */
   EDGE_OVER(HURTS, EdgeOver::check, BANDS, NEIGHBOURS),
+  /** CSS of one's own: what it touches is not computed. */
+  OWN_CSS(NOTE, Unproved::check),
   /** A value that cannot take effect where it stands. */
   NO_EFFECT(NOTE, NoEffect::check, BANDS, SITE, AROUND, LANGUAGE);
 

@@ -33,6 +33,7 @@ public sealed interface Kind<T>
         IconKind,
         RichKind,
         MarkupKind,
+        StylesheetKind,
         TokenKind {
 
   /**
@@ -86,6 +87,7 @@ public sealed interface Kind<T>
           IconKind _,
           RichKind _,
           MarkupKind _,
+          StylesheetKind _,
           TokenKind _ ->
           false;
     };

@@ -19,6 +19,7 @@ import giostra.core.value.MarkupKind;
 import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
 import giostra.core.value.SeveralKind;
+import giostra.core.value.StylesheetKind;
 import giostra.core.value.WordsKind;
 import java.util.Arrays;
 import java.util.List;
@@ -107,7 +108,10 @@ final class Catalogue {
           case SeveralKind several -> several.words();
           default -> List.of();
         };
-    boolean lines = (kind instanceof WordsKind text && text.lines()) || kind instanceof MarkupKind;
+    boolean lines =
+        (kind instanceof WordsKind text && text.lines())
+            || kind instanceof MarkupKind
+            || kind instanceof StylesheetKind;
     return new Bodies.SettingReply(
         setting.id(),
         setting.label(),

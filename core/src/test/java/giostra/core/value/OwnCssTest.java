@@ -1,0 +1,97 @@
+package giostra.core.value;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.CharRange;
+import net.jqwik.api.constraints.StringLength;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Rules of one's own hold below a place, load nothing, and are written anew or not at all. */
+class OwnCssTest {
+  private static String under(String css) {
+    return String.join("\n", OwnCss.read(css).under("#g-cards"));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        ".a { rotate: 1deg; } | #g-cards .a{rotate:1deg}",
+        ".a, .b > c { margin: -1px 0 } | #g-cards .a,#g-cards .b>c{margin:-1px 0}",
+        ":scope { --x: 1px } | #g-cards{--x:1px}",
+        ":scope:hover > .a { scale: 1.02 } | #g-cards:hover>.a{scale:1.02}",
+        ":is(html, body) .a { color: red } | #g-cards :is(html,body) .a{color:red}",
+        "html { display: none } | #g-cards html{display:none}",
+        ".a::before { content: 'url(x)' } | #g-cards .a::before{content:'url(x)'}",
+        "@media (min-width: 600px) { .a { color: red } } | @media (min-width:600px){#g-cards .a{color:red}}",
+        "@supports (display: grid) { .a { color: red } } | @supports (display:grid){#g-cards .a{color:red}}",
+        ".a { color: color-mix(in oklch, red 20%, blue) !important } | #g-cards .a{color:color-mix(in oklch,red 20%,blue) !important}",
+      })
+  void rulesHoldBelowTheirPlace(String css, String written) {
+    assertThat(under(css)).isEqualTo(written);
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        ".a { background: url(http://x.example/y.png) }",
+        ".a { background: image-set('http://x.example/y.png' 1x) }",
+        ".a { background: URL(//x.example) }",
+        ".a { background: u\\72l(//x.example) }",
+        ".a { --x: url(//x.example) }",
+        ".a { background: src('//x.example') }",
+        ".a { width: expression(alert(1)) }",
+        "@import '//x.example'; .a { color: red }",
+        "@import url(//x.example);",
+        "@font-face { font-family: x; src: url(//x.example) }",
+        "@namespace x '//x.example';",
+        "@keyframes turn { to { rotate: 1turn } }",
+        "@page { margin: 0 }",
+        "@layer a { .a { color: red } }",
+        ":scope + .a { color: red }",
+        ":scope ~ .a { color: red }",
+        "~ .a { color: red }",
+        ".a { color: red } } .b { color: blue }",
+        ".a { color: red",
+        ".a { color: red; &:hover { color: blue } }",
+        "} body { display: none",
+        "</style><script>alert(1)</script>",
+        ".a { color: red } <!-- x",
+        "color: red",
+        ".a",
+      })
+  void whatReachesOutOrIsNotUnderstoodIsRefused(String css) {
+    assertThatThrownBy(() -> OwnCss.read(css)).isInstanceOf(Refused.class);
+  }
+
+  @Test
+  void aRefusalNamesTheLine() {
+    assertThatThrownBy(() -> OwnCss.read(".a { color: red }\n\n.b { background: url(x) }"))
+        .hasMessage("CSS is url() in line 3; it must be without it: nothing is loaded from here");
+    assertThatThrownBy(() -> OwnCss.read(".a { color: red }\n.b { color: ("))
+        .hasMessageContaining("a bracket that is not closed in line 2");
+    assertThatThrownBy(() -> OwnCss.read("(".repeat(8_000)))
+        .hasMessageContaining("more than 12 brackets in line 1");
+    assertThat(OwnCss.read("").under("#g-x")).isEmpty();
+  }
+
+  /** Whatever is taken holds below its place alone, and can be taken again. */
+  @Property(tries = 2_000)
+  void whateverIsTakenStaysInItsPlace(
+      @ForAll @StringLength(max = 60) @CharRange(from = ' ', to = '~') String text) {
+    try {
+      for (String rule : OwnCss.read(".a{" + text + "}").under("#g-x")) {
+        assertThat(rule).startsWith("#g-x ").doesNotContain("url(");
+        assertThat(OwnCss.read(rule).under("#g-x")).isNotEmpty();
+      }
+    } catch (Refused taken) {
+      assertThat(taken).hasMessageContaining("must be");
+    }
+  }
+}
