@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api, ask, type Calendar, type NodeBody } from '../api/client';
 import { bandAt, columnsOf, useBench, versionOf } from '../bench/context';
 import { useSize } from '../bench/useSize';
+import { SeasonFile } from './SeasonFile';
 
 const NAMES = 130;
 const MONTHS = 12;
@@ -37,17 +38,18 @@ export function Year({ piece }: { readonly piece: NodeBody }) {
   const data: Calendar | undefined = calendar.data?.piece === piece.id ? calendar.data : undefined;
   if (calendar.isError && !data) return <p className="p-4 text-error">{calendar.error.message}</p>;
   if (!data) return <p className="faint p-4">Laying out the year…</p>;
-  return <Months data={data} offset={offset} onOffset={setOffset} />;
+  return <Months piece={piece} data={data} offset={offset} onOffset={setOffset} />;
 }
 
 interface Props {
+  readonly piece: NodeBody;
   readonly data: Calendar;
   /** Months from this one to the first. */
   readonly offset: number;
   onOffset(offset: number): void;
 }
 
-function Months({ data, offset, onOffset }: Props) {
+function Months({ piece, data, offset, onOffset }: Props) {
   const { on, setOn, choose, chosen } = useBench();
   const [box, room] = useSize<HTMLDivElement>();
   const x = scaleLinear()
@@ -89,6 +91,7 @@ function Months({ data, offset, onOffset }: Props) {
           </span>
         )}
         <span className="faint">{data.zone}</span>
+        <SeasonFile piece={piece} some={data.items.some((each) => !each.always)} />
       </div>
       <div ref={box} className="tape-rows year-rows" role="group" aria-label="Seasons">
         <div

@@ -5,7 +5,7 @@ import { settingsOf, stepName, stepOf, useBench } from '../bench/context';
 import { nameOf, siteNode, walk } from '../bench/document';
 import { useShelf } from '../shelf/shelf';
 import { Dialog, useClose } from '../ui/Dialog';
-import { useSettled } from '../ui/settled';
+import { useSettled } from '../ui/useSettled';
 
 /** Finds any setting of what is chosen, any piece of the page, any page. */
 export function Find({ onClose }: { onClose(): void }) {

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
 import { useBench, versionOf } from '../bench/context';
-import { useSettled } from '../bench/useSettled';
+import { useSettled } from '../ui/useSettled';
 
 /**
  * What is found on the page as it stands, or as life changes it; what was found before as long as

@@ -5,7 +5,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api, ask, Problem } from '../api/client';
 import { Brand } from '../Brand';
 import { ThemeButton } from '../ThemeButton';
-import { useSettled } from '../ui/settled';
+import { useSettled } from '../ui/useSettled';
 import { Away } from './Away';
 import { type Page, refreshShelf, type Site, useShelf, waits } from './shelf';
 import { PageVerbs, SiteVerbs } from './Verbs';

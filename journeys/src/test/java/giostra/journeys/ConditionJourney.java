@@ -3,7 +3,11 @@ package giostra.journeys;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.look.Values;
 import giostra.core.page.ConditionSettings;
@@ -131,5 +135,51 @@ class ConditionJourney {
         .as("one is left: nothing moves")
         .isZero();
     assertThat(page.getByText("Orchids").first().isVisible()).isTrue();
+  }
+
+  /** Seasons go out as a calendar file, and come back changed. */
+  @Test
+  void datesComeFromACalendarFile(Api api, Page page) {
+    String id = api.copyOfDemo() + "-evenings-at-velluta";
+    String orchids = "opening-orchids";
+    api.edit(
+        id,
+        api.page(id).path("revision").asInt(),
+        new Edit.SetValue(orchids, "seasonBegins", "", "2027-01-08"),
+        new Edit.SetValue(orchids, "seasonEnds", "", "2027-02-28"));
+    String at = "/api/pages/" + id + "/seasons.ics?piece=openings";
+    Api.Answer file = api.get(at);
+    assertThat(file.header("content-type")).startsWith("text/calendar");
+    assertThat(file.header("content-disposition")).contains(".ics");
+    String later =
+        file.text()
+            .replace("20270301", "20270315")
+            .replace(
+                "END:VCALENDAR",
+                "BEGIN:VEVENT\r\nUID:x\r\nSUMMARY:Stocktaking\r\nDTSTART;VALUE=DATE:20270401\r\nEND:VEVENT\r\nEND:VCALENDAR");
+    assertThat(later).isNotEqualTo(file.text());
+
+    Bench bench = Bench.open(page, api, id, "drive", "openings");
+    bench.button("The year").click();
+    page.getByLabel("A calendar file")
+        .setInputFiles(new FilePayload("no.ics", "text/calendar", "hello".getBytes()));
+    PlaywrightAssertions.assertThat(page.getByRole(AriaRole.ALERT))
+        .containsText("no.ics: Calendar file is Error at line 1");
+    page.getByLabel("A calendar file")
+        .setInputFiles(new FilePayload("later.ics", "text/calendar", later.getBytes()));
+    Locator dialog = page.locator("dialog[open]");
+    PlaywrightAssertions.assertThat(dialog).containsText("2027-01-08 to 2027-03-14");
+    PlaywrightAssertions.assertThat(dialog).containsText("Stocktaking");
+    dialog.getByText("Set this season").click();
+    bench.saved();
+    assertThat(api.document(id).node(orchids).values().get(ConditionSettings.SEASON_ENDS))
+        .isEqualTo("2027-03-14");
+    assertThat(
+            api.send(
+                    "/api/pages/" + id + "/seasons?piece=openings",
+                    "text/calendar",
+                    "x".repeat(1_000_001).getBytes())
+                .status())
+        .isEqualTo(422);
   }
 }

@@ -47,6 +47,7 @@ class KindTest {
             "sides",
             "size",
             "sprite",
+            "stylesheet",
             "tall",
             "time",
             "toggle",

@@ -3,6 +3,9 @@ package giostra.server.page;
 import giostra.core.band.Bands;
 import giostra.core.drive.OnShow;
 import giostra.core.drive.Pacing;
+import giostra.core.format.EditJson;
+import giostra.core.format.SeasonFile;
+import giostra.core.format.SeasonsRead;
 import giostra.core.page.Document;
 import giostra.core.page.DriveSettings;
 import giostra.core.page.Fields;
@@ -16,17 +19,22 @@ import giostra.core.value.Change;
 import giostra.core.value.Changes;
 import giostra.core.value.PickKind;
 import giostra.core.value.Require;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
 
 /** What happens in time: a round of a piece, and what it does while somebody is there. */
 @RestController
@@ -34,10 +42,14 @@ class DriveController {
   /** The last moment that a calendar may begin with: the year 2191, in ms since 1970. */
   private static final double LATEST = 7e12;
 
-  private final PageService pages;
+  private static final String CALENDAR = "text/calendar";
 
-  DriveController(PageService pages) {
+  private final PageService pages;
+  private final Clock clock;
+
+  DriveController(PageService pages, Clock clock) {
     this.pages = pages;
+    this.clock = clock;
   }
 
   /**
@@ -213,6 +225,62 @@ class DriveController {
    * @param thin whether they are so few that nothing moves, where more would
    */
   record OnReply(long from, long until, List<String> on, boolean thin) {}
+
+  /** Seasons of a piece as a calendar file, for other programs. */
+  @GetMapping(value = "/api/pages/{id}/seasons.ics", produces = CALENDAR)
+  ResponseEntity<String> seasons(@PathVariable String id, @RequestParam String piece) {
+    PageService.Head head = pages.head(id);
+    Document document = pages.shown(head);
+    String file = SeasonFile.write(document, document.piece(piece), clock.instant());
+    return ResponseEntity.ok()
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            "attachment; filename=\"" + head.slug() + "-" + piece + ".ics\"")
+        .body(file);
+  }
+
+  /** A season as it is typed; empty for what is open. */
+  record TypedReply(String begins, String ends, boolean yearly) {
+    static TypedReply of(SeasonsRead.Typed typed) {
+      return new TypedReply(typed.begins(), typed.ends(), typed.yearly());
+    }
+  }
+
+  /** What would become of an item's season. */
+  record SeasonChangeReply(String item, String name, TypedReply before, TypedReply after) {}
+
+  /**
+   * What a calendar file would change.
+   *
+   * @param strangers summaries of events that are no item's
+   * @param refused what cannot be taken, with the reason
+   * @param edits that take all of it
+   */
+  record SeasonsReply(
+      List<SeasonChangeReply> changes,
+      List<String> strangers,
+      List<String> refused,
+      @Schema(implementation = Bodies.EditBody[].class) JsonNode edits) {}
+
+  /** Reads a calendar file for a piece; nothing changes by it. */
+  @PostMapping(value = "/api/pages/{id}/seasons", consumes = CALENDAR)
+  SeasonsReply seasons(
+      @PathVariable String id, @RequestParam String piece, @RequestBody String file) {
+    Document document = pages.head(id).document();
+    SeasonsRead read = SeasonsRead.of(document, document.piece(piece), file);
+    return new SeasonsReply(
+        read.changes().stream()
+            .map(each ->
+                new SeasonChangeReply(
+                    each.item(),
+                    each.name(),
+                    TypedReply.of(each.before()),
+                    TypedReply.of(each.after())))
+            .toList(),
+        read.strangers(),
+        read.refused(),
+        EditJson.write(read.edits()));
+  }
 
   /** Who is on show when, over some months. */
   @GetMapping("/api/pages/{id}/calendar")

@@ -1,0 +1,146 @@
+import { useMutation } from '@tanstack/react-query';
+import { CalendarArrowDown, CalendarArrowUp } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { type NodeBody, Problem, type SeasonsReply } from '../api/client';
+import { useBench } from '../bench/context';
+import { Dialog, useClose } from '../ui/Dialog';
+
+/** Seasons of a piece out as a calendar file, and in from one. */
+export function SeasonFile({ piece, some }: { readonly piece: NodeBody; readonly some: boolean }) {
+  const { page, session } = useBench();
+  const [read, setRead] = useState<SeasonsReply>();
+  const field = useRef<HTMLInputElement>(null);
+  const at = (end: string) => `/api/pages/${page.id}/${end}?piece=${encodeURIComponent(piece.id)}`;
+  const take = useMutation({
+    mutationFn: async (file: File): Promise<SeasonsReply> => {
+      await session.settled();
+      const answer = await fetch(at('seasons'), {
+        method: 'POST',
+        headers: { 'Content-Type': 'text/calendar' },
+        body: file,
+      }).catch(() => {
+        throw new Problem(0, 'The server cannot be reached.');
+      });
+      const reply = await answer.json().catch(() => ({}));
+      if (!answer.ok) throw new Problem(answer.status, `${file.name}: ${String(reply.detail)}`);
+      return reply as SeasonsReply;
+    },
+    onSuccess: setRead,
+  });
+  return (
+    <>
+      {some && (
+        <a className="tape-chip inline-flex items-center gap-1" href={at('seasons.ics')} download>
+          <CalendarArrowDown size={14} aria-hidden /> Calendar file
+        </a>
+      )}
+      <button
+        type="button"
+        className="tape-chip inline-flex items-center gap-1"
+        disabled={take.isPending}
+        onClick={() => field.current?.click()}
+      >
+        <CalendarArrowUp size={14} aria-hidden />{' '}
+        {take.isPending ? 'Reading…' : 'Dates from a file'}
+      </button>
+      <input
+        ref={field}
+        type="file"
+        accept=".ics,text/calendar"
+        className="hidden"
+        aria-label="A calendar file"
+        onChange={(event) => {
+          const [file] = event.target.files ?? [];
+          if (file) take.mutate(file);
+          event.target.value = '';
+        }}
+      />
+      {take.isError && (
+        <span className="text-error" role="alert">
+          {take.error.message}
+        </span>
+      )}
+      {read && (
+        <Dialog label="Dates from a file" onClose={() => setRead(undefined)}>
+          <Taken read={read} />
+        </Dialog>
+      )}
+    </>
+  );
+}
+
+type Typed = SeasonsReply['changes'][number]['before'];
+
+/** A season in words. */
+function said({ begins, ends, yearly }: Typed) {
+  if (begins === '' && ends === '') return 'always';
+  const span =
+    begins === '' ? `until ${ends}` : ends === '' ? `from ${begins}` : `${begins} to ${ends}`;
+  return yearly ? `${span}, each year` : span;
+}
+
+function Taken({ read }: { readonly read: SeasonsReply }) {
+  const { session } = useBench();
+  const close = useClose();
+  return (
+    <div className="flex max-h-[80vh] flex-col gap-4 overflow-auto p-6 [overflow-wrap:anywhere]">
+      <h2 className="font-serif text-xl">Dates from a file</h2>
+      {read.changes.length === 0 ? (
+        <p>Nothing of this piece would change.</p>
+      ) : (
+        <table className="table table-sm">
+          <thead>
+            <tr>
+              <th scope="col">Item</th>
+              <th scope="col">Now</th>
+              <th scope="col">Then</th>
+            </tr>
+          </thead>
+          <tbody>
+            {read.changes.map((each) => (
+              <tr key={each.item}>
+                <th scope="row">{each.name}</th>
+                <td>{said(each.before)}</td>
+                <td>{said(each.after)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <Left title="These cannot be taken:" all={read.refused} />
+      <Left title="These are of no item here:" all={read.strangers} />
+      <div className="flex gap-2">
+        {read.changes.length > 0 && (
+          <button
+            type="button"
+            data-first
+            className="btn btn-primary btn-sm"
+            onClick={() => {
+              session.edit(read.edits);
+              close();
+            }}
+          >
+            Set {read.changes.length === 1 ? 'this season' : `these ${read.changes.length} seasons`}
+          </button>
+        )}
+        <button type="button" className="btn btn-ghost btn-sm" onClick={close}>
+          {read.changes.length > 0 ? 'Leave all as it is' : 'Close'}
+        </button>
+      </div>
+    </div>
+  );
+}
+
+function Left({ title, all }: { readonly title: string; readonly all: readonly string[] }) {
+  if (all.length === 0) return null;
+  return (
+    <div>
+      <p>{title}</p>
+      <ul className="list-disc pl-5">
+        {all.map((each) => (
+          <li key={each}>{each}</li>
+        ))}
+      </ul>
+    </div>
+  );
+}
