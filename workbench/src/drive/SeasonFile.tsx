@@ -83,7 +83,7 @@ function Taken({ read }: { readonly read: SeasonsReply }) {
   const { session } = useBench();
   const close = useClose();
   return (
-    <div className="flex max-h-[80vh] flex-col gap-4 overflow-auto p-6 [overflow-wrap:anywhere]">
+    <div className="flex flex-col gap-4 whitespace-normal [overflow-wrap:anywhere]">
       <h2 className="font-serif text-xl">Dates from a file</h2>
       {read.changes.length === 0 ? (
         <p>Nothing of this piece would change.</p>
