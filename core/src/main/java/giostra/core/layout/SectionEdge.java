@@ -7,6 +7,7 @@ import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.value.EdgeShape;
 import giostra.core.value.Length;
+import giostra.core.value.Setting;
 import java.util.List;
 import java.util.Optional;
 
@@ -21,39 +22,56 @@ public record SectionEdge(List<EdgeShape.Point> profile, Length height) {
 
   /** Which edge: over the section or under it. */
   public enum Side {
-    ABOVE,
-    BELOW
+    ABOVE(
+        SectionSettings.EDGE_ABOVE,
+        SectionSettings.EDGE_ABOVE_HEIGHT,
+        SectionSettings.EDGE_ABOVE_MIRRORED,
+        SectionSettings.SPACE_BELOW),
+    BELOW(
+        SectionSettings.EDGE_BELOW,
+        SectionSettings.EDGE_BELOW_HEIGHT,
+        SectionSettings.EDGE_BELOW_MIRRORED,
+        SectionSettings.SPACE_ABOVE);
+
+    private final Setting<EdgeShape> shape;
+    private final Setting<Length> height;
+    private final Setting<Boolean> mirrored;
+    private final Setting<Length> free;
+
+    Side(
+        Setting<EdgeShape> shape,
+        Setting<Length> height,
+        Setting<Boolean> mirrored,
+        Setting<Length> free) {
+      this.shape = shape;
+      this.height = height;
+      this.mirrored = mirrored;
+      this.free = free;
+    }
+
+    /** How high it is. */
+    public Setting<Length> height() {
+      return height;
+    }
+
+    /** What the neighbour there keeps free of its own content. */
+    public Setting<Length> free() {
+      return free;
+    }
   }
 
   /** The edge on one side, whether there is a neighbour to reach over or not. */
   public static SectionEdge of(Document document, Section section, Side side, Band band) {
-    boolean above = side == Side.ABOVE;
-    EdgeShape shape =
-        Resolution.value(
-            document,
-            section,
-            above ? SectionSettings.EDGE_ABOVE : SectionSettings.EDGE_BELOW,
-            band);
-    Length height =
-        Resolution.value(
-            document,
-            section,
-            above ? SectionSettings.EDGE_ABOVE_HEIGHT : SectionSettings.EDGE_BELOW_HEIGHT,
-            band);
-    boolean mirrored =
-        Resolution.value(
-            document,
-            section,
-            above ? SectionSettings.EDGE_ABOVE_MIRRORED : SectionSettings.EDGE_BELOW_MIRRORED,
-            band);
+    Length height = Resolution.value(document, section, side.height, band);
     if (height.constantPx() == 0) {
       return new SectionEdge(List.of(), height);
     }
+    EdgeShape shape = Resolution.value(document, section, side.shape, band);
+    boolean mirrored = Resolution.value(document, section, side.mirrored, band);
+    boolean fromRight =
+        document.page().values().get(PageSettings.DIRECTION) == PageSettings.Direction.RTL;
     // It begins where lines begin.
-    boolean turned =
-        mirrored
-            != (document.page().values().get(PageSettings.DIRECTION) == PageSettings.Direction.RTL);
-    return new SectionEdge(turned ? shape.mirrored() : shape.profile(), height);
+    return new SectionEdge(mirrored != fromRight ? shape.mirrored() : shape.profile(), height);
   }
 
   /** Whether it is straight. */

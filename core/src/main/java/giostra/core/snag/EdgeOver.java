@@ -7,7 +7,6 @@ import giostra.core.layout.SectionEdge.Side;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Section;
-import giostra.core.page.SectionSettings;
 import giostra.core.value.Length;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
@@ -38,18 +37,14 @@ final class EdgeOver {
   private static void of(
       Document document, Section section, Side side, Section other, Band band, List<Snag> found) {
     SectionEdge edge = SectionEdge.of(document, section, side, band);
-    boolean above = side == Side.ABOVE;
-    Setting<Length> space = above ? SectionSettings.SPACE_BELOW : SectionSettings.SPACE_ABOVE;
-    Setting<Length> height =
-        above ? SectionSettings.EDGE_ABOVE_HEIGHT : SectionSettings.EDGE_BELOW_HEIGHT;
     double reaches = edge.straight() ? 0 : edge.height().constantPx();
-    double free = Resolution.value(document, other, space, band).in(Extent.first(band));
+    double free = Resolution.value(document, other, side.free(), band).in(Extent.first(band));
     if (reaches <= free) {
       return;
     }
     String message =
         Said.of(
-            above ? "edge-over-before" : "edge-over-after",
+            side == Side.ABOVE ? "edge-over-before" : "edge-over-after",
             "reaches",
             Math.ceil(reaches),
             "free",
@@ -60,12 +55,12 @@ final class EdgeOver {
             Extent.last(band));
     found.add(
         Snag.of(Rule.EDGE_OVER, section.id(), Extent.of(band), message)
-            .about(height.id(), "")
+            .about(side.height().id(), "")
             .measured(reaches, free, Measure.Unit.PX)
             .withFixes(
                 List.of(
-                    fix("edge-lower", section, height, band, Math.floor(free)),
-                    fix("edge-room", other, space, band, Math.ceil(reaches)))));
+                    fix("edge-lower", section, side.height(), band, Math.floor(free)),
+                    fix("edge-room", other, side.free(), band, Math.ceil(reaches)))));
   }
 
   private static Snag.Fix fix(
