@@ -118,6 +118,12 @@ public final class Chromium implements ParameterResolver, AfterEachCallback, Aft
       errors.clear();
     }
 
+    /** What a journey left in the middle is in nobody's way: pages that stay open begin anew. */
+    private void forget() {
+      kept.values().forEach(page -> page.context().close());
+      kept.clear();
+    }
+
     private void finish() {
       contexts.forEach(BrowserContext::close);
       contexts.clear();
@@ -157,6 +163,9 @@ public final class Chromium implements ParameterResolver, AfterEachCallback, Aft
 
   @Override
   public void afterEach(ExtensionContext context) {
+    if (context.getExecutionException().isPresent()) {
+      open(context).forget();
+    }
     open(context).finish();
   }
 

@@ -22,6 +22,7 @@ import giostra.core.page.TrackSettings;
 import giostra.core.piece.slider.Slider;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -156,7 +157,7 @@ class ConditionJourney {
             .replace("20270301", "20270315")
             .replace(
                 "END:VCALENDAR",
-                "BEGIN:VEVENT\r\nUID:x\r\nSUMMARY:Stocktaking\r\nDTSTART;VALUE=DATE:20270401\r\nEND:VEVENT\r\nEND:VCALENDAR");
+                "BEGIN:VEVENT\r\nUID:x\r\nSUMMARY:Stocktaking\u2009\u2014\u591c\r\nDTSTART;VALUE=DATE:20270401\r\nEND:VEVENT\r\nEND:VCALENDAR");
     assertThat(later).isNotEqualTo(file.text());
 
     Bench bench = Bench.open(page, api, id, "drive", "openings");
@@ -166,10 +167,11 @@ class ConditionJourney {
     PlaywrightAssertions.assertThat(page.getByRole(AriaRole.ALERT))
         .containsText("no.ics: Calendar file is Error at line 1");
     page.getByLabel("A calendar file")
-        .setInputFiles(new FilePayload("later.ics", "text/calendar", later.getBytes()));
+        .setInputFiles(
+            new FilePayload("later.ics", "text/calendar", later.getBytes(StandardCharsets.UTF_8)));
     Locator dialog = page.locator("dialog[open]");
     PlaywrightAssertions.assertThat(dialog).containsText("2027-01-08 to 2027-03-14");
-    PlaywrightAssertions.assertThat(dialog).containsText("Stocktaking");
+    PlaywrightAssertions.assertThat(dialog).containsText("Stocktaking\u2009\u2014\u591c");
     dialog.getByText("Set this season").click();
     bench.saved();
     assertThat(api.document(id).node(orchids).values().get(ConditionSettings.SEASON_ENDS))

@@ -19,13 +19,21 @@ import giostra.core.value.Change;
 import giostra.core.value.Changes;
 import giostra.core.value.PickKind;
 import giostra.core.value.Require;
+import giostra.server.web.Limited;
+import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -43,6 +51,9 @@ class DriveController {
   private static final double LATEST = 7e12;
 
   private static final String CALENDAR = "text/calendar";
+
+  /** Of a calendar file: its longest text in the longest characters. */
+  private static final long MOST_BYTES = 4 * 1024 * 1024;
 
   private final PageService pages;
   private final Clock clock;
@@ -227,16 +238,22 @@ class DriveController {
   record OnReply(long from, long until, List<String> on, boolean thin) {}
 
   /** Seasons of a piece as a calendar file, for other programs. */
-  @GetMapping(value = "/api/pages/{id}/seasons.ics", produces = CALENDAR)
-  ResponseEntity<String> seasons(@PathVariable String id, @RequestParam String piece) {
+  @GetMapping(value = "/api/pages/{id}/seasons.ics", produces = CALENDAR + ";charset=UTF-8")
+  @ApiResponse(
+      responseCode = "200",
+      content = @Content(schema = @Schema(type = "string", format = "binary")))
+  ResponseEntity<byte[]> seasons(@PathVariable String id, @RequestParam String piece) {
     PageService.Head head = pages.head(id);
     Document document = pages.shown(head);
     String file = SeasonFile.write(document, document.piece(piece), clock.instant());
     return ResponseEntity.ok()
         .header(
             HttpHeaders.CONTENT_DISPOSITION,
-            "attachment; filename=\"" + head.slug() + "-" + piece + ".ics\"")
-        .body(file);
+            ContentDisposition.attachment()
+                .filename(head.slug() + "-" + piece + ".ics")
+                .build()
+                .toString())
+        .body(file.getBytes(StandardCharsets.UTF_8));
   }
 
   /** A season as it is typed; empty for what is open. */
@@ -264,8 +281,15 @@ class DriveController {
 
   /** Reads a calendar file for a piece; nothing changes by it. */
   @PostMapping(value = "/api/pages/{id}/seasons", consumes = CALENDAR)
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content = @Content(schema = @Schema(type = "string", format = "binary")))
   SeasonsReply seasons(
-      @PathVariable String id, @RequestParam String piece, @RequestBody String file) {
+      @PathVariable String id, @RequestParam String piece, HttpServletRequest request)
+      throws IOException {
+    var bytes = new ByteArrayOutputStream();
+    Limited.copy(request.getInputStream(), bytes, MOST_BYTES, "Calendar file");
+    // What it is in where it does not say. Source: RFC 5545, 3.1.4 "Character Set".
+    String file = bytes.toString(StandardCharsets.UTF_8);
     Document document = pages.head(id).document();
     SeasonsRead read = SeasonsRead.of(document, document.piece(piece), file);
     return new SeasonsReply(

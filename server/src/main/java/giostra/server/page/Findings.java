@@ -11,15 +11,11 @@ import giostra.core.snag.Sweep;
 import giostra.server.media.MediaService;
 import java.util.List;
 import java.util.Optional;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 
 /** What is found on the pages that are worked on; remembers the last sweep of each of some. */
 @Component
 public class Findings {
-  private static final Logger LOG = LoggerFactory.getLogger(Findings.class);
-
   /** Nodes of the pages whose sweeps are remembered, together. */
   private static final long MOST_NODES = 4_000;
 

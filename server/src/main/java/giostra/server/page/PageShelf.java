@@ -110,14 +110,13 @@ public class PageShelf {
   @Transactional(readOnly = true)
   public List<Away> putAway() {
     return pages.putAway().stream()
-        .map(page -> {
-          return new Away(
-              page.id(),
-              page.siteId(),
-              sites.line(page.siteId()).map(SiteRows.SiteLine::name).orElse(""),
-              page.title().isBlank() ? page.slug() : page.title(),
-              Objects.requireNonNull(page.putAwayAt()));
-        })
+        .map(page ->
+            new Away(
+                page.id(),
+                page.siteId(),
+                sites.line(page.siteId()).map(SiteRows.SiteLine::name).orElse(""),
+                page.title().isBlank() ? page.slug() : page.title(),
+                Objects.requireNonNull(page.putAwayAt())))
         .toList();
   }
 
