@@ -2,6 +2,8 @@ import { unbar } from './bars';
 import { type Drawn, draw } from './drawn';
 import { heedHeld, hold, letGo } from './held';
 import type { Shown } from './kinds';
+import { type Traced, tracing } from './traced';
+import { tree } from './tree';
 import { ways } from './ways';
 
 /**
@@ -30,6 +32,8 @@ type Told =
   | { readonly type: 'show' | 'mark' | 'replay'; readonly id: string }
   | Hold
   | Drawn
+  | Traced
+  | { readonly type: 'tree'; readonly asked: number }
   | { readonly type: 'at'; readonly id: string; readonly at?: Shown }
   | { readonly type: 'anatomy'; readonly parts: readonly (readonly [string, string])[] }
   | { readonly type: 'scroll'; readonly share: number }
@@ -166,8 +170,18 @@ addEventListener('message', (event: MessageEvent<Told>) => {
     told = message.at ? { id: message.id, at: message.at } : undefined;
     drawAt();
   } else if (message.type === 'draw') say({ type: 'drawn', there: draw(message) });
-  else if (message.type === 'swap') turn = turn.then(() => swap(message));
+  else if (message.type === 'trace') trace(message);
+  else if (message.type === 'tree') {
+    // Not before what is on its way is there.
+    turn = turn
+      .then(() => document.fonts.ready)
+      .then(() => {
+        say({ type: 'tree', asked: message.asked, tree: tree() });
+      });
+  } else if (message.type === 'swap') turn = turn.then(() => swap(message));
 });
+
+const trace = tracing(say);
 
 /** Whatever stands for a node on the page. */
 const element = (id: string) =>

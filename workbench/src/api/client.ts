@@ -11,6 +11,7 @@ export type ChangeReply = Schemas['ChangeReply'];
 export type Swap = Schemas['Swap'];
 export type Sheet = Schemas['Sheet'];
 export type Board = Schemas['Board'];
+export type MatchReply = Schemas['MatchReply'];
 export type PartReply = Schemas['PartReply'];
 export type Tone = Schemas['ToneReply'];
 export type Wardrobe = Schemas['WardrobeReply'];
@@ -81,10 +82,12 @@ export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
   );
 }
 
-/** Sends a file in a form; the answer is the server's, or a Problem that names the file. */
-export async function send<T>(path: string, file: File): Promise<T> {
-  const body = new FormData();
-  body.append('file', file);
+/**
+ * Sends bytes; the answer is the server's, or a Problem.
+ *
+ * @param called what a problem is said of
+ */
+export async function sendBytes<T>(path: string, body: Blob | FormData, called = ''): Promise<T> {
   let answer: Response;
   try {
     answer = await fetch(path, { method: 'POST', body });
@@ -93,7 +96,15 @@ export async function send<T>(path: string, file: File): Promise<T> {
   }
   const reply = (await answer.json().catch(() => ({}))) as Record<string, unknown>;
   if (!answer.ok) {
-    throw new Problem(answer.status, `${file.name}: ${String(reply.detail ?? answer.statusText)}`);
+    const why = String(reply.detail ?? answer.statusText);
+    throw new Problem(answer.status, called === '' ? why : `${called}: ${why}`);
   }
   return reply as T;
+}
+
+/** Sends a file in a form. */
+export function send<T>(path: string, file: File): Promise<T> {
+  const body = new FormData();
+  body.append('file', file);
+  return sendBytes(path, body, file.name);
 }

@@ -1,8 +1,8 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Sheet as SheetReply } from '../api/client';
-import { useBench, versionOf } from '../bench/context';
+import { useBench } from '../bench/context';
 import { find, nameOf, siteNode } from '../bench/document';
+import { usePageQuery } from '../bench/usePageQuery';
 import { Plots } from './Plots';
 import { SheetGrid } from './SheetGrid';
 import { Suggestion } from './Suggestion';
@@ -21,15 +21,14 @@ export function Arrange({ length }: { readonly length: number }) {
         ? siteNode(page.document)
         : chosen.node;
   const [suggesting, setSuggesting] = useState(false);
-  const sheet = useQuery({
-    queryKey: ['sheet', page.id, node.id, scrollbar, versionOf(page)],
-    queryFn: () =>
+  const sheet = usePageQuery({
+    key: ['sheet', node.id, scrollbar],
+    read: () =>
       ask(
         api.GET('/api/pages/{id}/sheet', {
           params: { path: { id: page.id }, query: { node: node.id, scrollbar } },
         }),
       ),
-    placeholderData: keepPreviousData,
   });
   const data: SheetReply | undefined = sheet.data?.node === node.id ? sheet.data : undefined;
   if (sheet.isError && !data) return <p className="p-6 text-error">{sheet.error.message}</p>;

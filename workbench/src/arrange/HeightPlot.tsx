@@ -1,7 +1,7 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { api, ask, type Finding, type NodeBody } from '../api/client';
-import { useBench, versionOf } from '../bench/context';
+import { useBench } from '../bench/context';
+import { usePageQuery } from '../bench/usePageQuery';
 import { PlotFrame, type Point, valueAt } from './PlotFrame';
 
 interface Props {
@@ -21,15 +21,14 @@ interface Line {
 /** Heights of what a piece holds, from the fonts that ship: the highest, and the lowest beside it. */
 export function HeightPlot({ node, snags, length, choice }: Props) {
   const { page, width, scrollbar } = useBench();
-  const asked = useQuery({
-    queryKey: ['heights', page.id, node.id, scrollbar, versionOf(page)],
-    queryFn: () =>
+  const asked = usePageQuery({
+    key: ['heights', node.id, scrollbar],
+    read: () =>
       ask(
         api.GET('/api/pages/{id}/heights', {
           params: { path: { id: page.id }, query: { piece: node.id, scrollbar } },
         }),
       ),
-    placeholderData: keepPreviousData,
   });
   const lines: Line[] = (asked.data ?? []).map((each) => ({
     name: `${each.highest ? 'highest' : 'lowest'} ${each.part}`,

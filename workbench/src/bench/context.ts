@@ -16,8 +16,7 @@ export const stepName: Readonly<Record<Step, string>> = {
 };
 
 /** The step that a setting has its home in. */
-export const stepOf = ({ drives, byBand }: Pick<SettingReply, 'drives' | 'byBand'>): Step =>
-  drives ? 'drive' : byBand ? 'arrange' : 'fill';
+export const stepOf = ({ home }: Pick<SettingReply, 'home'>): Step => home as Step;
 
 /** What every part of the bench may ask of it. */
 export interface Bench {

@@ -1,13 +1,14 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { api, ask, type Board } from '../api/client';
-import { isPiece, labelOf, useBench, versionOf } from '../bench/context';
+import { isPiece, labelOf, useBench } from '../bench/context';
 import { find, nameOf } from '../bench/document';
+import { usePageQuery } from '../bench/usePageQuery';
 import type { At } from './at';
 import { Dresses } from './Dresses';
 import { Scope, scopesOf } from './Scope';
 import { StateBoard } from './StateBoard';
 import { Thread } from './Thread';
+import { type TakeColour, Trace } from './Trace';
 import { Wardrobe } from './Wardrobe';
 import { Wears } from './Wears';
 
@@ -16,6 +17,8 @@ export function Dress({ length }: { readonly length: number }) {
   const { page, chosen, choose, setting, toStage, catalogue } = useBench();
   const scopes = scopesOf(page.document, chosen);
   const [open, setOpen] = useState(false);
+  const [traced, setTraced] = useState(false);
+  const take = useRef<TakeColour>(() => undefined);
   const [said, setSaid] = useState({ of: '', by: '' });
   const usual = scopes.find((each) => each.usual) ?? scopes[0];
   const by =
@@ -24,9 +27,9 @@ export function Dress({ length }: { readonly length: number }) {
   const ofItem = by?.node.type === 'item';
   const subject =
     chosen.node.type === 'item' && !ofItem ? (chosen.parent ?? chosen.node) : chosen.node;
-  const board = useQuery({
-    queryKey: ['board', page.id, by?.node.id, subject.id, part, versionOf(page)],
-    queryFn: () =>
+  const board = usePageQuery({
+    key: ['board', by?.node.id, subject.id, part],
+    read: () =>
       ask(
         api.GET('/api/pages/{id}/board', {
           params: {
@@ -35,8 +38,6 @@ export function Dress({ length }: { readonly length: number }) {
           },
         }),
       ),
-    placeholderData: keepPreviousData,
-    retry: false,
   });
   const data: Board | undefined = board.data?.node === by?.node.id ? board.data : undefined;
   const at: At = {
@@ -55,6 +56,11 @@ export function Dress({ length }: { readonly length: number }) {
     const say = toStage.current;
     return () => say({ type: 'hold', id: '', elements: '', state: '' });
   }, [toStage]);
+
+  const asked = setting.startsWith('trace');
+  useEffect(() => {
+    if (asked) setTraced(true);
+  }, [asked]);
 
   if (board.isError && !data) {
     return (
@@ -116,8 +122,11 @@ export function Dress({ length }: { readonly length: number }) {
           by={by.node}
           open={open}
           onOpen={setOpen}
+          traced={traced}
+          onTraced={setTraced}
         />
       </div>
+      {traced && <Trace take={take} onClose={() => setTraced(false)} />}
       {open && whole ? (
         <Dresses onClose={() => setOpen(false)} />
       ) : open && isPiece(catalogue, subject.type) ? (
@@ -132,6 +141,7 @@ export function Dress({ length }: { readonly length: number }) {
           at={at}
           length={length}
           onState={(to) => go({ state: to })}
+          take={take}
         />
       )}
     </section>

@@ -1,7 +1,7 @@
-import { useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
-import { useBench, versionOf } from '../bench/context';
+import { useBench } from '../bench/context';
 import { walk } from '../bench/document';
+import { usePageQuery } from '../bench/usePageQuery';
 import { Drawn } from './Drawn';
 import { useTrial } from './useTrial';
 
@@ -13,10 +13,9 @@ const TELLING = new Set(['tabs', 'carousel', 'flip-boxes', 'accordion', 'counter
  */
 export function Dresses({ onClose }: { onClose(): void }) {
   const { page, session } = useBench();
-  const dresses = useQuery({
-    queryKey: ['dresses', page.id, versionOf(page)],
-    queryFn: () => ask(api.GET('/api/pages/{id}/dresses', { params: { path: { id: page.id } } })),
-    placeholderData: (before) => before,
+  const dresses = usePageQuery({
+    key: ['dresses'],
+    read: () => ask(api.GET('/api/pages/{id}/dresses', { params: { path: { id: page.id } } })),
   });
   const trial = useTrial();
   // A piece of words and grounds tells more of a dress than what a page mostly begins with.

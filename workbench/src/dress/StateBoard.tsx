@@ -1,14 +1,15 @@
-import { useEffect, useRef, useState } from 'react';
+import { type RefObject, useEffect, useRef, useState } from 'react';
 import type { Board, NodeBody, PartReply } from '../api/client';
 import { bandAt, stateName, useBench, versionOf } from '../bench/context';
 import { nameOf, pathTo } from '../bench/document';
 import { ownOf } from '../bench/keys';
 import { Grid, type Place } from '../grid/Grid';
-import { SheetFoot, useSheetCells } from '../grid/useSheetCells';
+import { PAINTED, SheetFoot, useSheetCells } from '../grid/useSheetCells';
 import { useSettled } from '../ui/useSettled';
 import type { At } from './at';
 import { Drawing } from './Drawing';
 import { PaintFix } from './PaintFix';
+import type { TakeColour } from './Trace';
 
 const NAMES = 148;
 const LEAST = 132;
@@ -22,11 +23,22 @@ interface Props {
   readonly at: At;
   readonly length: number;
   onState(state: string): void;
+  /** Where a colour goes that is taken elsewhere: into the chosen cell. */
+  readonly take: RefObject<TakeColour>;
 }
 
 /** A part in its states, each drawn as compiled; below, what holds of it. */
-export function StateBoard({ board, bead, node, subject, at: asked, length, onState }: Props) {
-  const { page, width, choose } = useBench();
+export function StateBoard({
+  board,
+  bead,
+  node,
+  subject,
+  at: asked,
+  length,
+  onState,
+  take,
+}: Props) {
+  const { page, session, width, choose } = useBench();
   const settled = useSettled(width);
   const { cellOf, dialog } = useSheetCells(node, board.tone);
   const [across, setAcross] = useState<'states' | 'bands'>('states');
@@ -73,6 +85,16 @@ export function StateBoard({ board, bead, node, subject, at: asked, length, onSt
   };
   const here = shown[Math.min(at.row, shown.length - 1)];
   const value = here && cellAt(here.row, at.column);
+  useEffect(() => {
+    take.current = (colour) => {
+      if (!value || !PAINTED.includes(value.setting.kind)) return undefined;
+      session.set(node.id, value.key, value.cell.band, colour);
+      return `${bead.label.toLowerCase()}, ${value.label.toLowerCase()}`;
+    };
+    return () => {
+      take.current = () => undefined;
+    };
+  });
   const contrastOf = (state: string) =>
     bead.contrasts.find((contrast) => contrast.state === state && contrast.band === band?.id);
   const head = (state: string) => {

@@ -1,9 +1,9 @@
-import { useQuery } from '@tanstack/react-query';
 import { Trash2 } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { api, ask, type Hanger, type NodeBody } from '../api/client';
-import { useBench, versionOf } from '../bench/context';
+import { useBench } from '../bench/context';
 import { looksOf, nameOf, newId, text } from '../bench/document';
+import { usePageQuery } from '../bench/usePageQuery';
 import { Drawn } from './Drawn';
 import { useTrial } from './useTrial';
 
@@ -18,15 +18,14 @@ interface Props {
  */
 export function Wardrobe({ piece, onClose }: Props) {
   const { page, session } = useBench();
-  const wardrobe = useQuery({
-    queryKey: ['wardrobe', page.id, piece.id, versionOf(page)],
-    queryFn: () =>
+  const wardrobe = usePageQuery({
+    key: ['wardrobe', piece.id],
+    read: () =>
       ask(
         api.GET('/api/pages/{id}/wardrobe', {
           params: { path: { id: page.id }, query: { piece: piece.id } },
         }),
       ),
-    placeholderData: (before) => before,
   });
   const trial = useTrial();
   const [naming, setNaming] = useState(false);

@@ -1,4 +1,4 @@
-import { ClipboardPaste, Copy, Shirt } from 'lucide-react';
+import { ClipboardPaste, Copy, Layers2, Shirt } from 'lucide-react';
 import { useState } from 'react';
 import type { Board, NodeBody, PartReply } from '../api/client';
 import { isPiece, useBench } from '../bench/context';
@@ -13,10 +13,13 @@ interface Props {
   readonly by: NodeBody;
   readonly open: boolean;
   onOpen(open: boolean): void;
+  /** Whether the page is held against a picture. */
+  readonly traced: boolean;
+  onTraced(traced: boolean): void;
 }
 
 /** Which look is worn, and how far it is departed from. */
-export function Wears({ board, bead, subject, by, open, onOpen }: Props) {
+export function Wears({ board, bead, subject, by, open, onOpen, traced, onTraced }: Props) {
   const { session, catalogue } = useBench();
   const [kept, setKept] = useState(() => keptStyles() !== undefined);
   const departs = bead.departures;
@@ -86,6 +89,15 @@ export function Wears({ board, bead, subject, by, open, onOpen }: Props) {
         }}
       >
         <ClipboardPaste size={15} aria-hidden />
+      </button>
+      <button
+        type="button"
+        className="btn btn-sm wardrobe-open"
+        aria-pressed={traced}
+        title="Hold the page against a picture"
+        onClick={() => onTraced(!traced)}
+      >
+        <Layers2 size={14} aria-hidden /> Trace
       </button>
       {dressed && (
         <button

@@ -1,4 +1,3 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import {
   api,
@@ -10,8 +9,9 @@ import {
   type Way,
 } from '../api/client';
 import { SheetGrid } from '../arrange/SheetGrid';
-import { bandAt, columnsOf, isPiece, settingsOf, useBench, versionOf } from '../bench/context';
+import { bandAt, columnsOf, isPiece, settingsOf, useBench } from '../bench/context';
 import { find, nameOf } from '../bench/document';
+import { usePageQuery } from '../bench/usePageQuery';
 import { useSize } from '../bench/useSize';
 import { Form } from '../fill/Form';
 import { Changes } from './Changes';
@@ -41,19 +41,18 @@ export function Drive() {
   const year = pieces && view === 'year';
   const ofItem = own ? item : undefined;
   const node = ofItem ?? piece;
-  const drives = settingsOf(catalogue, node.type).filter((each) => each.drives);
+  const drives = settingsOf(catalogue, node.type).filter((each) => each.home === 'drive');
   const once = drives.filter(
     (each) => !each.byBand && (track || (each.id !== 'ownRest' && each.id !== 'ownChanges')),
   );
-  const sheet = useQuery({
-    queryKey: ['sheet', page.id, piece.id, 'drives', versionOf(page)],
-    queryFn: () =>
+  const sheet = usePageQuery({
+    key: ['sheet', piece.id, 'drives'],
+    read: () =>
       ask(
         api.GET('/api/pages/{id}/sheet', {
           params: { path: { id: page.id }, query: { node: piece.id, drives: true } },
         }),
       ),
-    placeholderData: keepPreviousData,
   });
   const data: Sheet | undefined = sheet.data?.node === piece.id ? sheet.data : undefined;
   if (drives.length === 0) {
@@ -170,16 +169,14 @@ function Round({
   const { longestVisit } = catalogue.limits;
   // What happens in time differs from band to band, not from px to px.
   const band = bandAt(columnsOf(page), width);
-  const cycle = useQuery({
-    queryKey: ['cycle', page.id, piece.id, band?.id, versionOf(page)],
-    queryFn: () =>
+  const cycle = usePageQuery({
+    key: ['cycle', piece.id, band?.id],
+    read: () =>
       ask(
         api.GET('/api/pages/{id}/cycle', {
           params: { path: { id: page.id }, query: { piece: piece.id, width } },
         }),
       ),
-    placeholderData: keepPreviousData,
-    retry: false,
   });
   const [visit, setVisit] = useVisit(page.id, piece.id);
   const data: Cycle | undefined = cycle.data?.piece === piece.id ? cycle.data : undefined;
@@ -189,18 +186,16 @@ function Round({
     longestVisit,
     acts.length > 0 ? Math.max(end, acts.at(-1)?.at ?? 0) + AFTER : end,
   );
-  const trace = useQuery({
-    queryKey: ['trace', page.id, piece.id, band?.id, until, acts, versionOf(page)],
-    queryFn: () =>
+  const trace = usePageQuery({
+    key: ['trace', piece.id, band?.id, until, acts],
+    read: () =>
       ask(
         api.POST('/api/pages/{id}/trace', {
           params: { path: { id: page.id } },
           body: { piece: piece.id, width, until, acts: [...acts] },
         }),
       ),
-    placeholderData: keepPreviousData,
     enabled: acts.length > 0 && data?.on === true,
-    retry: false,
   });
   const so = acts.length > 0 ? (trace.data ?? []) : (data?.set ?? []);
   const time = useTime(until);

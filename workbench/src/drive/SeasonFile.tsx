@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { CalendarArrowDown, CalendarArrowUp } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { type NodeBody, Problem, type SeasonsReply } from '../api/client';
+import { type NodeBody, type SeasonsReply, sendBytes } from '../api/client';
 import { useBench } from '../bench/context';
 import { Dialog, useClose } from '../ui/Dialog';
 
@@ -14,16 +14,8 @@ export function SeasonFile({ piece, some }: { readonly piece: NodeBody; readonly
   const take = useMutation({
     mutationFn: async (file: File): Promise<SeasonsReply> => {
       await session.settled();
-      const answer = await fetch(at('seasons'), {
-        method: 'POST',
-        headers: { 'Content-Type': 'text/calendar' },
-        body: file,
-      }).catch(() => {
-        throw new Problem(0, 'The server cannot be reached.');
-      });
-      const reply = await answer.json().catch(() => ({}));
-      if (!answer.ok) throw new Problem(answer.status, `${file.name}: ${String(reply.detail)}`);
-      return reply as SeasonsReply;
+      const calendar = new Blob([file], { type: 'text/calendar' });
+      return sendBytes(at('seasons'), calendar, file.name);
     },
     onSuccess: setRead,
   });

@@ -1,8 +1,8 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import { api, ask, type Calendar, type NodeBody } from '../api/client';
-import { bandAt, columnsOf, useBench, versionOf } from '../bench/context';
+import { bandAt, columnsOf, useBench } from '../bench/context';
+import { usePageQuery } from '../bench/usePageQuery';
 import { useSize } from '../bench/useSize';
 import { SeasonFile } from './SeasonFile';
 
@@ -21,9 +21,9 @@ export function Year({ piece }: { readonly piece: NodeBody }) {
   const [offset, setOffset] = useState(0);
   const from = monthStart(offset);
   const band = bandAt(columnsOf(page), width);
-  const calendar = useQuery({
-    queryKey: ['calendar', page.id, piece.id, band?.id, from, versionOf(page)],
-    queryFn: () =>
+  const calendar = usePageQuery({
+    key: ['calendar', piece.id, band?.id, from],
+    read: () =>
       ask(
         api.GET('/api/pages/{id}/calendar', {
           params: {
@@ -32,8 +32,6 @@ export function Year({ piece }: { readonly piece: NodeBody }) {
           },
         }),
       ),
-    placeholderData: keepPreviousData,
-    retry: false,
   });
   const data: Calendar | undefined = calendar.data?.piece === piece.id ? calendar.data : undefined;
   if (calendar.isError && !data) return <p className="p-4 text-error">{calendar.error.message}</p>;

@@ -22,7 +22,7 @@ export function Fill() {
   const item = chosen.node.type === 'item' ? chosen.node : undefined;
   const node = item && chosen.parent ? chosen.parent : chosen.node;
   const once = settingsOf(catalogue, node.type).filter(
-    (setting) => !setting.byBand && !setting.drives && !elsewhere.has(setting.id),
+    (setting) => setting.home === 'fill' && !elsewhere.has(setting.id),
   );
   const [part, setPart] = useState<Part>('items');
   if (linkedTo(node) !== '') {
@@ -88,7 +88,7 @@ function ItemForm({ item, piece }: { readonly item: NodeBody; readonly piece: No
     .filter((field) => asked(item, field, catalogue))
     .map(({ setting, label }) => ({ ...setting, label }));
   const always = settingsOf(catalogue, 'item').filter(
-    (each) => catalogue.always.includes(each.id) && !each.drives,
+    (each) => catalogue.always.includes(each.id) && each.home === 'fill',
   );
   return (
     <Form

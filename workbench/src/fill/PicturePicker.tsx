@@ -24,7 +24,8 @@ const SORTS: Readonly<
 };
 
 /** Sends a file to the site; the server looks at its bytes. */
-const upload = (siteId: string, file: File) => send<Media>(`/api/sites/${siteId}/media`, file);
+export const upload = (siteId: string, file: File) =>
+  send<Media>(`/api/sites/${siteId}/media`, file);
 
 interface PickerProps {
   readonly value: string;

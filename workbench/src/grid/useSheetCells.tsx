@@ -49,7 +49,8 @@ interface Chosen {
 /** A colour that is none, as the server writes it. */
 const CLEAR = '#00000000';
 
-const PAINTED = ['paint', 'under', 'hue'];
+/** Kinds of values that a colour is one of. */
+export const PAINTED = ['paint', 'under', 'hue'];
 
 /** Cells whose values a node sets, and the dialogs that choose them by eye. */
 export function useSheetCells(node: NodeBody, tone: Tone) {

@@ -1,7 +1,8 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, ask, type Kept, type NodeBody } from '../api/client';
-import { useBench, versionOf } from '../bench/context';
+import { useBench } from '../bench/context';
 import { text } from '../bench/document';
+import { usePageQuery } from '../bench/usePageQuery';
 
 /** What a node is linked to; empty for one that has its own content. */
 export const linkedTo = (node: NodeBody) => text(node, 'linkedTo');
@@ -9,9 +10,9 @@ export const linkedTo = (node: NodeBody) => text(node, 'linkedTo');
 /** What is kept on the site. */
 export function useStock() {
   const { page } = useBench();
-  return useQuery({
-    queryKey: ['stock', page.siteId, versionOf(page)],
-    queryFn: () =>
+  return usePageQuery({
+    key: ['stock', page.siteId],
+    read: () =>
       ask(api.GET('/api/sites/{siteId}/stock', { params: { path: { siteId: page.siteId } } })),
   });
 }
@@ -20,7 +21,7 @@ export function useStock() {
 export function useKeep() {
   const { page } = useBench();
   const client = useQueryClient();
-  const again = () => client.invalidateQueries({ queryKey: ['stock'] });
+  const again = () => client.invalidateQueries({ queryKey: ['of-page', page.id, 'stock'] });
   const keep = useMutation({
     mutationFn: (body: { node: string; name: string }) =>
       ask(api.POST('/api/pages/{id}/stock', { params: { path: { id: page.id } }, body })),

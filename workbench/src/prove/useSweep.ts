@@ -1,6 +1,6 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, ask } from '../api/client';
 import { useBench, versionOf } from '../bench/context';
+import { usePageQuery } from '../bench/usePageQuery';
 import { useSettled } from '../ui/useSettled';
 
 /**
@@ -11,14 +11,14 @@ export function useSweep(stress = '') {
   const { page } = useBench();
   // A sweep must not get in the way of edits.
   const version = useSettled(versionOf(page));
-  return useQuery({
-    queryKey: ['snags', page.id, version, stress],
-    queryFn: () =>
+  return usePageQuery({
+    key: ['snags', stress],
+    version,
+    read: () =>
       ask(
         api.GET('/api/pages/{id}/snags', {
           params: { path: { id: page.id }, query: { stress } },
         }),
       ),
-    placeholderData: keepPreviousData,
   });
 }

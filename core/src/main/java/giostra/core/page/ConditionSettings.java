@@ -4,6 +4,7 @@ import giostra.core.look.Values;
 import giostra.core.season.Season;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
+import giostra.core.value.Step;
 import giostra.core.value.ToggleKind;
 import giostra.core.value.TokenKind;
 import java.util.List;
@@ -21,17 +22,17 @@ public final class ConditionSettings {
               "Season begins",
               new TokenKind(WHEN, "a date such as 2026-12-01, or with a time, 2026-12-01T18:00"),
               "")
-          .inDrive();
+          .in(Step.DRIVE);
   public static final Setting<String> SEASON_ENDS =
       Setting.once(
               "seasonEnds",
               "Season ends",
               new TokenKind(WHEN, "a date such as 2026-12-24 (that day included), or with a time"),
               "")
-          .inDrive();
+          .in(Step.DRIVE);
 
   public static final Setting<Boolean> SEASON_YEARLY =
-      Setting.once("seasonYearly", "Each year again", new ToggleKind(), false).inDrive();
+      Setting.once("seasonYearly", "Each year again", new ToggleKind(), false).in(Step.DRIVE);
   public static final Setting<String> SHOW_QUERY =
       Setting.once(
           "showQuery",

@@ -6,6 +6,7 @@ import giostra.core.value.Changes;
 import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
 import giostra.core.value.SeveralKind;
+import giostra.core.value.Step;
 import giostra.core.value.TimeKind;
 import giostra.core.value.ToggleKind;
 import giostra.core.value.WaysKind;
@@ -67,22 +68,25 @@ public final class DriveSettings {
   }
 
   public static final Setting<Boolean> MOVES_ITSELF =
-      Setting.byBand("movesItself", "Moves by itself", new ToggleKind(), false).inDrive();
+      Setting.byBand("movesItself", "Moves by itself", new ToggleKind(), false).in(Step.DRIVE);
   public static final Setting<RestsBy> RESTS_BY =
-      Setting.byBand("restsBy", "Rests by", new PickKind<>(RestsBy.class), RestsBy.TIME).inDrive();
+      Setting.byBand("restsBy", "Rests by", new PickKind<>(RestsBy.class), RestsBy.TIME)
+          .in(Step.DRIVE);
   public static final Setting<Duration> REST =
-      Setting.byBand("rest", "Rests for", rest(), Duration.ofMillis(6000)).inDrive();
+      Setting.byBand("rest", "Rests for", rest(), Duration.ofMillis(6000)).in(Step.DRIVE);
   public static final Setting<Duration> REST_LEAST =
-      Setting.byBand("restLeast", "Reading, at least", rest(), Duration.ofMillis(4000)).inDrive();
+      Setting.byBand("restLeast", "Reading, at least", rest(), Duration.ofMillis(4000))
+          .in(Step.DRIVE);
   public static final Setting<Duration> REST_MOST =
-      Setting.byBand("restMost", "Reading, at most", rest(), Duration.ofMillis(20_000)).inDrive();
+      Setting.byBand("restMost", "Reading, at most", rest(), Duration.ofMillis(20_000))
+          .in(Step.DRIVE);
   public static final Setting<Duration> STARTS_AFTER =
       Setting.byBand("startsAfter", "Starts after", TimeKind.ms(0, Score.MOST_REST), Duration.ZERO)
-          .inDrive();
+          .in(Step.DRIVE);
   public static final Setting<Score.Round> ROUND =
       Setting.byBand(
               "round", "After the last", new PickKind<>(Score.Round.class), Score.Round.ROUND)
-          .inDrive();
+          .in(Step.DRIVE);
 
   /** Reasons that can be chosen; a finger on it and a page that is away always hold it. */
   public static final Setting<List<String>> HELD_WHILE =
@@ -91,7 +95,7 @@ public final class DriveSettings {
               "Held while",
               new SeveralKind(List.of("pointer", "unseen", "clip")),
               List.of("pointer", "unseen", "clip"))
-          .inDrive();
+          .in(Step.DRIVE);
 
   public static final Setting<Score.AfterHand> AFTER_HAND =
       Setting.byBand(
@@ -99,33 +103,33 @@ public final class DriveSettings {
               "After a move by hand",
               new PickKind<>(Score.AfterHand.class),
               Score.AfterHand.AGAIN)
-          .inDrive();
+          .in(Step.DRIVE);
   public static final Setting<Corner> PAUSE_PLACE =
       Setting.byBand("pausePlace", "Pause button", new PickKind<>(Corner.class), Corner.TOP_END)
-          .inDrive();
+          .in(Step.DRIVE);
   public static final Setting<Changes> CHANGES =
       Setting.byBand("changes", "Changes by", new WaysKind(false), Changes.of(Change.MOVE))
-          .inDrive();
+          .in(Step.DRIVE);
   public static final Setting<Order> CHANGE_ORDER =
       Setting.once("changeOrder", "Ways taken", new PickKind<>(Order.class), Order.IN_TURN)
-          .inDrive();
+          .in(Step.DRIVE);
   public static final Setting<Entrance> WORDS_COME =
       Setting.byBand("wordsCome", "Words come in", new PickKind<>(Entrance.class), Entrance.NONE)
-          .inDrive();
+          .in(Step.DRIVE);
   public static final Setting<Duration> WORDS_BEAT =
       Setting.byBand(
               "wordsBeat", "One after another by", TimeKind.ms(0, 2000), Duration.ofMillis(120))
-          .inDrive();
+          .in(Step.DRIVE);
   public static final Setting<Duration> WORDS_TAKE =
       Setting.byBand("wordsTake", "Each takes", TimeKind.ms(100, 3000), Duration.ofMillis(600))
-          .inDrive();
+          .in(Step.DRIVE);
 
   public static final Setting<GroundMoves> GROUND_MOVES =
       Setting.byBand(
               "groundMoves", "Picture moves", new PickKind<>(GroundMoves.class), GroundMoves.NONE)
-          .inDrive();
+          .in(Step.DRIVE);
   public static final Setting<Integer> GROUND_BY =
-      Setting.byBand("groundBy", "Moves by, %", new WholeKind(2, 60), 12).inDrive();
+      Setting.byBand("groundBy", "Moves by, %", new WholeKind(2, 60), 12).in(Step.DRIVE);
 
   /** Of one item; 0 rests as the piece does. */
   public static final Setting<Duration> OWN_REST =
@@ -134,31 +138,33 @@ public final class DriveSettings {
               "Rests for",
               TimeKind.ownMs(Score.LEAST_REST, Score.MOST_REST),
               Duration.ZERO)
-          .inDrive();
+          .in(Step.DRIVE);
 
   /** Of one item; none are those of the piece. */
   public static final Setting<Changes> OWN_CHANGES =
-      Setting.once("ownChanges", "Comes in by", new WaysKind(true), Changes.NONE).inDrive();
+      Setting.once("ownChanges", "Comes in by", new WaysKind(true), Changes.NONE).in(Step.DRIVE);
 
   public static final Setting<Entrance> ENTRANCE =
-      Setting.once("entrance", "Comes in", new PickKind<>(Entrance.class), Entrance.NONE).inDrive();
+      Setting.once("entrance", "Comes in", new PickKind<>(Entrance.class), Entrance.NONE)
+          .in(Step.DRIVE);
   public static final Setting<Duration> ENTRANCE_TAKES =
       Setting.once("entranceTakes", "Takes", TimeKind.ms(100, 3000), Duration.ofMillis(700))
-          .inDrive();
+          .in(Step.DRIVE);
   public static final Setting<Duration> ENTRANCE_BEAT =
       Setting.once(
               "entranceBeat", "Items one after another by", TimeKind.ms(0, 2000), Duration.ZERO)
-          .inDrive();
+          .in(Step.DRIVE);
   public static final Setting<Integer> ENTRANCE_SHARE =
       Setting.once("entranceShare", "Comes in when in view, %", new WholeKind(0, 100), 20)
-          .inDrive();
+          .in(Step.DRIVE);
   public static final Setting<Often> ENTRANCE_OFTEN =
       Setting.once("entranceOften", "Comes in how often", new PickKind<>(Often.class), Often.ONCE)
-          .inDrive();
+          .in(Step.DRIVE);
 
   /** How long a pointer has to stay on something that opens by it. */
   public static final Setting<Duration> INTENT =
-      Setting.once("intent", "Pointer stays for", TimeKind.ms(0, 1000), Duration.ZERO).inDrive();
+      Setting.once("intent", "Pointer stays for", TimeKind.ms(0, 1000), Duration.ZERO)
+          .in(Step.DRIVE);
 
   /** What a track does by itself and by hand. */
   public static final List<Setting<?>> TRACK =

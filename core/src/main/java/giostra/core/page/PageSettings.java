@@ -4,6 +4,8 @@ import giostra.core.value.LanguageKind;
 import giostra.core.value.PickKind;
 import giostra.core.value.PictureKind;
 import giostra.core.value.Setting;
+import giostra.core.value.Step;
+import giostra.core.value.WholeKind;
 import giostra.core.value.WordsKind;
 import java.util.List;
 
@@ -27,8 +29,36 @@ public final class PageSettings {
   public static final Setting<String> SHARE_PICTURE =
       Setting.once("sharePicture", "Picture when shared", new PictureKind(), "");
 
+  /** A picture that the page is held against at work; visitors never see it. */
+  public static final Setting<String> TRACE =
+      Setting.byBand("trace", "Trace", new PictureKind(), "").in(Step.DRESS);
+
+  /** Px that it is drawn wide. */
+  public static final Setting<Integer> TRACE_WIDE =
+      Setting.byBand("traceWide", "Width of the trace", new WholeKind(20, 4096), 1280)
+          .in(Step.DRESS);
+
+  /** Px from the left end of the page and from its top to the picture. */
+  public static final Setting<Integer> TRACE_LEFT =
+      Setting.byBand("traceLeft", "Trace from the left", new WholeKind(-4096, 4096), 0)
+          .in(Step.DRESS);
+
+  public static final Setting<Integer> TRACE_TOP =
+      Setting.byBand("traceTop", "Trace from the top", new WholeKind(-4096, 100_000), 0)
+          .in(Step.DRESS);
+
   static final List<Setting<?>> ALL =
-      List.of(TITLE, LANGUAGE, DIRECTION, DESCRIPTION, ICON, SHARE_PICTURE);
+      List.of(
+          TITLE,
+          LANGUAGE,
+          DIRECTION,
+          DESCRIPTION,
+          ICON,
+          SHARE_PICTURE,
+          TRACE,
+          TRACE_WIDE,
+          TRACE_LEFT,
+          TRACE_TOP);
 
   private PageSettings() {}
 }

@@ -5,6 +5,7 @@ import giostra.core.value.Length;
 import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
 import giostra.core.value.SizeKind;
+import giostra.core.value.Step;
 import giostra.core.value.WholeKind;
 import java.util.List;
 
@@ -27,7 +28,8 @@ public final class PanelSettings {
   public static final Aspect PICTURE = new Aspect(16, 9);
 
   public static final Setting<Trigger> TRIGGER =
-      Setting.once("trigger", "Opens on", new PickKind<>(Trigger.class), Trigger.CLICK).inDrive();
+      Setting.once("trigger", "Opens on", new PickKind<>(Trigger.class), Trigger.CLICK)
+          .in(Step.DRIVE);
   public static final Setting<PanelHeight> PANEL_HEIGHT =
       Setting.byBand(
           "panelHeight", "Panel height", new PickKind<>(PanelHeight.class), PanelHeight.OWN);

@@ -8,30 +8,35 @@ package giostra.core.value;
  * @param kind what values there are
  * @param byBand whether bands may differ
  * @param initial the value where nobody has set one
- * @param drives whether it is of what happens in time, which has a step of its own
+ * @param home the step that it is set in
  * @param <T> the type of a value
  */
 public record Setting<T>(
-    String id, String label, Kind<T> kind, boolean byBand, T initial, boolean drives) {
+    String id, String label, Kind<T> kind, boolean byBand, T initial, Step home) {
 
   /** A setting that may differ by band. */
   public static <T> Setting<T> byBand(String id, String label, Kind<T> kind, T initial) {
-    return new Setting<>(id, label, kind, true, initial, false);
+    return new Setting<>(id, label, kind, true, initial, Step.ARRANGE);
   }
 
   /** A setting with one value for all bands. */
   public static <T> Setting<T> once(String id, String label, Kind<T> kind, T initial) {
-    return new Setting<>(id, label, kind, false, initial, false);
+    return new Setting<>(id, label, kind, false, initial, Step.FILL);
   }
 
   /** The same under another name for people. */
   public Setting<T> called(String other) {
-    return new Setting<>(id, other, kind, byBand, initial, drives);
+    return new Setting<>(id, other, kind, byBand, initial, home);
   }
 
-  /** The same, as one of what happens in time. */
-  public Setting<T> inDrive() {
-    return new Setting<>(id, label, kind, byBand, initial, true);
+  /** The same, at home in another step. */
+  public Setting<T> in(Step other) {
+    return new Setting<>(id, label, kind, byBand, initial, other);
+  }
+
+  /** Whether it is of what happens in time. */
+  public boolean drives() {
+    return home == Step.DRIVE;
   }
 
   /**

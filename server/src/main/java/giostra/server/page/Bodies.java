@@ -124,7 +124,7 @@ public final class Bodies {
    *
    * @param kind the kind of value, in lower case: whole, size, pick, toggle, rich and so on
    * @param words what may be picked
-   * @param drives whether it is of what happens in time
+   * @param home the step that it is set in: fill, arrange, dress or drive
    */
   @Schema(name = "SettingReply")
   record SettingReply(
@@ -136,7 +136,7 @@ public final class Bodies {
       Object initial,
       String allowed,
       List<String> words,
-      boolean drives) {}
+      String home) {}
 
   /**
    * A part whose look can be said, and what of it; values are kept by part, state and property.

@@ -121,6 +121,6 @@ final class Catalogue {
         setting.write(setting.initial()),
         kind.allowed(),
         words,
-        setting.drives());
+        PickKind.word(setting.home()));
   }
 }

@@ -28,6 +28,7 @@ import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
 import giostra.core.value.Require;
 import giostra.core.value.Setting;
+import giostra.core.value.Step;
 import giostra.core.value.ToneColour;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
@@ -192,7 +193,7 @@ final class Sheets {
     Map<String, Snag> notes = notes(document, node);
     var rows = new ArrayList<Row>();
     for (Setting<?> setting : node.type().settings()) {
-      if (setting.byBand() && setting.drives() == drives) {
+      if (setting.byBand() && setting.home() == (drives ? Step.DRIVE : Step.ARRANGE)) {
         rows.add(
             new Row(
                 setting.id(),

@@ -10,6 +10,7 @@ import giostra.core.value.Length;
 import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
 import giostra.core.value.SizeKind;
+import giostra.core.value.Step;
 import giostra.core.value.TimeKind;
 import giostra.core.value.ToggleKind;
 import giostra.core.value.WholeKind;
@@ -66,32 +67,32 @@ public final class CounterSettings {
   }
 
   public static final Setting<Pace> PACE =
-      Setting.once("pace", "Paced by", new PickKind<>(Pace.class), Pace.TIME).inDrive();
+      Setting.once("pace", "Paced by", new PickKind<>(Pace.class), Pace.TIME).in(Step.DRIVE);
   public static final Setting<Duration> DURATION =
       Setting.once("duration", "Duration", TimeKind.ms(100, 30_000), Duration.ofMillis(1600))
-          .inDrive();
+          .in(Step.DRIVE);
   public static final Setting<Curve> CURVE =
-      Setting.once("curve", "Curve", new PickKind<>(Curve.class), Curve.EASE_OUT).inDrive();
+      Setting.once("curve", "Curve", new PickKind<>(Curve.class), Curve.EASE_OUT).in(Step.DRIVE);
   public static final Setting<Double> STEP =
-      Setting.once("step", "Step", new DecimalKind(1e-6, 1e9), 1.0).inDrive();
+      Setting.once("step", "Step", new DecimalKind(1e-6, 1e9), 1.0).in(Step.DRIVE);
   public static final Setting<Duration> BEAT =
-      Setting.once("beat", "Beat", TimeKind.ms(16, 5000), Duration.ofMillis(50)).inDrive();
+      Setting.once("beat", "Beat", TimeKind.ms(16, 5000), Duration.ofMillis(50)).in(Step.DRIVE);
   public static final Setting<Duration> DELAY =
-      Setting.once("delay", "Starts after", TimeKind.ms(0, 10_000), Duration.ZERO).inDrive();
+      Setting.once("delay", "Starts after", TimeKind.ms(0, 10_000), Duration.ZERO).in(Step.DRIVE);
 
   /** From the start of one count to the start of the next; 0 starts all at once. */
   public static final Setting<Duration> SEQUENCE =
       Setting.once("sequence", "One after another by", TimeKind.ms(0, 10_000), Duration.ZERO)
-          .inDrive();
+          .in(Step.DRIVE);
 
   public static final Setting<Boolean> GROUPING =
       Setting.once("grouping", "Group digits", new ToggleKind(), true);
   public static final Setting<Boolean> COMPACT =
       Setting.once("compact", "Compact notation", new ToggleKind(), false);
   public static final Setting<Integer> STARTS_AT =
-      Setting.once("startsAt", "Starts when in view, %", new WholeKind(0, 100), 40).inDrive();
+      Setting.once("startsAt", "Starts when in view, %", new WholeKind(0, 100), 40).in(Step.DRIVE);
   public static final Setting<Repeat> REPEAT =
-      Setting.once("repeat", "Runs", new PickKind<>(Repeat.class), Repeat.ONCE).inDrive();
+      Setting.once("repeat", "Runs", new PickKind<>(Repeat.class), Repeat.ONCE).in(Step.DRIVE);
   public static final Setting<Length> COMFORT_FROM =
       PieceSettings.comfort("comfortFrom", "Comfortable from", 140);
   public static final Setting<Length> COMFORT_TO =

@@ -9,6 +9,7 @@ import giostra.core.value.Length;
 import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
 import giostra.core.value.SizeKind;
+import giostra.core.value.Step;
 import giostra.core.value.TimeKind;
 import java.time.Duration;
 import java.util.List;
@@ -32,18 +33,19 @@ public final class FlipSettings {
   }
 
   public static final Setting<Turn> TURN =
-      Setting.once("turn", "Turns", new PickKind<>(Turn.class), Turn.LEFT).inDrive();
+      Setting.once("turn", "Turns", new PickKind<>(Turn.class), Turn.LEFT).in(Step.DRIVE);
   public static final Setting<Manner> MANNER =
-      Setting.once("manner", "Manner", new PickKind<>(Manner.class), Manner.HALF).inDrive();
+      Setting.once("manner", "Manner", new PickKind<>(Manner.class), Manner.HALF).in(Step.DRIVE);
   public static final Setting<Duration> DURATION =
-      Setting.once("duration", "Duration", TimeKind.ms(0, 3000), Duration.ofMillis(600)).inDrive();
+      Setting.once("duration", "Duration", TimeKind.ms(0, 3000), Duration.ofMillis(600))
+          .in(Step.DRIVE);
   public static final Setting<PanelSettings.Trigger> TRIGGER =
       Setting.once(
               "trigger",
               "Turns on",
               new PickKind<>(PanelSettings.Trigger.class),
               PanelSettings.Trigger.HOVER)
-          .inDrive();
+          .in(Step.DRIVE);
   public static final Setting<Length> COMFORT_FROM =
       PieceSettings.comfort("comfortFrom", "Comfortable from", 220);
   public static final Setting<Length> COMFORT_TO =

@@ -1,0 +1,182 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.FileChooser;
+import com.microsoft.playwright.Frame;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.Clip;
+import com.microsoft.playwright.options.FilePayload;
+import giostra.core.page.Edit;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/**
+ * A page held against a picture: laid over the stage, moved, measured, colours taken out of it, and
+ * how much they are alike. Reference: what Debian's Chromium shows of the live page.
+ */
+@ExtendWith({Giostra.class, Chromium.class})
+class TraceJourney {
+  private static final String SECTION = "[data-section=tabs-section]";
+  private static final Pattern ALIKE = Pattern.compile("([\\d.]+) % alike, ground ([\\d.]+) %");
+
+  /** A copy of the demo, with what is seen of one of its sections. */
+  private record Traced(String id, byte[] seen, Clip place) {}
+
+  private static Traced traced(Api api, Chromium.Open chromium, int width) {
+    // A page of a site brings its document's; a demo of its own has the demo's pictures.
+    String site = api.copyOfDemo();
+    String id = api.newPage(site, api.document(Api.DEMO));
+    Page live = chromium.page(width, 800);
+    live.navigate(api.publish(id));
+    live.waitForFunction(
+        "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
+    live.locator(SECTION).scrollIntoViewIfNeeded();
+    live.waitForFunction("() => [...document.images].some((i) => i.complete && i.naturalWidth)");
+    live.waitForTimeout(900);
+    BoundingBox box = live.locator(SECTION).boundingBox();
+    double scrolled = ((Number) live.evaluate("() => window.scrollY")).doubleValue();
+    var clip = new Clip(0, Math.round(box.y + scrolled), width, Math.round(box.height));
+    byte[] seen = live.screenshot(new Page.ScreenshotOptions().setFullPage(true).setClip(clip));
+    return new Traced(id, seen, clip);
+  }
+
+  private static Locator told(Page page) {
+    return page.locator(".trace-told");
+  }
+
+  private static double[] compared(Bench bench) {
+    bench.saved();
+    bench.button("Compare").click();
+    PlaywrightAssertions.assertThat(bench.button("Compare")).isEnabled();
+    PlaywrightAssertions.assertThat(told(bench.page())).containsText("alike");
+    Matcher found = ALIKE.matcher(told(bench.page()).innerText());
+    assertThat(found.find()).isTrue();
+    return new double[] {Double.parseDouble(found.group(1)), Double.parseDouble(found.group(2))};
+  }
+
+  private static void px(Page page, String label, long value) {
+    Locator field =
+        page.locator(".trace").getByLabel(label, new Locator.GetByLabelOptions().setExact(true));
+    field.fill(String.valueOf(value));
+    field.press("Enter");
+  }
+
+  @Test
+  void whatTheLivePageShowsIsAlikeUntilSomethingIsAnother(
+      Api api, Chromium.Open chromium, Page page) {
+    Traced traced = traced(api, chromium, 1280);
+    Bench bench = Bench.open(page, api, traced.id(), "dress", "four-houses");
+    bench.stage();
+    bench.button("Trace").click();
+    // A picture comes in where it is chosen.
+    page.locator(".trace-picture").click();
+    FileChooser chooser = page.waitForFileChooser(() -> page.getByText("Upload a picture").click());
+    chooser.setFiles(new FilePayload("seen.png", "image/png", traced.seen()));
+    PlaywrightAssertions.assertThat(page.locator(".trace-picture")).containsText("seen.png");
+    px(page, "top", Math.round(traced.place().y));
+    double[] alike = compared(bench);
+    System.out.printf(
+        "measured: the drawing of the bench is like the live page in %.1f %% of what is drawn, %.1f"
+            + " %% of the ground%n",
+        alike[0], alike[1]);
+    assertThat(alike[0]).as("drawn (%%)").isGreaterThanOrEqualTo(99.5);
+    assertThat(alike[1]).as("ground (%%)").isGreaterThanOrEqualTo(99.9);
+    assertThat(Axe.within(page, ".trace")).isEmpty();
+
+    // Another ground of the current heading, and words of another weight.
+    bench.set("four-houses", "tabs.heading/current/ground", "desktop", "#7a1f3d");
+    bench.set("four-houses", "tabs.heading/rest/weight", "desktop", "400");
+    double[] other = compared(bench);
+    assertThat(other[0]).isLessThan(alike[0] - 0.5);
+    assertThat(other[1]).isLessThan(alike[1]);
+
+    // A difference of one px matters not, of thirty much.
+    px(page, "left", 30);
+    assertThat(compared(bench)[0]).isLessThan(other[0] - 20);
+    // What visitors get has nothing of it.
+    String live = api.get("/live" + api.publish(traced.id()).split("/live")[1]).text();
+    assertThat(live).doesNotContain("trace");
+  }
+
+  @Test
+  void aHandTakesColoursMovesAndMeasures(Api api, Chromium.Open chromium, Page page) {
+    Traced traced = traced(api, chromium, 1280);
+    String site = api.page(traced.id()).path("siteId").asString();
+    String media = api.upload(site, "seen.png", traced.seen()).json().path("id").asString();
+    assertThat(
+            api.edit(
+                    traced.id(),
+                    api.page(traced.id()).path("revision").asInt(),
+                    new Edit.SetValue("page", "trace", "desktop", media),
+                    new Edit.SetValue("page", "traceTop", "desktop", Math.round(traced.place().y)))
+                .status())
+        .isEqualTo(200);
+    Bench bench = Bench.open(page, api, traced.id(), "dress", "four-houses");
+    Frame stage = bench.stage();
+    bench.button("Trace").click();
+    stage.waitForFunction("() => document.querySelector('[data-traced]')");
+    Locator hand = page.getByLabel("A press");
+
+    hand.selectOption("colour");
+    bench.cell("four-houses", "tabs.heading/current/ink", "desktop").focus();
+    Locator heading = stage.locator("[data-of=house-cloud]");
+    // Presses are taken from the page: what lies under them is not meant.
+    BoundingBox at = heading.boundingBox();
+    page.mouse().click(at.x + at.width - 30, at.y + 5);
+    PlaywrightAssertions.assertThat(told(page)).containsText("put into heading, ink");
+    bench.saved();
+    assertThat(
+            api.document(traced.id())
+                .node("four-houses")
+                .values()
+                .styles()
+                .set()
+                .entrySet()
+                .toString())
+        .contains("red=47, green=102, blue=82");
+
+    hand.selectOption("measure");
+    drag(page, at.x + 10, at.y + 10, 60, 25);
+    double scale = scale(page);
+    assertThat(told(page).innerText())
+        .isEqualTo(
+            "%d px across, %d px down".formatted(Math.round(60 / scale), Math.round(25 / scale)));
+
+    hand.selectOption("move");
+    drag(page, at.x + 10, at.y + 10, 40, -12);
+    bench.saved();
+    PlaywrightAssertions.assertThat(page.locator(".trace-px input").first())
+        .hasValue(String.valueOf(Math.round(40 / scale)));
+    // It is one edit, and one press takes it back.
+    page.keyboard().press("Control+z");
+    PlaywrightAssertions.assertThat(page.locator(".trace-px input").first()).hasValue("0");
+
+    page.getByText("Take it away").click();
+    stage.waitForFunction("() => !document.querySelector('[data-traced]')");
+    bench.saved();
+    assertThat(api.document(traced.id()).page().values().set()).doesNotContainKey("trace");
+  }
+
+  private static void drag(Page page, double x, double y, double across, double down) {
+    page.mouse().move(x, y);
+    page.mouse().down();
+    page.mouse().move(x + across / 2, y + down / 2);
+    page.mouse().move(x + across, y + down);
+    page.mouse().up();
+  }
+
+  private static double scale(Page page) {
+    return ((Number)
+            page.evaluate(
+                "() => new DOMMatrix(getComputedStyle(document.querySelector('iframe')).transform).a"))
+        .doubleValue();
+  }
+}

@@ -1,0 +1,173 @@
+/**
+ * The picture that a page is held against, laid over the stage. It is told what hand there is over
+ * it: it can be moved, a colour can be taken out of it, and distances measured on it.
+ */
+export interface Traced {
+  readonly type: 'trace';
+  /** The picture; null takes it away. */
+  readonly picture?: ImageBitmap | null;
+  /** Px that it is wide, from the left end of the page and from its top. */
+  readonly place?: Place;
+  /** How it is seen, how much of it in percent, and what a press on it does. */
+  readonly seen?: {
+    readonly how: 'over' | 'difference' | 'wiped' | 'hidden';
+    readonly share: number;
+    readonly hand: 'page' | 'move' | 'colour' | 'measure';
+  };
+  /** Where it and the page are not alike, in px of the picture as it lies there. */
+  readonly regions?: readonly Region[];
+}
+interface Place {
+  readonly wide: number;
+  readonly left: number;
+  readonly top: number;
+}
+interface Region {
+  readonly x: number;
+  readonly y: number;
+  readonly wide: number;
+  readonly high: number;
+  readonly share: number;
+}
+type Told = Omit<Traced, 'type'>;
+
+/** Of a picture, tells what was done with it. */
+export function tracing(say: (message: unknown) => void) {
+  let host: HTMLElement | undefined;
+  const canvas = document.createElement('canvas');
+  const marks = document.createElement('div');
+  let place: Place = { wide: 1, left: 0, top: 0 };
+  let seen: Required<Told>['seen'] = { how: 'over', share: 50, hand: 'page' };
+  /** Where a hand began, in px of the page, and where the picture lay then. */
+  let from: { readonly x: number; readonly y: number; readonly place: Place } | undefined;
+
+  function make() {
+    const made = document.createElement('div');
+    made.dataset.traced = '';
+    // What a page says of its elements is not said of this one.
+    const root = made.attachShadow({ mode: 'closed' });
+    const style = new CSSStyleSheet();
+    style.replaceSync(
+      ':host { all: initial; position: absolute; inset: 0 0 auto; overflow: clip; pointer-events: none; z-index: 2147483647 }' +
+        'canvas, div { position: absolute; inset: 0 auto auto 0; transform-origin: 0 0 }' +
+        'i { position: absolute; box-shadow: 0 0 0 2px #fff, 0 0 0 4px #b3261e }' +
+        'u { position: absolute; block-size: 0; border-top: 2px solid #b3261e; box-shadow: 0 1px #fff, 0 -3px #fff; transform-origin: 0 0 }',
+    );
+    root.adoptedStyleSheets = [style];
+    root.append(canvas, marks);
+    made.addEventListener('pointerdown', press);
+    made.addEventListener('pointermove', drag);
+    made.addEventListener('pointerup', lift);
+    made.addEventListener('pointercancel', lift);
+    document.documentElement.append(made);
+    return made;
+  }
+
+  const scale = () => place.wide / Math.max(1, canvas.width);
+  function lay() {
+    if (!host) return;
+    const { how, share, hand } = seen;
+    const high = canvas.height * scale();
+    // What a hand has to do with takes presses from the page, as far as that goes.
+    const page = document.documentElement.scrollHeight;
+    host.style.pointerEvents = hand === 'page' ? 'none' : 'auto';
+    host.style.touchAction = 'none';
+    host.style.cursor = hand === 'move' ? 'move' : 'crosshair';
+    host.style.mixBlendMode = how === 'difference' ? 'difference' : 'normal';
+    host.style.blockSize = `${Math.max(place.top + high, hand === 'page' ? 0 : page)}px`;
+    canvas.style.transform = `translate(${place.left}px, ${place.top}px) scale(${scale()})`;
+    canvas.style.visibility = how === 'hidden' ? 'hidden' : 'visible';
+    canvas.style.opacity = how === 'over' ? `${share / 100}` : '1';
+    canvas.style.clipPath = how === 'wiped' ? `inset(0 ${100 - share}% 0 0)` : 'none';
+    marks.style.transform = `translate(${place.left}px, ${place.top}px)`;
+  }
+
+  const at = (event: PointerEvent) => ({ x: event.pageX, y: event.pageY });
+
+  function press(event: PointerEvent) {
+    if (event.button !== 0) return;
+    event.preventDefault();
+    const point = at(event);
+    if (seen.hand === 'colour') {
+      const colour = colourAt(point);
+      if (colour) say({ type: 'traced', colour });
+      return;
+    }
+    from = { ...point, place };
+    host?.setPointerCapture(event.pointerId);
+    marks.replaceChildren();
+  }
+  function drag(event: PointerEvent) {
+    if (!from) return;
+    const { x, y } = at(event);
+    if (seen.hand === 'move') {
+      place = {
+        wide: from.place.wide,
+        left: Math.round(from.place.left + x - from.x),
+        top: Math.round(from.place.top + y - from.y),
+      };
+      lay();
+    } else if (seen.hand === 'measure') line(x, y);
+  }
+  function lift(event: PointerEvent) {
+    if (!from) return;
+    const { x, y } = at(event);
+    if (seen.hand === 'move') say({ type: 'traced', place });
+    else if (seen.hand === 'measure') {
+      line(x, y);
+      say({
+        type: 'traced',
+        distance: { across: Math.round(x - from.x), down: Math.round(y - from.y) },
+      });
+    }
+    from = undefined;
+  }
+
+  /** A line from where the hand began. */
+  function line(x: number, y: number) {
+    if (!from) return;
+    const drawn = document.createElement('u');
+    drawn.style.inlineSize = `${Math.hypot(x - from.x, y - from.y)}px`;
+    drawn.style.transform = `translate(${from.x - place.left}px, ${from.y - place.top}px) rotate(${Math.atan2(y - from.y, x - from.x)}rad)`;
+    marks.replaceChildren(drawn);
+  }
+
+  function colourAt({ x, y }: { readonly x: number; readonly y: number }) {
+    const u = Math.floor((x - place.left) / scale());
+    const v = Math.floor((y - place.top) / scale());
+    if (u < 0 || v < 0 || u >= canvas.width || v >= canvas.height) return undefined;
+    const rgb = canvas.getContext('2d')?.getImageData(u, v, 1, 1).data;
+    return (
+      rgb && `#${[...rgb.slice(0, 3)].map((each) => each.toString(16).padStart(2, '0')).join('')}`
+    );
+  }
+
+  return (told: Told) => {
+    if (told.picture === null) {
+      host?.remove();
+      host = undefined;
+      return;
+    }
+    host ??= told.picture && make();
+    if (told.picture) {
+      canvas.width = told.picture.width;
+      canvas.height = told.picture.height;
+      canvas.getContext('2d', { willReadFrequently: true })?.drawImage(told.picture, 0, 0);
+    }
+    if (told.place && !from) place = told.place;
+    if (told.seen) seen = told.seen;
+    if (told.place || told.regions) marks.replaceChildren();
+    for (const { x, y, wide, high, share } of told.regions ?? []) {
+      const mark = document.createElement('i');
+      Object.assign(mark.style, {
+        left: `${x}px`,
+        top: `${y}px`,
+        width: `${wide}px`,
+        height: `${high}px`,
+        opacity: `${Math.min(1, 0.35 + (1 - share))}`,
+      });
+      marks.append(mark);
+    }
+    lay();
+  };
+}

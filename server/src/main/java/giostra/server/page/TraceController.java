@@ -1,0 +1,65 @@
+package giostra.server.page;
+
+import giostra.core.fit.Likeness;
+import giostra.core.page.TracedPicture;
+import giostra.server.media.Likening;
+import giostra.server.web.Gone;
+import giostra.server.web.Limited;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.List;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** How much a page is like the picture that it is held against. */
+@RestController
+class TraceController {
+  /** Bytes of a drawing of {@link Likeness#MOST} px at the most. */
+  private static final long MOST_BYTES = 32L << 20;
+
+  /** Regions that are told. */
+  private static final int MOST_REGIONS = 60;
+
+  private final PageService pages;
+  private final Likening likening;
+
+  TraceController(PageService pages, Likening likening) {
+    this.pages = pages;
+    this.likening = likening;
+  }
+
+  /**
+   * How much they are alike, in shares from 0 to 1.
+   *
+   * @param drawn px of what is drawn in either
+   * @param share which share of these is alike
+   * @param ground which share of the rest is
+   * @param regions the least alike, with something drawn in them
+   */
+  record MatchReply(long drawn, double share, double ground, List<Likeness.Region> regions) {}
+
+  /**
+   * Holds a page against the picture that a band has for it.
+   *
+   * @param request the page where the picture lies, drawn in px of CSS, as PNG
+   */
+  @PostMapping(path = "/api/pages/{id}/match", consumes = "image/png")
+  MatchReply match(@PathVariable String id, @RequestParam String band, HttpServletRequest request)
+      throws IOException {
+    PageService.Head head = pages.head(id);
+    TracedPicture traced =
+        TracedPicture.of(head.document().page(), head.document().bands().band(band))
+            .orElseThrow(() -> new Gone("trace of the band", band));
+    var body = new ByteArrayOutputStream();
+    Limited.copy(request.getInputStream(), body, MOST_BYTES, "The drawing");
+    Likeness found = likening.of(head.siteId(), traced, body.toByteArray());
+    return new MatchReply(
+        found.drawn(),
+        found.share(),
+        found.groundShare(),
+        found.regions().stream().filter(each -> each.share() < 1).limit(MOST_REGIONS).toList());
+  }
+}

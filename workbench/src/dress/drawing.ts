@@ -1,0 +1,135 @@
+import type { RefObject } from 'react';
+import { type MatchReply, sendBytes } from '../api/client';
+
+/** The page as the script of the stage hands it over. */
+interface Tree {
+  readonly html: string;
+  readonly css: string;
+  readonly ground: string;
+  readonly wide: number;
+  readonly high: number;
+}
+
+/** Where a picture lies on a page, px. */
+export interface Place {
+  readonly wide: number;
+  readonly left: number;
+  readonly top: number;
+}
+
+const PATIENCE = 10_000;
+
+/** Asks the stage for the page as it stands there. */
+function treeOf(say: (message: unknown) => void, origin: string): Promise<Tree> {
+  const asked = Math.random();
+  return new Promise((done, fail) => {
+    const hear = (event: MessageEvent) => {
+      if (event.origin !== origin || event.data?.type !== 'tree' || event.data.asked !== asked)
+        return;
+      end();
+      done(event.data.tree as Tree);
+    };
+    const end = () => {
+      removeEventListener('message', hear);
+      clearTimeout(timer);
+    };
+    const timer = setTimeout(() => {
+      end();
+      fail(new Error('The stage did not answer.'));
+    }, PATIENCE);
+    addEventListener('message', hear);
+    say({ type: 'tree', asked });
+  });
+}
+
+const dataOf = async (path: string): Promise<string> => {
+  const answer = await fetch(path);
+  if (!answer.ok) throw new Error(`${path}: ${answer.status}`);
+  const blob = await answer.blob();
+  return new Promise((done, fail) => {
+    const reader = new FileReader();
+    reader.onload = () => done(String(reader.result));
+    reader.onerror = () => fail(reader.error);
+    reader.readAsDataURL(blob);
+  });
+};
+
+/** Texts with what they point to put in their places; what cannot be had is left as nothing. */
+async function within(page: string, texts: readonly string[], urls: RegExp): Promise<string[]> {
+  const base = new URL(`/api/pages/${page}/preview/`, location.origin);
+  const known = new Map<string, string>();
+  const all = new Set(texts.flatMap((text) => [...text.matchAll(urls)].map((hit) => hit[2] ?? '')));
+  await Promise.all(
+    [...all]
+      .filter((url) => !url.startsWith('data:') && !url.startsWith('#'))
+      .map(async (url) => {
+        // The stage has an origin of its own; the bench reads the same files at its own.
+        const { pathname } = new URL(url.replaceAll('&amp;', '&'), base);
+        known.set(url, await dataOf(pathname).catch(() => 'data:,'));
+      }),
+  );
+  return texts.map((text) =>
+    text.replace(urls, (whole, before: string, url: string, after: string) => {
+      const found = known.get(url);
+      return found === undefined ? whole : `${before}${found}${after}`;
+    }),
+  );
+}
+
+const loaded = (svg: string): Promise<HTMLImageElement> =>
+  new Promise((done, fail) => {
+    const image = new Image();
+    image.onload = () => done(image);
+    image.onerror = () => fail(new Error('The page cannot be drawn.'));
+    image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`;
+  });
+
+const escaped = (text: string) => text.replaceAll(']]>', ']]]]><![CDATA[>');
+
+/**
+ * What the stage shows where a picture lies, in px of CSS: its tree is drawn by this browser a
+ * screen at a time, so that shares of the screen are what they are on the stage.
+ */
+async function drawn(tree: Tree, page: string, place: Place, high: number): Promise<Blob> {
+  const [css = ''] = await within(page, [tree.css], /(url\(["']?)([^"')]+)(["']?\))/g);
+  const [html = ''] = await within(page, [tree.html], /(<img[^>]*? src=")([^"]+)(")/g);
+  const canvas = document.createElement('canvas');
+  canvas.width = place.wide;
+  canvas.height = high;
+  const on = canvas.getContext('2d');
+  if (!on) throw new Error('The page cannot be drawn.');
+  on.fillStyle = tree.ground;
+  on.fillRect(0, 0, place.wide, high);
+  for (let from = 0; from < high; from += tree.high) {
+    const image = await loaded(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="${tree.wide}" height="${tree.high}">` +
+        `<foreignObject x="0" y="${-(place.top + from)}" width="${tree.wide}" height="100000">` +
+        `<style xmlns="http://www.w3.org/1999/xhtml"><![CDATA[${escaped(css)}]]></style>${html}` +
+        '</foreignObject></svg>',
+    );
+    const rows = Math.min(tree.high, high - from);
+    on.save();
+    on.beginPath();
+    on.rect(0, from, place.wide, rows);
+    on.clip();
+    on.drawImage(image, -place.left, from);
+    on.restore();
+  }
+  return new Promise((done, fail) =>
+    canvas.toBlob((blob) => (blob ? done(blob) : fail(new Error('The page cannot be drawn.')))),
+  );
+}
+
+/** How much the stage is like the picture of a band. */
+export async function matched(
+  toStage: RefObject<(message: unknown) => void>,
+  origin: string,
+  page: string,
+  band: string,
+  place: Place,
+  high: number,
+): Promise<MatchReply> {
+  const tree = await treeOf(toStage.current, origin);
+  const body = await drawn(tree, page, place, high);
+  return sendBytes(`/api/pages/${page}/match?band=${encodeURIComponent(band)}`, body);
+}
