@@ -1,9 +1,11 @@
-import { ClipboardPaste, Copy, Layers2, Shirt } from 'lucide-react';
+import { ClipboardPaste, Copy, Layers2, Palette, Shirt } from 'lucide-react';
 import { useState } from 'react';
 import type { Board, NodeBody, PartReply } from '../api/client';
 import { isPiece, useBench } from '../bench/context';
-import { text } from '../bench/document';
+import { siteNode, text } from '../bench/document';
+import { NewTone } from './NewTone';
 import { keepStyles, keptStyles, putStyles, stylesOf } from './styles';
+import { namedBy, withoutTone } from './tones';
 
 interface Props {
   readonly board: Board;
@@ -22,6 +24,7 @@ interface Props {
 export function Wears({ board, bead, subject, by, open, onOpen, traced, onTraced }: Props) {
   const { session, catalogue } = useBench();
   const [kept, setKept] = useState(() => keptStyles() !== undefined);
+  const [making, setMaking] = useState(false);
   const departs = bead.departures;
   const { with: shared } = board;
   const name = shared?.type === 'look' ? shared.name : '';
@@ -34,8 +37,10 @@ export function Wears({ board, bead, subject, by, open, onOpen, traced, onTraced
         : 'all items';
   const whole = subject.type === 'page' || subject.type === 'site';
   const dressed = whole || isPiece(catalogue, subject.type);
+  const own = by.type === 'site' ? namedBy(bead.id) : undefined;
   return (
     <div className="wears">
+      {own && <OwnTone key={own} setting={own} part={bead.id} board={board} />}
       <p>
         {by.type === 'look' ? (
           <>
@@ -99,6 +104,17 @@ export function Wears({ board, bead, subject, by, open, onOpen, traced, onTraced
       >
         <Layers2 size={14} aria-hidden /> Trace
       </button>
+      {whole && (
+        <button
+          type="button"
+          className="btn btn-sm wardrobe-open"
+          title="A tone of the site's own"
+          onClick={() => setMaking(true)}
+        >
+          <Palette size={14} aria-hidden /> New tone
+        </button>
+      )}
+      {making && <NewTone onClose={() => setMaking(false)} />}
       {dressed && (
         <button
           type="button"
@@ -110,5 +126,53 @@ export function Wears({ board, bead, subject, by, open, onOpen, traced, onTraced
         </button>
       )}
     </div>
+  );
+}
+
+interface OwnToneProps {
+  /** What names it. */
+  readonly setting: string;
+  readonly part: string;
+  readonly board: Board;
+}
+
+/** The name of a tone of the site's own; it can be taken away. */
+function OwnTone({ setting, part, board }: OwnToneProps) {
+  const { session, page } = useBench();
+  const name = text(siteNode(page.document), setting);
+  const [typed, setTyped] = useState(name);
+  const take = () => {
+    const next = typed.trim();
+    if (next === '') setTyped(name);
+    else if (next !== name) session.set('site', setting, '', next);
+  };
+  return (
+    <span className="own-tone">
+      <input
+        className="input input-sm"
+        aria-label="Name of the tone"
+        value={typed}
+        maxLength={40}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={take}
+        onKeyDown={(event) => event.key === 'Enter' && take()}
+      />
+      <button
+        type="button"
+        className="link"
+        title="Sections of this page wear the first tone again; those of other pages look as if they did"
+        onClick={() =>
+          session.edit([
+            ...withoutTone(
+              page.document,
+              part,
+              board.bands.map((each) => each.id),
+            ),
+          ])
+        }
+      >
+        Take it away
+      </button>
+    </span>
   );
 }

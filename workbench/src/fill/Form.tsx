@@ -2,6 +2,7 @@ import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
 import type { NodeBody, SettingReply } from '../api/client';
 import { useBench } from '../bench/context';
 import { pathOf } from '../bench/session';
+import { picked } from '../dress/tones';
 import { sent, sortOf, typed } from '../grid/values';
 import { FocusField } from './FocusField';
 import { IconField } from './IconPicker';
@@ -52,7 +53,7 @@ const LONG = new Set(['rich', 'markup']);
 const CODE = new Set(['markup', 'stylesheet']);
 
 function Field({ node, setting }: { readonly node: NodeBody; readonly setting: SettingReply }) {
-  const { session, now, setting: wanted } = useBench();
+  const { session, now, page, setting: wanted } = useBench();
   const id = useId();
   const refused = now.refused[pathOf(node.id, setting.id)];
   const stands = typed(
@@ -133,8 +134,10 @@ function Field({ node, setting }: { readonly node: NodeBody; readonly setting: S
           className="select w-full"
           onChange={(event) => send(event.target.value)}
         >
-          {setting.words.map((word) => (
-            <option key={word}>{word}</option>
+          {picked(page.document, setting, value).map(({ word, says }) => (
+            <option key={word} value={word}>
+              {says}
+            </option>
           ))}
         </select>
       ) : setting.lines ? (
@@ -157,7 +160,8 @@ function Field({ node, setting }: { readonly node: NodeBody; readonly setting: S
       )}
       {(why || (setting.kind !== 'toggle' && !sort)) && (
         <p id={`${id}-note`} className={why ? 'text-error' : 'faint field-note'}>
-          {why ?? setting.allowed}
+          {why ??
+            (setting.id === 'tone' ? 'A new one is made of one colour in Dress.' : setting.allowed)}
         </p>
       )}
       {setting.kind === 'stylesheet' && <Selectors node={node} />}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { settingsOf, stepName, stepOf, useBench } from '../bench/context';
 import { nameOf, siteNode, walk } from '../bench/document';
+import { toneName } from '../dress/tones';
 import { useShelf } from '../shelf/shelf';
 import { Dialog, useClose } from '../ui/Dialog';
 import { useSettled } from '../ui/useSettled';
@@ -59,20 +60,25 @@ function Finder() {
                 <span className="faint">{stepName[stepOf(setting)]}</span>
               </Command.Item>
             ))}
-            {partsOf(node.type).flatMap((part) =>
-              part.properties.map((property) => (
-                <Command.Item
-                  key={`${part.id}/${property.id}`}
-                  value={`${part.label}, ${property.label} ${part.id} ${property.id} ${node.id}`}
-                  onSelect={go(() =>
-                    choose(node.id, 'dress', `${part.id}/${part.states[0]}/${property.id}`),
-                  )}
-                >
-                  {part.label}, {property.label.toLowerCase()}
-                  <span className="faint">Dress</span>
-                </Command.Item>
-              )),
-            )}
+            {partsOf(node.type)
+              .filter((part) => toneName(page.document, part.id.replace('tone.', '')) !== '')
+              .flatMap((part) =>
+                part.properties.map((property) => (
+                  <Command.Item
+                    key={`${part.id}/${property.id}`}
+                    value={`${part.label}, ${property.label} ${part.id} ${property.id} ${node.id}`}
+                    onSelect={go(() =>
+                      choose(node.id, 'dress', `${part.id}/${part.states[0]}/${property.id}`),
+                    )}
+                  >
+                    {part.id.startsWith('tone.own-')
+                      ? toneName(page.document, part.id.replace('tone.', ''))
+                      : part.label}
+                    , {property.label.toLowerCase()}
+                    <span className="faint">Dress</span>
+                  </Command.Item>
+                )),
+              )}
           </Command.Group>
         ))}
         <Command.Group heading="On this page">

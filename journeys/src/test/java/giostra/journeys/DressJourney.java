@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import giostra.core.band.Bands;
+import giostra.core.dress.MadeTone;
 import giostra.core.look.Property;
 import giostra.core.look.State;
 import giostra.core.look.Values;
@@ -23,9 +24,13 @@ import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
 import giostra.core.piece.tabs.Tabs;
 import giostra.core.piece.tabs.TabsParts;
+import giostra.core.value.Colour;
+import giostra.core.value.ToneColour;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -85,6 +90,69 @@ class DressJourney {
         "([s, n, v]) => getComputedStyle(document.querySelector(s))[n] === v",
         List.of(selector, name, value));
     page.waitForTimeout(0);
+  }
+
+  @Test
+  void aToneIsMadeOfOneColourAndASectionWearsIt(Api api, Page page) {
+    String id = page(api);
+    Bench bench = Bench.open(page, api, id, "dress", "page");
+    Frame stage = bench.stage();
+    bench.button("New tone").click();
+    page.getByLabel("Its name").fill("Moss");
+    page.getByLabel("Made of, as CSS has it").fill("#3f6b2a");
+    page.getByLabel("dark", new Page.GetByLabelOptions().setExact(true)).check();
+    PlaywrightAssertions.assertThat(page.locator(".new-tone-table tbody tr")).hasCount(4);
+    assertThat(Axe.within(page, "dialog[open] .modal-box")).isEmpty();
+    bench.button("Make it").click();
+    bench.saved();
+    // It is a tone as others are: its colours can be changed one by one.
+    page.getByLabel("Set for").selectOption("site");
+    PlaywrightAssertions.assertThat(bench.bead("Moss")).isVisible();
+    // One of the same name is refused, and nothing that was entered is lost.
+    bench.button("New tone").click();
+    page.getByLabel("Its name").fill("moss");
+    bench.button("Make it").click();
+    PlaywrightAssertions.assertThat(page.locator(".new-tone [role=alert]")).containsText("moss");
+    PlaywrightAssertions.assertThat(page.getByLabel("Its name")).hasValue("moss");
+    page.keyboard().press("Escape");
+
+    page.locator("[data-node='s-one']").click();
+    bench.step("Fill");
+    Locator tone = page.locator(".field[data-setting='tone'] select");
+    assertThat(tone.locator("option").allInnerTexts())
+        .containsExactly("paper", "leaf", "dusk", "Moss");
+    tone.selectOption("own-1");
+    bench.saved();
+    Map<ToneColour, Colour> made = MadeTone.of(Colour.parse("#3f6b2a"), true);
+    String ground = rgb(made, ToneColour.GROUND);
+    waitFor(page, stage, "[data-section='s-one']", "backgroundColor", ground);
+    page.navigate(api.publish(id));
+    for (ToneColour each : List.of(ToneColour.GROUND, ToneColour.INK)) {
+      assertThat(
+              page.evaluate(
+                  "(name) => getComputedStyle(document.querySelector('[data-section=s-one]'))[name]",
+                  each == ToneColour.INK ? "color" : "backgroundColor"))
+          .isEqualTo(rgb(made, each));
+    }
+    // It can be called something else, and be taken away: sections wear the first tone again.
+    bench = Bench.open(page, api, id, "dress", "page");
+    stage = bench.stage();
+    page.getByLabel("Set for").selectOption("site");
+    bench.bead("Moss").click();
+    page.getByLabel("Name of the tone").fill("Fern");
+    page.keyboard().press("Enter");
+    PlaywrightAssertions.assertThat(bench.bead("Fern")).isVisible();
+    page.getByText("Take it away").click();
+    waitFor(page, stage, "[data-section='s-one']", "backgroundColor", "rgb(251, 247, 236)");
+    bench.saved();
+    PlaywrightAssertions.assertThat(bench.bead("Fern")).hasCount(0);
+    assertThat(api.document(id).site().values().set()).doesNotContainKey("tone1");
+    assertThat(api.document(id).node("s-one").values().set()).doesNotContainKey("tone");
+  }
+
+  private static String rgb(Map<ToneColour, Colour> made, ToneColour name) {
+    Colour colour = Objects.requireNonNull(made.get(name));
+    return "rgb(%d, %d, %d)".formatted(colour.red(), colour.green(), colour.blue());
   }
 
   @Test

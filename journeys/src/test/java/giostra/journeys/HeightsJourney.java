@@ -73,7 +73,7 @@ class HeightsJourney {
   }
 
   private static List<Integer> widths(double zoom) {
-    return Frames.widths(16).stream().map(wide -> width(wide, zoom)).toList();
+    return Frames.widths(Runs.of(24, 16)).stream().map(wide -> width(wide, zoom)).toList();
   }
 
   /** Zoomed in, a screen has fewer px; nobody's has fewer than 280. */

@@ -10,7 +10,6 @@ import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.Clip;
 import com.microsoft.playwright.options.FilePayload;
-import giostra.core.page.Edit;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.regex.Matcher;
@@ -70,8 +69,7 @@ class TraceJourney {
   }
 
   @Test
-  void whatTheLivePageShowsIsAlikeUntilSomethingIsAnother(
-      Api api, Chromium.Open chromium, Page page) {
+  void aDesignerHoldsThePageAgainstAPicture(Api api, Chromium.Open chromium, Page page) {
     Traced traced = traced(api, chromium, 1280);
     Bench bench = Bench.open(page, api, traced.id(), "dress", "four-houses");
     bench.stage();
@@ -87,7 +85,7 @@ class TraceJourney {
         "measured: the drawing of the bench is like the live page in %.1f %% of what is drawn, %.1f"
             + " %% of the ground%n",
         alike[0], alike[1]);
-    assertThat(alike[0]).as("drawn (%%)").isGreaterThanOrEqualTo(99.5);
+    assertThat(alike[0]).as("drawn (%%)").isGreaterThanOrEqualTo(99);
     assertThat(alike[1]).as("ground (%%)").isGreaterThanOrEqualTo(99.9);
     assertThat(Axe.within(page, ".trace")).isEmpty();
 
@@ -104,25 +102,14 @@ class TraceJourney {
     // What visitors get has nothing of it.
     String live = api.get("/live" + api.publish(traced.id()).split("/live")[1]).text();
     assertThat(live).doesNotContain("trace");
+    px(page, "left", 0);
+    bench.saved();
+    takesColoursMovesAndMeasures(api, bench, traced);
   }
 
-  @Test
-  void aHandTakesColoursMovesAndMeasures(Api api, Chromium.Open chromium, Page page) {
-    Traced traced = traced(api, chromium, 1280);
-    String site = api.page(traced.id()).path("siteId").asString();
-    String media = api.upload(site, "seen.png", traced.seen()).json().path("id").asString();
-    assertThat(
-            api.edit(
-                    traced.id(),
-                    api.page(traced.id()).path("revision").asInt(),
-                    new Edit.SetValue("page", "trace", "desktop", media),
-                    new Edit.SetValue("page", "traceTop", "desktop", Math.round(traced.place().y)))
-                .status())
-        .isEqualTo(200);
-    Bench bench = Bench.open(page, api, traced.id(), "dress", "four-houses");
+  private static void takesColoursMovesAndMeasures(Api api, Bench bench, Traced traced) {
+    Page page = bench.page();
     Frame stage = bench.stage();
-    bench.button("Trace").click();
-    stage.waitForFunction("() => document.querySelector('[data-traced]')");
     Locator hand = page.getByLabel("A press");
 
     hand.selectOption("colour");
@@ -131,23 +118,16 @@ class TraceJourney {
     // Presses are taken from the page: what lies under them is not meant.
     BoundingBox at = heading.boundingBox();
     page.mouse().click(at.x + at.width - 30, at.y + 5);
-    PlaywrightAssertions.assertThat(told(page)).containsText("put into heading, ink");
+    PlaywrightAssertions.assertThat(told(page)).containsText("#2f6652 put into heading, ink");
     bench.saved();
-    assertThat(
-            api.document(traced.id())
-                .node("four-houses")
-                .values()
-                .styles()
-                .set()
-                .entrySet()
-                .toString())
-        .contains("red=47, green=102, blue=82");
+    assertThat(api.get("/api/pages/" + traced.id() + "/document").json().toString())
+        .contains("\"ink\":{\"desktop\":\"#2f6652\"");
 
     hand.selectOption("measure");
     drag(page, at.x + 10, at.y + 10, 60, 25);
     double scale = scale(page);
-    assertThat(told(page).innerText())
-        .isEqualTo(
+    PlaywrightAssertions.assertThat(told(page))
+        .hasText(
             "%d px across, %d px down".formatted(Math.round(60 / scale), Math.round(25 / scale)));
 
     hand.selectOption("move");

@@ -16,7 +16,10 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * A named set of colours that what stands in it takes its own from.
@@ -52,8 +55,15 @@ public record Tone(String id, String label, Map<ToneColour, Colour> colours) {
           "#35504a",
           "#f0c261");
 
-  /** Those that ship. */
-  public static final List<Tone> ALL = List.of(PAPER, LEAF, DUSK, PICTURE);
+  /** Those that a site makes for itself; each is there once it has a name. */
+  public static final List<Tone> OWN =
+      IntStream.rangeClosed(1, 6)
+          .mapToObj(at -> new Tone("own-" + at, "Own tone " + at, PAPER.colours))
+          .toList();
+
+  /** All that there can be. */
+  public static final List<Tone> ALL =
+      Stream.concat(Stream.of(PAPER, LEAF, DUSK, PICTURE), OWN.stream()).toList();
 
   private static final Map<String, Part> PARTS =
       ALL.stream().collect(Collectors.toUnmodifiableMap(Tone::id, tone -> part(tone)));
@@ -89,9 +99,14 @@ public record Tone(String id, String label, Map<ToneColour, Colour> colours) {
     return Objects.requireNonNull(PARTS.get(id));
   }
 
-  /** All that can be said of those that ship. */
+  /** All that can be said of them. */
   static List<Part> parts() {
     return ALL.stream().map(each -> each.part()).toList();
+  }
+
+  /** The tone that a part is. */
+  public static Optional<Tone> of(Part part) {
+    return ALL.stream().filter(each -> each.part().equals(part)).findFirst();
   }
 
   /** Whether a part is a tone. */

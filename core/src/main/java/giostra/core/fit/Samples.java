@@ -1,6 +1,8 @@
 package giostra.core.fit;
 
+import giostra.core.value.Colour;
 import giostra.core.value.Require;
+import java.util.List;
 import java.util.function.IntBinaryOperator;
 
 /**
@@ -75,6 +77,17 @@ public final class Samples {
   /** The colour of a cell, as 0xAARRGGBB. */
   public int at(int x, int y) {
     return cells[y * across + x];
+  }
+
+  /**
+   * Its main colours, those that most of it has first: its cells parted by nearness in OKLab, from
+   * places as far apart as there are (k-means). Fewer where it has fewer; of what cannot be seen
+   * none.
+   *
+   * @param most how many at the most
+   */
+  public List<Colour> main(int most) {
+    return MainColours.of(cells, most);
   }
 
   /** What it takes in memory, in bytes, about. */

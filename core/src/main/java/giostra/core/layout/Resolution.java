@@ -99,10 +99,12 @@ public final class Resolution {
             .map(section -> PickKind.word(section.values().get(SectionSettings.TONE)))
             .findFirst()
             .orElse(Tone.PAPER.id());
-    return Tone.ALL.stream()
-        .filter(tone -> tone.id().equals(id))
-        .findFirst()
-        .orElseThrow(() -> new IllegalStateException("no tone " + id));
+    Tone tone =
+        Tone.ALL.stream()
+            .filter(each -> each.id().equals(id))
+            .findFirst()
+            .orElseThrow(() -> new IllegalStateException("no tone " + id));
+    return document.site().called(tone).orElse(tone);
   }
 
   private static Scope.Voice voice(Layer layer, Node node) {

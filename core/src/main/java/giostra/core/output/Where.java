@@ -44,7 +44,8 @@ public record Where(
 
   static {
     var to = new Places();
-    for (String tone : List.of("paper", "leaf", "dusk")) {
+    for (String tone :
+        List.of("paper", "leaf", "dusk", "own-1", "own-2", "own-3", "own-4", "own-5", "own-6")) {
       to.own("tone." + tone, ".g-" + tone + "|.g-on-" + tone, ".g-" + tone + "| .g-on-" + tone);
     }
     to.own("tone.picture", ".g-grounded", ".g-grounded");

@@ -24,7 +24,13 @@ public final class SectionSettings {
   public enum Tone {
     PAPER,
     LEAF,
-    DUSK
+    DUSK,
+    OWN_1,
+    OWN_2,
+    OWN_3,
+    OWN_4,
+    OWN_5,
+    OWN_6
   }
 
   public static final Setting<String> NAME =

@@ -1,5 +1,6 @@
 package giostra.core.page;
 
+import giostra.core.anatomy.Tone;
 import giostra.core.band.Bands;
 import giostra.core.look.Values;
 import java.util.List;
@@ -47,6 +48,18 @@ public record Site(Bands bands, Values values, List<Look> looks) implements Node
   /** The look that pieces of a kind wear that have none of their own. */
   public Optional<Look> usual(NodeType kind) {
     return looks.stream().filter(look -> look.usual() && look.of() == kind).findFirst();
+  }
+
+  /** A tone as it is called here; nothing of one that the site has not made. */
+  public Optional<Tone> called(Tone tone) {
+    int own = Tone.OWN.indexOf(tone);
+    if (own < 0) {
+      return Optional.of(tone);
+    }
+    String name = values.get(SiteSettings.TONES.get(own));
+    return name.isBlank()
+        ? Optional.empty()
+        : Optional.of(new Tone(tone.id(), name, tone.colours()));
   }
 
   @Override

@@ -1,13 +1,17 @@
 package giostra.core.page;
 
+import giostra.core.anatomy.Tone;
 import giostra.core.value.Length;
 import giostra.core.value.Setting;
 import giostra.core.value.SizeKind;
 import giostra.core.value.SpriteKind;
+import giostra.core.value.Step;
 import giostra.core.value.WordsKind;
 import giostra.core.value.ZoneKind;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** What can be set on a site: its name, its icons, its widths. */
 public final class SiteSettings {
@@ -30,7 +34,17 @@ public final class SiteSettings {
   public static final Setting<ZoneId> ZONE =
       Setting.once("zone", "Time zone", new ZoneKind(), ZoneId.of("UTC"));
 
-  static final List<Setting<?>> ALL = List.of(NAME, ZONE, ICONS, MEASURE, PADDING);
+  /** What its own tones are called; one without a name is not there. */
+  public static final List<Setting<String>> TONES =
+      IntStream.rangeClosed(1, Tone.OWN.size())
+          .mapToObj(at ->
+              Setting.once("tone" + at, "Name of own tone " + at, new WordsKind(40, false), "")
+                  .in(Step.DRESS))
+          .toList();
+
+  static final List<Setting<?>> ALL =
+      Stream.<Setting<?>>concat(Stream.of(NAME, ZONE, ICONS, MEASURE, PADDING), TONES.stream())
+          .toList();
 
   private SiteSettings() {}
 }

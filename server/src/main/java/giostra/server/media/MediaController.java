@@ -2,6 +2,7 @@ package giostra.server.media;
 
 import giostra.core.media.IconSprite;
 import giostra.core.output.Compiler;
+import giostra.core.value.Colour;
 import giostra.core.value.Refused;
 import java.io.IOException;
 import java.net.URI;
@@ -24,6 +25,9 @@ import org.springframework.web.multipart.MultipartFile;
 
 @RestController
 class MediaController {
+  /** Colours of a picture that are told. */
+  private static final int MOST_COLOURS = 7;
+
   private final MediaService media;
 
   MediaController(MediaService media) {
@@ -88,6 +92,18 @@ class MediaController {
           }
         });
     return new SpriteReply(all, sprite.missing(Compiler.ownIcons()));
+  }
+
+  /**
+   * The main colours of a picture, those that most of it has first; none where none can be told.
+   */
+  @GetMapping("/api/sites/{siteId}/media/{id}/colours")
+  List<String> colours(@PathVariable String siteId, @PathVariable String id) {
+    return media
+        .sizes(siteId)
+        .seen(id)
+        .map(seen -> seen.samples().main(MOST_COLOURS).stream().map(Colour::css).toList())
+        .orElse(List.of());
   }
 
   /** Says what it shows, where its focal point is, what it is found by. */

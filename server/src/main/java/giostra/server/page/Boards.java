@@ -1,6 +1,7 @@
 package giostra.server.page;
 
 import giostra.core.anatomy.Anatomy;
+import giostra.core.anatomy.Tone;
 import giostra.core.band.Band;
 import giostra.core.format.EditJson;
 import giostra.core.layout.Resolution;
@@ -40,6 +41,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
@@ -231,9 +233,19 @@ final class Boards {
         .filter(look -> its.contains(look.part()))
         .sorted(Comparator.comparingInt(look -> its.indexOf(look.part())))
         // What somebody has set is not hidden from them, though it does not show now.
-        .filter(look -> shown.contains(look.part()) || look.departures() > 0)
-        .map(look -> part(look, node, contrasts))
+        .filter(look ->
+            (shown.contains(look.part()) && label(document, look.part()).isPresent())
+                || look.departures() > 0)
+        .map(look -> part(document, look, node, contrasts))
         .toList();
+  }
+
+  /** What people call a part; nothing of a tone that the site has not made. */
+  private static Optional<String> label(Document document, Part part) {
+    Optional<Tone> tone = Tone.of(part);
+    return tone.isPresent()
+        ? tone.flatMap(document.site()::called).map(Tone::label)
+        : Optional.of(part.label());
   }
 
   private static List<Part> shown(Document document, Node node) {
@@ -243,14 +255,14 @@ final class Boards {
   }
 
   private static PartReply part(
-      SharedLook look, Node node, Map<PartId, List<ContrastReply>> contrasts) {
+      Document document, SharedLook look, Node node, Map<PartId, List<ContrastReply>> contrasts) {
     // What the site says all share already, and a look is worn by whoever wears it.
     boolean shares = !(node instanceof Site) && !(node instanceof Look);
     Found found = Found.of(look.part());
     return new PartReply(
         look.part().id().id(),
         look.part().id().place(),
-        look.part().label(),
+        label(document, look.part()).orElse(look.part().label()),
         look.part().states().stream().map(StyleKey::word).toList(),
         found.elements(),
         found.current(),

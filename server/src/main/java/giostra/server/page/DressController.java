@@ -1,6 +1,7 @@
 package giostra.server.page;
 
 import giostra.core.anatomy.Anatomy;
+import giostra.core.dress.MadeTone;
 import giostra.core.dress.Reach;
 import giostra.core.dress.Wardrobe;
 import giostra.core.dress.WholeDress;
@@ -20,12 +21,17 @@ import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
 import giostra.core.snag.PartContrast;
+import giostra.core.snag.ToneContrast;
 import giostra.core.value.Colour;
+import giostra.core.value.PickKind;
+import giostra.core.value.ToneColour;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -202,6 +208,51 @@ class DressController {
         .map(each ->
             new DressReply(each.id(), each.name(), each.says(), EditJson.write(each.wear(site))))
         .toList();
+  }
+
+  /**
+   * A tone made of one colour.
+   *
+   * @param contrasts of its words on its grounds
+   * @param edits with which the site has it; none where it has no name yet
+   */
+  record MadeToneReply(
+      List<Sheets.NamedColour> colours,
+      List<ToneContrastReply> contrasts,
+      @Schema(implementation = Bodies.EditBody[].class) JsonNode edits) {}
+
+  /** The contrast of words in a colour of a tone with another, and the least that is asked. */
+  record ToneContrastReply(String words, String on, double found, double asked) {}
+
+  /** The tone that a colour makes, light or dark. */
+  @GetMapping("/api/pages/{id}/made-tone")
+  MadeToneReply madeTone(
+      @PathVariable String id,
+      @RequestParam String colour,
+      @RequestParam(defaultValue = "false") boolean dark,
+      @RequestParam(defaultValue = "") String name) {
+    Colour seed = Colour.parse(colour);
+    Map<ToneColour, Colour> made = MadeTone.of(seed, dark);
+    Site site = pages.head(id).document().site();
+    return new MadeToneReply(
+        made.entrySet().stream()
+            .map(each ->
+                new Sheets.NamedColour(
+                    PickKind.word(each.getKey()), each.getKey().label(), each.getValue().css()))
+            .toList(),
+        Stream.of(ToneColour.INK, ToneColour.QUIET, ToneColour.ACCENT, ToneColour.RING)
+            .flatMap(words ->
+                Stream.of(ToneColour.GROUND, ToneColour.RAISED)
+                    .map(on ->
+                        new ToneContrastReply(
+                            words.label(),
+                            on.label(),
+                            Colour.contrast(
+                                Objects.requireNonNull(made.get(words)),
+                                Objects.requireNonNull(made.get(on))),
+                            words == ToneColour.RING ? 3 : ToneContrast.ASKED)))
+            .toList(),
+        EditJson.write(name.isBlank() ? List.of() : MadeTone.edits(site, name, seed, dark)));
   }
 
   /** Edits that do something, as one step. */

@@ -3,6 +3,7 @@ package giostra.server.shelf;
 import giostra.server.page.Findings;
 import giostra.server.page.PageService;
 import jakarta.annotation.PreDestroy;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -18,7 +19,8 @@ import org.springframework.stereotype.Component;
 
 /**
  * How much is found on the pages of the shelf. A page that nobody has gone through as it stands is
- * gone through when there is time, one after the other, and whoever asks again is told.
+ * gone through when there is time, one after the other, and whoever asks again is told. Whoever
+ * does not ask again has gone elsewhere, and what they would have been told is not looked for.
  */
 @Component
 class Counting {
@@ -29,8 +31,13 @@ class Counting {
   private final Findings findings;
   private final Built built;
 
-  /** Pages that are being counted, or wait for it. */
-  private final Set<String> waiting = ConcurrentHashMap.newKeySet();
+  /** Somebody who looks at the shelf asks more often than that, in ns. */
+  private static final long ASKED_AGAIN = Duration.ofSeconds(6).toNanos();
+
+  /**
+   * Pages that wait to be counted, with when they were last asked for, as the JVM's clock has it.
+   */
+  private final Map<String, Long> waiting = new ConcurrentHashMap<>();
 
   private final ExecutorService worker =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().name("counting").daemon().factory());
@@ -70,11 +77,13 @@ class Counting {
 
   /** Has a page gone through. */
   void ask(String page) {
-    if (waiting.add(page)) {
+    if (waiting.put(page, System.nanoTime()) == null) {
       worker.execute(() -> {
         // Whoever asks from now on means a page that may have changed since.
-        waiting.remove(page);
-        count(page);
+        Long asked = waiting.remove(page);
+        if (asked != null && System.nanoTime() - asked < ASKED_AGAIN) {
+          count(page);
+        }
       });
     }
   }
