@@ -128,9 +128,7 @@ export function Trace({ take, onClose }: Props) {
     onSuccess: (found) => {
       toStage.current({
         type: 'trace',
-        regions: found.regions
-          .map((each) => ({ ...each, share: each.alike / each.drawn }))
-          .filter((each) => each.share < 0.9),
+        regions: found.regions.filter((each) => each.share < 0.9),
       });
     },
   });

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { PackageOpen, Plus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { api, ask, Problem } from '../api/client';
+import { api, ask, sendBytes } from '../api/client';
 import { Brand } from '../Brand';
 import { ThemeButton } from '../ThemeButton';
 import { useSettled } from '../ui/useSettled';
@@ -297,22 +297,8 @@ function NewPage({ site }: { readonly site: Site }) {
 function Arrival({ onMade }: { onMade(): void }) {
   const queries = useQueryClient();
   const arrive = useMutation({
-    mutationFn: async (file: File) => {
-      const answer = await fetch('/api/archives', {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/zip' },
-        body: file,
-      }).catch(() => {
-        throw new Problem(0, 'The server cannot be reached.');
-      });
-      const reply = (await answer.json().catch(() => ({}))) as Record<string, unknown>;
-      if (!answer.ok) {
-        throw new Problem(
-          answer.status,
-          `${file.name}: ${String(reply.detail ?? answer.statusText)}`,
-        );
-      }
-    },
+    mutationFn: (file: File) =>
+      sendBytes('/api/archives', new Blob([file], { type: 'application/zip' }), file.name),
     onSuccess: () => {
       onMade();
       return refreshShelf(queries);

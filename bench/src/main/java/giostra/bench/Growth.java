@@ -124,6 +124,7 @@ final class Growth {
           (HttpURLConnection)
               URI.create(api.at("/api/pages/" + page + "/edits")).toURL().openConnection();
       asked.setRequestMethod("POST");
+      asked.setRequestProperty("Giostra-Writes", "1");
       asked.setRequestProperty("Content-Type", "application/json");
       asked.setDoOutput(true);
       try (OutputStream out = asked.getOutputStream()) {

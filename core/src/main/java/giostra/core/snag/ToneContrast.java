@@ -29,7 +29,9 @@ public record ToneContrast(Part part, Band band, double found) {
   public static List<ToneContrast> of(Document document, Node node) {
     Scope scope = Resolution.scope(document, node);
     var all = new ArrayList<ToneContrast>();
-    for (Tone tone : Tone.ALL) {
+    List<Tone> made =
+        Tone.ALL.stream().filter(each -> document.site().called(each).isPresent()).toList();
+    for (Tone tone : made) {
       for (Band band : document.bands().all()) {
         all.add(new ToneContrast(tone.part(), band, worst(tone.in(scope, band))));
       }

@@ -39,7 +39,16 @@ class TraceController {
    * @param ground which share of the rest is
    * @param regions the least alike, with something drawn in them
    */
-  record MatchReply(long drawn, double share, double ground, List<Likeness.Region> regions) {}
+  record MatchReply(long drawn, double share, double ground, List<RegionReply> regions) {}
+
+  /**
+   * A part of the picture as it lies there, px, and which share of what is drawn in it is alike.
+   */
+  record RegionReply(int x, int y, int wide, int high, double share) {
+    static RegionReply of(Likeness.Region region) {
+      return new RegionReply(region.x(), region.y(), region.wide(), region.high(), region.share());
+    }
+  }
 
   /**
    * Holds a page against the picture that a band has for it.
@@ -60,6 +69,10 @@ class TraceController {
         found.drawn(),
         found.share(),
         found.groundShare(),
-        found.regions().stream().filter(each -> each.share() < 1).limit(MOST_REGIONS).toList());
+        found.regions().stream()
+            .filter(each -> each.share() < 1)
+            .limit(MOST_REGIONS)
+            .map(RegionReply::of)
+            .toList());
   }
 }

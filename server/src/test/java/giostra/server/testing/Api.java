@@ -222,6 +222,7 @@ public final class Api {
     if (headers.length > 0) {
       request.headers(headers);
     }
+    request.header("Giostra-Writes", "1");
     try {
       HttpResponse<byte[]> raw =
           client.send(request.timeout(Duration.ofSeconds(30)).build(), BodyHandlers.ofByteArray());
