@@ -34,6 +34,7 @@ type Told =
   | Drawn
   | Traced
   | { readonly type: 'tree'; readonly asked: number }
+  | { readonly type: 'where'; readonly id: string }
   | { readonly type: 'at'; readonly id: string; readonly at?: Shown }
   | { readonly type: 'anatomy'; readonly parts: readonly (readonly [string, string])[] }
   | { readonly type: 'scroll'; readonly share: number }
@@ -171,6 +172,7 @@ addEventListener('message', (event: MessageEvent<Told>) => {
     drawAt();
   } else if (message.type === 'draw') say({ type: 'drawn', there: draw(message) });
   else if (message.type === 'trace') trace(message);
+  else if (message.type === 'where') say({ type: 'where', id: message.id, ...where(message.id) });
   else if (message.type === 'tree') {
     // Not before what is on its way is there.
     turn = turn
@@ -182,6 +184,15 @@ addEventListener('message', (event: MessageEvent<Told>) => {
 });
 
 const trace = tracing(say);
+
+/** Where a node stands on the page, px; its start where it does not. */
+function where(id: string) {
+  const box = element(id)?.getBoundingClientRect();
+  return {
+    left: Math.round(box ? box.left + window.scrollX : 0),
+    top: Math.round(box ? box.top + window.scrollY : 0),
+  };
+}
 
 /** Whatever stands for a node on the page. */
 const element = (id: string) =>

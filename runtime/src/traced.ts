@@ -50,7 +50,7 @@ export function tracing(say: (message: unknown) => void) {
     style.replaceSync(
       ':host { all: initial; position: absolute; inset: 0 0 auto; overflow: clip; pointer-events: none; z-index: 2147483647 }' +
         'canvas, div { position: absolute; inset: 0 auto auto 0; transform-origin: 0 0 }' +
-        'i { position: absolute; box-shadow: 0 0 0 2px #fff, 0 0 0 4px #b3261e }' +
+        'i { position: absolute; box-sizing: border-box; border: 1px dashed #b3261e; background: #b3261e1f }' +
         'u { position: absolute; block-size: 0; border-top: 2px solid #b3261e; box-shadow: 0 1px #fff, 0 -3px #fff; transform-origin: 0 0 }',
     );
     root.adoptedStyleSheets = [style];

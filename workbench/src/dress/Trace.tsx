@@ -7,10 +7,18 @@ import { bandAt, columnsOf, useBench, versionOf } from '../bench/context';
 import { ownOf, setting } from '../bench/keys';
 import { upload, usePicker } from '../fill/PicturePicker';
 import { fileAt } from '../media/format';
-import { matched, type Place } from './drawing';
+import { matched, type Place, whereIs } from './drawing';
 
 /** What takes a colour; tells what it was put into, or nothing where it fits nowhere. */
 export type TakeColour = (colour: string) => string | undefined;
+
+/** A picture that is higher than so many px is mostly of a whole page; ours. */
+const HIGH = 800;
+
+interface Size {
+  readonly width: number;
+  readonly height: number;
+}
 
 const HOW = ['over', 'difference', 'wiped', 'hidden'] as const;
 const HANDS = ['page', 'move', 'colour', 'measure'] as const;
@@ -32,7 +40,7 @@ interface Props {
 
 /** A picture over the stage that the page is held against, one for each band. */
 export function Trace({ take, onClose }: Props) {
-  const { page, media, session, width, toStage, catalogue } = useBench();
+  const { page, media, session, width, chosen, toStage, catalogue } = useBench();
   const { pick } = usePicker();
   const band = bandAt(columnsOf(page), width);
   const own = (key: string) => ownOf(page.document.page, key, band?.id);
@@ -54,18 +62,27 @@ export function Trace({ take, onClose }: Props) {
     );
     session.edit(edits);
   };
-  const put = (id: string, natural: number) =>
-    set(
-      id === ''
-        ? { trace: null, traceWide: null, traceLeft: null, traceTop: null }
-        : {
-            trace: id,
-            // Of screens with more px to a px of CSS: as wide as the stage.
-            traceWide: Math.max(20, Math.min(natural || Math.round(width), Math.round(width))),
-            traceLeft: 0,
-            traceTop: 0,
-          },
-    );
+  const away = () => set({ trace: null, traceWide: null, traceLeft: null, traceTop: null });
+  const put = async (id: string, natural: Size | undefined) => {
+    if (id === '') return away();
+    // Of screens with more px to a px of CSS: as wide as the stage.
+    const across = Math.round(width);
+    const drawn = Math.max(20, Math.min(natural?.width || across, across));
+    const tall = natural ? (drawn * natural.height) / natural.width > 1.5 * HIGH : false;
+    // That of a whole page begins where the page does, that of a thing where the chosen one is.
+    const at = tall
+      ? { left: 0, top: 0 }
+      : await whereIs(toStage.current, catalogue.stage, chosen.node.id).catch(() => ({
+          left: 0,
+          top: 0,
+        }));
+    set({
+      trace: id,
+      traceWide: drawn,
+      traceLeft: drawn > 0.9 * across ? 0 : at.left,
+      traceTop: at.top,
+    });
+  };
 
   // A picture of the library goes to the stage as what is seen of it, which has no address.
   const address = known && fileAt(page.siteId, known.id);
@@ -132,7 +149,7 @@ export function Trace({ take, onClose }: Props) {
       });
     },
   });
-  const add = useAdded((added) => put(added.id, added.width));
+  const add = useAdded((added) => void put(added.id, added));
   const dropping = useDropping((file) => add.mutate(file));
   const found = match.data?.at === shownAt ? match.data : undefined;
   return (
@@ -145,7 +162,11 @@ export function Trace({ take, onClose }: Props) {
           pick({
             value: picture,
             label: `Trace at ${band?.name ?? ''}`,
-            onPick: (id) => put(id, media.find((each) => each.id === id)?.width ?? 0),
+            onPick: (id) =>
+              void put(
+                id,
+                media.find((each) => each.id === id),
+              ),
           })
         }
       >
@@ -224,7 +245,7 @@ export function Trace({ take, onClose }: Props) {
         )}
       </p>
       {picture !== '' && (
-        <button type="button" className="link" onClick={() => put('', 0)}>
+        <button type="button" className="link" onClick={away}>
           Take it away
         </button>
       )}
@@ -300,7 +321,7 @@ function Px({ label, value, onValue }: PxProps) {
 }
 
 /** A file that comes into the library. */
-function useAdded(then: (added: { readonly id: string; readonly width: number }) => void) {
+function useAdded(then: (added: Size & { readonly id: string }) => void) {
   const { page } = useBench();
   const queries = useQueryClient();
   return useMutation({

@@ -19,15 +19,19 @@ export interface Place {
 
 const PATIENCE = 10_000;
 
-/** Asks the stage for the page as it stands there. */
-function treeOf(say: (message: unknown) => void, origin: string): Promise<Tree> {
-  const asked = Math.random();
+/** Asks the stage for something; its answer says what it is of. */
+function asked<T>(
+  say: (message: unknown) => void,
+  origin: string,
+  message: { readonly type: string },
+  answers: (told: Readonly<Record<string, unknown>>) => boolean,
+): Promise<T> {
   return new Promise((done, fail) => {
     const hear = (event: MessageEvent) => {
-      if (event.origin !== origin || event.data?.type !== 'tree' || event.data.asked !== asked)
-        return;
+      const told = event.data as Readonly<Record<string, unknown>> | null;
+      if (event.origin !== origin || told?.type !== message.type || !answers(told)) return;
       end();
-      done(event.data.tree as Tree);
+      done(told as T);
     };
     const end = () => {
       removeEventListener('message', hear);
@@ -38,9 +42,30 @@ function treeOf(say: (message: unknown) => void, origin: string): Promise<Tree> 
       fail(new Error('The stage did not answer.'));
     }, PATIENCE);
     addEventListener('message', hear);
-    say({ type: 'tree', asked });
+    say(message);
   });
 }
+
+/** The page as it stands on the stage. */
+async function treeOf(say: (message: unknown) => void, origin: string): Promise<Tree> {
+  const turn = Math.random();
+  const message = { type: 'tree', asked: turn };
+  const told = await asked<{ readonly tree: Tree }>(
+    say,
+    origin,
+    message,
+    (answer) => answer.asked === turn,
+  );
+  return told.tree;
+}
+
+/** Where a node stands on the page, px. */
+export const whereIs = (
+  say: (message: unknown) => void,
+  origin: string,
+  id: string,
+): Promise<{ readonly left: number; readonly top: number }> =>
+  asked(say, origin, { type: 'where', id } as { readonly type: string }, (told) => told.id === id);
 
 const dataOf = async (path: string): Promise<string> => {
   const answer = await fetch(path);

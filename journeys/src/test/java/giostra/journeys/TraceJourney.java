@@ -79,6 +79,10 @@ class TraceJourney {
     FileChooser chooser = page.waitForFileChooser(() -> page.getByText("Upload a picture").click());
     chooser.setFiles(new FilePayload("seen.png", "image/png", traced.seen()));
     PlaywrightAssertions.assertThat(page.locator(".trace-picture")).containsText("seen.png");
+    // It lies where the chosen piece is, which begins a little below its section.
+    Locator top = page.locator(".trace").getByLabel("top");
+    double lies = Double.parseDouble(top.inputValue());
+    assertThat(lies).isBetween(traced.place().y, traced.place().y + 200);
     px(page, "top", Math.round(traced.place().y));
     double[] alike = compared(bench);
     System.out.printf(
