@@ -41,6 +41,11 @@ public sealed interface Easing {
       Require.within(0, 1, "x2", x2);
       Require.within(-10, 10, "y1", y1);
       Require.within(-10, 10, "y2", y2);
+      // As with points: -0.0 is written as 0.
+      x1 += 0.0;
+      y1 += 0.0;
+      x2 += 0.0;
+      y2 += 0.0;
     }
   }
 
@@ -64,6 +69,8 @@ public sealed interface Easing {
     public Point {
       // As it is written: a share that comes of percent is otherwise not quite the one it came of.
       share = Math.round(share * 1e6) / 1e6;
+      // Nothing has no sign: what is a little below it is written without one.
+      progress += 0.0;
     }
   }
 

@@ -7,12 +7,14 @@ import static org.assertj.core.api.Assertions.within;
 import giostra.core.piece.counters.CounterSettings.Curve;
 import giostra.core.value.Change.Manner;
 import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Random;
 import java.util.stream.Collectors;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -131,6 +133,17 @@ class EasingTest {
     var kind = new WaysKind(false);
     assertThat(kind.write(kind.read("Changes by", typed))).isEqualTo(written);
     assertThat(kind.write(kind.read("Changes by", written))).isEqualTo(written);
+  }
+
+  /** A number that is nothing once it is rounded has no sign to lose. */
+  @Test
+  void nothingReadsBackWhicheverSideItCameFrom() {
+    var setting = Setting.once("changes", "Changes by", new WaysKind(false), Changes.NONE);
+    for (String curve :
+        List.of("linear(0,-0.00003,1)", "cubic-bezier(-0,-0.00001,0.00001,-0.00004)")) {
+      Changes once = setting.read("fade 1s " + curve);
+      assertThat(setting.read(setting.write(once))).as(curve).isEqualTo(once);
+    }
   }
 
   /** What is taken reads back, the longest that there is too. */
