@@ -142,6 +142,8 @@ export function tracing(say: (message: unknown) => void) {
     );
   }
 
+  // A page that was loaded anew has lost what lay on it.
+  say({ type: 'untraced' });
   return (told: Told) => {
     if (told.picture === null) {
       host?.remove();

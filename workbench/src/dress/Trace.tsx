@@ -87,6 +87,7 @@ export function Trace({ take, onClose }: Props) {
   // A picture of the library goes to the stage as what is seen of it, which has no address.
   const address = known && fileAt(page.siteId, known.id);
   const [failed, setFailed] = useState('');
+  const [loads, setLoads] = useState(0);
   useEffect(() => {
     const say = toStage.current;
     if (!address) return;
@@ -102,18 +103,22 @@ export function Trace({ take, onClose }: Props) {
       here = false;
       say({ type: 'trace', picture: null });
     };
-  }, [toStage, address]);
+  }, [toStage, address, loads]);
   useEffect(() => {
     toStage.current({ type: 'trace', place: { wide, left, top } });
-  }, [toStage, wide, left, top, address]);
+  }, [toStage, wide, left, top, address, loads]);
   useEffect(() => {
     toStage.current({ type: 'trace', seen: { how, share, hand } });
-  }, [toStage, how, share, hand]);
+  }, [toStage, how, share, hand, loads]);
 
   // What is done with it on the stage; each time what that leads to is another.
   useEffect(() => {
     const hear = (event: MessageEvent) => {
-      if (event.origin !== catalogue.stage || event.data?.type !== 'traced') return;
+      // Boards and the line-up are frames of the same origin.
+      const stage = document.querySelector<HTMLIFrameElement>('.stage-ground iframe');
+      if (event.origin !== catalogue.stage || event.source !== stage?.contentWindow) return;
+      if (event.data?.type === 'untraced') setLoads((now) => now + 1);
+      if (event.data?.type !== 'traced') return;
       const {
         place: to,
         colour,

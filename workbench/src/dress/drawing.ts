@@ -80,7 +80,12 @@ const dataOf = async (path: string): Promise<string> => {
 };
 
 /** Texts with what they point to put in their places; what cannot be had is left as nothing. */
-async function within(page: string, texts: readonly string[], urls: RegExp): Promise<string[]> {
+async function within(
+  origin: string,
+  page: string,
+  texts: readonly string[],
+  urls: RegExp,
+): Promise<string[]> {
   const base = new URL(`/api/pages/${page}/preview/`, location.origin);
   const known = new Map<string, string>();
   const all = new Set(texts.flatMap((text) => [...text.matchAll(urls)].map((hit) => hit[2] ?? '')));
@@ -89,8 +94,10 @@ async function within(page: string, texts: readonly string[], urls: RegExp): Pro
       .filter((url) => !url.startsWith('data:') && !url.startsWith('#'))
       .map(async (url) => {
         // The stage has an origin of its own; the bench reads the same files at its own.
-        const { pathname } = new URL(url.replaceAll('&amp;', '&'), base);
-        known.set(url, await dataOf(pathname).catch(() => 'data:,'));
+        // What stands elsewhere would not let itself be drawn.
+        const at = URL.parse(url.replaceAll('&amp;', '&'), base);
+        const ours = at?.origin === origin || at?.origin === base.origin;
+        known.set(url, at && ours ? await dataOf(at.pathname).catch(() => 'data:,') : 'data:,');
       }),
   );
   return texts.map((text) =>
@@ -115,9 +122,15 @@ const escaped = (text: string) => text.replaceAll(']]>', ']]]]><![CDATA[>');
  * What the stage shows where a picture lies, in px of CSS: its tree is drawn by this browser a
  * screen at a time, so that shares of the screen are what they are on the stage.
  */
-async function drawn(tree: Tree, page: string, place: Place, high: number): Promise<Blob> {
-  const [css = ''] = await within(page, [tree.css], /(url\(["']?)([^"')]+)(["']?\))/g);
-  const [html = ''] = await within(page, [tree.html], /(<img[^>]*? src=")([^"]+)(")/g);
+async function drawn(
+  tree: Tree,
+  origin: string,
+  page: string,
+  place: Place,
+  high: number,
+): Promise<Blob> {
+  const [css = ''] = await within(origin, page, [tree.css], /(url\(["']?)([^"')]+)(["']?\))/g);
+  const [html = ''] = await within(origin, page, [tree.html], /(<img[^>]*? src=")([^"]+)(")/g);
   const canvas = document.createElement('canvas');
   canvas.width = place.wide;
   canvas.height = high;
@@ -155,6 +168,6 @@ export async function matched(
   high: number,
 ): Promise<MatchReply> {
   const tree = await treeOf(toStage.current, origin);
-  const body = await drawn(tree, page, place, high);
+  const body = await drawn(tree, origin, page, place, high);
   return sendBytes(`/api/pages/${page}/match?band=${encodeURIComponent(band)}`, body);
 }

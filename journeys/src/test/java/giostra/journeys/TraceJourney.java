@@ -108,6 +108,15 @@ class TraceJourney {
     assertThat(live).doesNotContain("trace");
     px(page, "left", 0);
     bench.saved();
+    // A stage that is loaded anew has it again.
+    page.locator(".assume > summary").click();
+    page.getByLabel("less motion").check();
+    page.waitForTimeout(500);
+    bench.stage().waitForFunction("() => document.querySelector('[data-traced]')");
+    page.getByLabel("less motion").uncheck();
+    page.locator(".assume > summary").click();
+    page.waitForTimeout(500);
+    bench.stage().waitForFunction("() => document.querySelector('[data-traced]')");
     takesColoursMovesAndMeasures(api, bench, traced);
   }
 

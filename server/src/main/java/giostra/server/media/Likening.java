@@ -10,6 +10,8 @@ import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Locale;
 import net.coobird.thumbnailator.Thumbnails;
 import org.springframework.stereotype.Component;
@@ -29,10 +31,10 @@ public class Likening {
   /**
    * How much a page is like its picture. One at a time: each takes some 100 MB.
    *
-   * @param drawn the page where the picture lies, in px of CSS, as PNG
+   * @param drawing the page where the picture lies, in px of CSS, as PNG
    * @throws Refused when either cannot be read, or they are not of one size
    */
-  public synchronized Likeness of(String siteId, TracedPicture traced, byte[] drawn)
+  public synchronized Likeness of(String siteId, TracedPicture traced, Path drawing)
       throws IOException {
     MediaService.File file = media.file(siteId, traced.picture());
     if (!file.type().startsWith("image/") || file.type().equals("image/svg+xml")) {
@@ -52,6 +54,7 @@ public class Likening {
     int wide = traced.wide();
     int high = TracedPicture.high(wide, facts.width(), facts.height());
     Require.within(1, Likeness.MOST, "px of a trace", (double) wide * high);
+    byte[] drawn = Files.readAllBytes(drawing);
     PictureFacts of = facts(drawn, "The drawing");
     if (of.width() != wide || of.height() != high) {
       throw new Refused(

@@ -6,8 +6,10 @@ import giostra.server.media.Likening;
 import giostra.server.web.Gone;
 import giostra.server.web.Limited;
 import jakarta.servlet.http.HttpServletRequest;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -62,9 +64,17 @@ class TraceController {
     TracedPicture traced =
         TracedPicture.of(head.document().page(), head.document().bands().band(band))
             .orElseThrow(() -> new Gone("trace of the band", band));
-    var body = new ByteArrayOutputStream();
-    Limited.copy(request.getInputStream(), body, MOST_BYTES, "The drawing");
-    Likeness found = likening.of(head.siteId(), traced, body.toByteArray());
+    Likeness found;
+    // All of it is here before anybody waits for it, and not in memory while it waits itself.
+    Path drawing = Files.createTempFile("giostra-drawing", ".png");
+    try {
+      try (OutputStream out = Files.newOutputStream(drawing)) {
+        Limited.copy(request.getInputStream(), out, MOST_BYTES, "The drawing");
+      }
+      found = likening.of(head.siteId(), traced, drawing);
+    } finally {
+      Files.delete(drawing);
+    }
     return new MatchReply(
         found.drawn(),
         found.share(),
