@@ -70,6 +70,7 @@ export function tracing(say: (message: unknown) => void) {
     const high = canvas.height * scale();
     // What a hand has to do with takes presses from the page, as far as that goes.
     const page = document.documentElement.scrollHeight;
+    host.dataset.traced = hand;
     host.style.pointerEvents = hand === 'page' ? 'none' : 'auto';
     host.style.touchAction = 'none';
     host.style.cursor = hand === 'move' ? 'move' : 'crosshair';

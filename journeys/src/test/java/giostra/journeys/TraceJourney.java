@@ -10,6 +10,7 @@ import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.Clip;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.regex.Matcher;
@@ -25,6 +26,10 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class TraceJourney {
   private static final String SECTION = "[data-section=tabs-section]";
   private static final Pattern ALIKE = Pattern.compile("([\\d.]+) % alike, ground ([\\d.]+) %");
+
+  /** It is over the page, and has nothing of its own that could be seen. */
+  private static final Frame.WaitForSelectorOptions ATTACHED =
+      new Frame.WaitForSelectorOptions().setState(WaitForSelectorState.ATTACHED);
 
   /** A copy of the demo, with what is seen of one of its sections. */
   private record Traced(String id, byte[] seen, Clip place) {}
@@ -126,6 +131,7 @@ class TraceJourney {
     Locator hand = page.getByLabel("A press");
 
     hand.selectOption("colour");
+    stage.waitForSelector("[data-traced=colour]", ATTACHED);
     bench.cell("four-houses", "tabs.heading/current/ink", "desktop").focus();
     Locator heading = stage.locator("[data-of=house-cloud]");
     // Presses are taken from the page: what lies under them is not meant.
@@ -137,6 +143,7 @@ class TraceJourney {
         .contains("\"ink\":{\"desktop\":\"#2f6652\"");
 
     hand.selectOption("measure");
+    stage.waitForSelector("[data-traced=measure]", ATTACHED);
     drag(page, at.x + 10, at.y + 10, 60, 25);
     double scale = scale(page);
     PlaywrightAssertions.assertThat(told(page))
@@ -144,6 +151,7 @@ class TraceJourney {
             "%d px across, %d px down".formatted(Math.round(60 / scale), Math.round(25 / scale)));
 
     hand.selectOption("move");
+    stage.waitForSelector("[data-traced=move]", ATTACHED);
     drag(page, at.x + 10, at.y + 10, 40, -12);
     bench.saved();
     PlaywrightAssertions.assertThat(page.locator(".trace-px input").first())
