@@ -1,9 +1,11 @@
 // Builds the page script and the bench's stage script, and lays the fonts beside them.
+
+import { createHash } from 'node:crypto';
 import { cpSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { build } from 'esbuild';
-import { facesOf, families } from './families.mjs';
+import { facesOf, families, further } from './families.mjs';
 
 const require = createRequire(import.meta.url);
 rmSync('dist', { recursive: true, force: true });
@@ -37,11 +39,13 @@ await build({
 
 // What each font covers is read from the package's own style sheet, so it cannot drift from it.
 const fonts = [];
-for (const [family, folder] of families) {
+for (const [family, folder] of [...families, ...further]) {
   const root = dirname(require.resolve(`@fontsource-variable/${folder}/package.json`));
   for (const { file, range, weights } of facesOf(readFileSync(join(root, 'index.css'), 'utf8'))) {
-    cpSync(join(root, 'files', `${file}.woff2`), join('dist/fonts', `${file}.woff2`));
-    fonts.push({ family, file: `${file}.woff2`, weights, unicodeRange: range });
+    const from = join(root, 'files', `${file}.woff2`);
+    const hash = createHash('sha256').update(readFileSync(from)).digest('hex').slice(0, 12);
+    cpSync(from, join('dist/fonts', `${file}.woff2`));
+    fonts.push({ family, file: `${file}.woff2`, hash, weights, unicodeRange: range });
   }
 }
 fonts.sort((a, b) => a.file.localeCompare(b.file));

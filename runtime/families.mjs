@@ -15,6 +15,20 @@ export const families = [
   ['Source Code Pro Variable', 'source-code-pro'],
 ];
 
+// What stands in for characters that a family has not, script by script: pages are sent the slices
+// that their words ask for. giostra.core.value.Further names them.
+export const further = [
+  ['Noto Sans Variable', 'noto-sans'],
+  ['Noto Sans Arabic Variable', 'noto-sans-arabic'],
+  ['Noto Sans Hebrew Variable', 'noto-sans-hebrew'],
+  ['Noto Sans Thai Variable', 'noto-sans-thai'],
+  ['Noto Sans JP Variable', 'noto-sans-jp'],
+  ['Noto Sans SC Variable', 'noto-sans-sc'],
+  ['Noto Sans TC Variable', 'noto-sans-tc'],
+  ['Noto Sans KR Variable', 'noto-sans-kr'],
+  ['Noto Sans Symbols Variable', 'noto-sans-symbols'],
+];
+
 /** The faces of a package's sheet: file, characters, weights. One file a script. */
 export function facesOf(css) {
   return css

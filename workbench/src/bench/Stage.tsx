@@ -178,12 +178,8 @@ export function Stage({ whole, onWhole }: StageProps) {
 }
 
 /** Parts of all things by where they are found. */
-const anatomyOf = (catalogue: Catalogue) => {
-  const all = new Map<string, string>();
-  for (const type of catalogue.types)
-    for (const part of type.parts) if (part.elements) all.set(part.id, part.elements);
-  return [...all];
-};
+const anatomyOf = (catalogue: Catalogue) =>
+  catalogue.parts.filter((each) => each.elements).map((each) => [each.id, each.elements]);
 
 /** Which of the parts that were hit is one of what was hit. */
 function partAt(
@@ -195,7 +191,7 @@ function partAt(
   const found = find(document, id);
   const type = found?.node.type === 'item' ? found.parent?.type : found?.node.type;
   const its = catalogue.types.find((each) => each.type === type)?.parts ?? [];
-  return parts.find((part) => its.some((each) => each.id === part));
+  return parts.find((part) => its.includes(part));
 }
 
 interface HeightProps {

@@ -65,13 +65,19 @@ export const isPiece = (catalogue: Catalogue, type: string) =>
 export const settingsOf = (catalogue: Catalogue, type: string): readonly SettingReply[] =>
   catalogue.types.find((each) => each.type === type)?.settings ?? [];
 
+/** The parts of a type of node, in their order. */
+export function partsOf(catalogue: Catalogue, type: string | undefined) {
+  const its = catalogue.types.find((each) => each.type === type)?.parts ?? [];
+  return its.flatMap((id) => catalogue.parts.filter((each) => each.id === id));
+}
+
 /** What people call a setting of a type of node, or a property of one of its parts. */
 export function labelOf(catalogue: Catalogue, type: string, key: Key): string {
   const [of = '', state, property] = key.split('/');
   if (state === undefined) {
     return settingsOf(catalogue, type).find((each) => each.id === key)?.label ?? key;
   }
-  const part = catalogue.types.find((each) => each.type === type)?.parts.find((p) => p.id === of);
+  const part = partsOf(catalogue, type).find((each) => each.id === of);
   const label = part?.properties.find((each) => each.id === property)?.label ?? property;
   return `${part?.label ?? of}${state === 'rest' ? '' : ` (${stateName(state)})`}, ${label?.toLowerCase()}`;
 }

@@ -5,10 +5,12 @@ import { find, nameOf } from '../bench/document';
 import { usePageQuery } from '../bench/usePageQuery';
 import type { At } from './at';
 import { Dresses } from './Dresses';
+import { OwnTone } from './OwnTone';
 import { Scope, scopesOf } from './Scope';
 import { StateBoard } from './StateBoard';
 import { Thread } from './Thread';
 import { type TakeColour, Trace } from './Trace';
+import { namedBy } from './tones';
 import { Wardrobe } from './Wardrobe';
 import { Wears } from './Wears';
 
@@ -99,6 +101,7 @@ export function Dress({ length }: { readonly length: number }) {
       </p>
     );
   }
+  const own = by.node.type === 'site' ? namedBy(at.part) : undefined;
   const whole = subject.type === 'page' || subject.type === 'site';
   const go = (to: Partial<At>) =>
     choose(
@@ -126,6 +129,7 @@ export function Dress({ length }: { readonly length: number }) {
           onTraced={setTraced}
         />
       </div>
+      {own && <OwnTone key={own} setting={own} part={at.part} />}
       {traced && <Trace take={take} onClose={() => setTraced(false)} />}
       {open && whole ? (
         <Dresses onClose={() => setOpen(false)} />

@@ -100,7 +100,7 @@ export function Thread({ board, part, onPart }: Props) {
 
 const groupNames: Readonly<Record<string, string>> = {
   tone: 'Tones',
-  type: 'Families',
+  type: 'Type',
   page: 'Words and buttons',
   copy: 'Long texts',
   section: 'Section',

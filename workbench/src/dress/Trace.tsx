@@ -142,8 +142,14 @@ export function Trace({ take, onClose }: Props) {
   const shownAt = `${versionOf(page)} ${Math.round(width)} ${picture} ${wide} ${left} ${top}`;
   const match = useMutation({
     mutationFn: async (at: string): Promise<MatchReply & { readonly at: string }> => {
-      await session.settled();
       const high = Math.max(1, Math.round((wide * (known?.height ?? 1)) / (known?.width || 1)));
+      const most = catalogue.limits.likened;
+      if (Math.round(wide) * high > most) {
+        throw new Error(
+          `${Math.round(wide)} × ${high} px are too many to compare: at most ${most.toLocaleString('en')} px, ${Math.floor(wide * Math.sqrt(most / (wide * high)))} px wide as this picture is`,
+        );
+      }
+      await session.settled();
       const found = await matched(toStage, catalogue.stage, page.id, band?.id ?? '', place, high);
       return { ...found, at };
     },

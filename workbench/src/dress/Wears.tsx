@@ -1,11 +1,20 @@
-import { ClipboardPaste, Copy, Layers2, Palette, Shirt } from 'lucide-react';
+import {
+  ALargeSmall,
+  CaseSensitive,
+  ClipboardPaste,
+  Copy,
+  Layers2,
+  Palette,
+  Shirt,
+} from 'lucide-react';
 import { useState } from 'react';
 import type { Board, NodeBody, PartReply } from '../api/client';
 import { isPiece, useBench } from '../bench/context';
-import { siteNode, text } from '../bench/document';
+import { text } from '../bench/document';
+import { Fonts } from './Fonts';
 import { NewTone } from './NewTone';
 import { keepStyles, keptStyles, putStyles, stylesOf } from './styles';
-import { namedBy, withoutTone } from './tones';
+import { TypeScale } from './TypeScale';
 
 interface Props {
   readonly board: Board;
@@ -20,11 +29,14 @@ interface Props {
   onTraced(traced: boolean): void;
 }
 
+/** Groups of parts with words that a scale of type is laid over. */
+const LETTERED = new Set(['type', 'page', 'copy']);
+
 /** Which look is worn, and how far it is departed from. */
 export function Wears({ board, bead, subject, by, open, onOpen, traced, onTraced }: Props) {
   const { session, catalogue } = useBench();
   const [kept, setKept] = useState(() => keptStyles() !== undefined);
-  const [making, setMaking] = useState(false);
+  const [making, setMaking] = useState<'tone' | 'scale' | 'fonts'>();
   const departs = bead.departures;
   const { with: shared } = board;
   const name = shared?.type === 'look' ? shared.name : '';
@@ -37,10 +49,8 @@ export function Wears({ board, bead, subject, by, open, onOpen, traced, onTraced
         : 'all items';
   const whole = subject.type === 'page' || subject.type === 'site';
   const dressed = whole || isPiece(catalogue, subject.type);
-  const own = by.type === 'site' ? namedBy(bead.id) : undefined;
   return (
     <div className="wears">
-      {own && <OwnTone key={own} setting={own} part={bead.id} board={board} />}
       <p>
         {by.type === 'look' ? (
           <>
@@ -104,17 +114,41 @@ export function Wears({ board, bead, subject, by, open, onOpen, traced, onTraced
       >
         <Layers2 size={14} aria-hidden /> Trace
       </button>
-      {whole && (
+      {whole && bead.group === 'tone' && (
         <button
           type="button"
           className="btn btn-sm wardrobe-open"
           title="A tone of the site's own"
-          onClick={() => setMaking(true)}
+          onClick={() => setMaking('tone')}
         >
           <Palette size={14} aria-hidden /> New tone
         </button>
       )}
-      {making && <NewTone onClose={() => setMaking(false)} />}
+      {whole && LETTERED.has(bead.group) && (
+        <button
+          type="button"
+          className="btn btn-sm wardrobe-open"
+          aria-label="Fonts"
+          title="Fonts: families made of files of your own"
+          onClick={() => setMaking('fonts')}
+        >
+          <CaseSensitive size={15} aria-hidden /> <span className="wide-words">Fonts</span>
+        </button>
+      )}
+      {whole && LETTERED.has(bead.group) && (
+        <button
+          type="button"
+          className="btn btn-sm wardrobe-open"
+          aria-label="Type scale"
+          title="Type scale: sizes of all styles of type out of one"
+          onClick={() => setMaking('scale')}
+        >
+          <ALargeSmall size={14} aria-hidden /> <span className="wide-words">Type scale</span>
+        </button>
+      )}
+      {making === 'tone' && <NewTone onClose={() => setMaking(undefined)} />}
+      {making === 'fonts' && <Fonts onClose={() => setMaking(undefined)} />}
+      {making === 'scale' && <TypeScale onClose={() => setMaking(undefined)} />}
       {dressed && (
         <button
           type="button"
@@ -126,53 +160,5 @@ export function Wears({ board, bead, subject, by, open, onOpen, traced, onTraced
         </button>
       )}
     </div>
-  );
-}
-
-interface OwnToneProps {
-  /** What names it. */
-  readonly setting: string;
-  readonly part: string;
-  readonly board: Board;
-}
-
-/** The name of a tone of the site's own; it can be taken away. */
-function OwnTone({ setting, part, board }: OwnToneProps) {
-  const { session, page } = useBench();
-  const name = text(siteNode(page.document), setting);
-  const [typed, setTyped] = useState(name);
-  const take = () => {
-    const next = typed.trim();
-    if (next === '') setTyped(name);
-    else if (next !== name) session.set('site', setting, '', next);
-  };
-  return (
-    <span className="own-tone">
-      <input
-        className="input input-sm"
-        aria-label="Name of the tone"
-        value={typed}
-        maxLength={40}
-        onChange={(event) => setTyped(event.target.value)}
-        onBlur={take}
-        onKeyDown={(event) => event.key === 'Enter' && take()}
-      />
-      <button
-        type="button"
-        className="link"
-        title="Sections of this page wear the first tone again; those of other pages look as if they did"
-        onClick={() =>
-          session.edit([
-            ...withoutTone(
-              page.document,
-              part,
-              board.bands.map((each) => each.id),
-            ),
-          ])
-        }
-      >
-        Take it away
-      </button>
-    </span>
   );
 }

@@ -36,8 +36,7 @@ export function putStyles(
   catalogue: Catalogue,
   bands: readonly string[],
 ): readonly EditBody[] {
-  const known = catalogue.types
-    .flatMap((type) => type.parts)
+  const known = catalogue.parts
     .find((each) => each.id === part.id)
     ?.properties.map((each) => each.id);
   return Object.entries(styles)

@@ -1,6 +1,5 @@
-import type { DocumentBody, EditBody, SettingReply } from '../api/client';
-import { siteNode, text, walk } from '../bench/document';
-import { keysOf, ownOf, setting } from '../bench/keys';
+import type { DocumentBody, SettingReply } from '../api/client';
+import { siteNode, text } from '../bench/document';
 
 const OWN = /^own-(\d+)$/;
 
@@ -27,27 +26,3 @@ export const namedBy = (part: string): string | undefined => {
   const own = OWN.exec(part.replace('tone.', ''))?.[1];
   return own && `tone${own}`;
 };
-
-/** The edits that take one of the site's own tones away; sections of the page wear the first again. */
-export function withoutTone(
-  document: DocumentBody,
-  part: string,
-  bands: readonly string[],
-): readonly EditBody[] {
-  const site = siteNode(document);
-  const name = namedBy(part);
-  if (!name) return [];
-  return [
-    setting('site', name, '', null),
-    ...keysOf(site)
-      .filter((key) => key.startsWith(`${part}/`))
-      .flatMap((key) =>
-        bands
-          .filter((band) => ownOf(site, key, band) !== undefined)
-          .map((band) => setting('site', key, band, null)),
-      ),
-    ...[...walk(document.page)]
-      .filter(({ node }) => node.type === 'section' && `tone.${text(node, 'tone')}` === part)
-      .map(({ node }) => setting(node.id, 'tone', '', null)),
-  ];
-}

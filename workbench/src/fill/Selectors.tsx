@@ -1,13 +1,11 @@
 import type { NodeBody } from '../api/client';
-import { useBench } from '../bench/context';
+import { partsOf, useBench } from '../bench/context';
 
 /** What the parts of a node are called in CSS. */
 export function Selectors({ node }: { readonly node: NodeBody }) {
   const { catalogue } = useBench();
-  const parts = catalogue.types
-    .find((each) => each.type === node.type)
-    ?.parts.filter((part) => part.elements !== '');
-  if (!parts || parts.length === 0) return null;
+  const parts = partsOf(catalogue, node.type).filter((part) => part.elements !== '');
+  if (parts.length === 0) return null;
   return (
     <details className="selectors">
       <summary>What its parts are called</summary>

@@ -1,7 +1,7 @@
 import { Command } from 'cmdk';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { settingsOf, stepName, stepOf, useBench } from '../bench/context';
+import { partsOf, settingsOf, stepName, stepOf, useBench } from '../bench/context';
 import { nameOf, siteNode, walk } from '../bench/document';
 import { toneName } from '../dress/tones';
 import { useShelf } from '../shelf/shelf';
@@ -31,8 +31,7 @@ function Finder() {
     chosen.node.type === 'item' && chosen.parent ? chosen.parent : chosen.node,
     siteNode(page.document),
   ];
-  const partsOf = (type: string) =>
-    type === 'site' ? [] : (catalogue.types.find((each) => each.type === type)?.parts ?? []);
+  const styled = (type: string) => (type === 'site' ? [] : partsOf(catalogue, type));
   const pieces = [...walk(page.document.page)].filter(({ node }) => node.type !== 'column');
   return (
     <Command label="Find a setting, a piece or a page">
@@ -60,7 +59,7 @@ function Finder() {
                 <span className="faint">{stepName[stepOf(setting)]}</span>
               </Command.Item>
             ))}
-            {partsOf(node.type)
+            {styled(node.type)
               .filter((part) => toneName(page.document, part.id.replace('tone.', '')) !== '')
               .flatMap((part) =>
                 part.properties.map((property) => (

@@ -42,7 +42,9 @@ export function CellField({ cell, start, onDone }: Props) {
         onBlur={() => finish(undefined)}
       >
         {cell.words?.map((word) => (
-          <option key={word}>{word}</option>
+          <option key={word} value={word}>
+            {cell.says?.(word) ?? word}
+          </option>
         ))}
       </select>
     );

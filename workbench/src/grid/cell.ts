@@ -12,6 +12,8 @@ export interface GridCell {
   /** Accessible name of the field that edits it. */
   readonly label: string;
   readonly words?: readonly string[];
+  /** What people read for a word, where that is another. */
+  says?(word: string): string;
   /** Why what was typed cannot be; `value` is then what was typed. */
   readonly invalid?: string | undefined;
   readonly className?: string | undefined;

@@ -1,9 +1,10 @@
-import { CircleSlash, X } from 'lucide-react';
+import { CircleSlash, MoveHorizontal, X } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import type { Cell, NodeBody, SettingReply, Tone } from '../api/client';
 import { useBench } from '../bench/context';
 import { type Key, ownOf, setting as setEdit } from '../bench/keys';
 import { pathOf } from '../bench/session';
+import { familySaid } from '../dress/families';
 import { useTrial } from '../dress/useTrial';
 import { PicturePicker } from '../fill/PicturePicker';
 import { BoxDialog, BoxSign, boxOf, inFewWords } from './Box';
@@ -88,13 +89,16 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
         ? 'none'
         : box
           ? inFewWords(text)
-          : text;
+          : (familySaid(page.document, media, setting, text) ?? `${text} (not made yet)`);
     return {
       kind: kindOf(setting),
       path,
       label: `${label}, ${where}`,
       value: refused?.value ?? text,
-      words: setting.words,
+      words: setting.words.filter(
+        (word) => word === text || familySaid(page.document, media, setting, word) !== undefined,
+      ),
+      says: (word) => familySaid(page.document, media, setting, word) ?? `${word} (not made yet)`,
       invalid: refused?.why,
       className: `${className ?? ''} ${cell.shape === 'here' ? 'cell-own' : 'cell-lent'}`,
       show: (
@@ -124,9 +128,11 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
           <span className="sr-only">
             , {cell.from}
             {cell.note ? `. No effect: ${cell.note.message}` : ''}
+            {cell.jump ? `. It jumps: ${cell.jump.message}` : ''}
             {refused ? `. Refused: ${refused.why}` : ''}
           </span>
           {cell.note && <CircleSlash size={13} className="text-warning" aria-hidden />}
+          {cell.jump && <MoveHorizontal size={14} className="text-warning" aria-hidden />}
           {after}
         </>
       ),
@@ -153,6 +159,8 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
       />
     ) : box ? (
       <BoxDialog
+        // One that is still closing takes neither the values nor the end of the next.
+        key={chosen.label}
         of={box}
         value={chosen.value}
         label={chosen.label}
@@ -165,6 +173,7 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
       />
     ) : (
       <PaintDialog
+        key={chosen.label}
         value={chosen.value}
         label={chosen.label}
         tone={chosen.setting.kind === 'hue' ? NO_TONE : tone}
@@ -211,6 +220,10 @@ export function SheetFoot({ node, value, cause, children, more }: FootProps) {
               </button>
             )}
           </span>
+        ) : cell?.jump ? (
+          <span className="text-warning" title={cell.jump.message}>
+            {cell.jump.message}
+          </span>
         ) : (
           cell && (
             <>
@@ -224,6 +237,15 @@ export function SheetFoot({ node, value, cause, children, more }: FootProps) {
           )
         )}
       </p>
+      {cell?.jump && (
+        <button
+          type="button"
+          className="link flex-none"
+          onClick={() => cell.jump && session.edit(cell.jump.asAtRest)}
+        >
+          As at rest
+        </button>
+      )}
       {children}
     </footer>
   );

@@ -12,14 +12,14 @@ import { api, ask, type LibraryItem } from '../api/client';
 import { Brand } from '../Brand';
 import { useSites } from '../shelf/shelf';
 import { ThemeButton } from '../ThemeButton';
-import { clock, fileAt, size } from './format';
+import { clock, FONTS, fileAt, size } from './format';
 import { Opened } from './Opened';
 import { RemotePicture } from './RemotePicture';
 import { SpriteIcons } from './SpriteIcons';
 import { UploadList } from './UploadList';
 import { Uploads } from './uploads';
 
-const ACCEPTED = '.jpg,.jpeg,.png,.webp,.gif,.svg,.mp4,.m4v,.webm,.vtt';
+const ACCEPTED = `.jpg,.jpeg,.png,.webp,.gif,.svg,.mp4,.m4v,.webm,.vtt,${FONTS}`;
 const POLL_MS = 700;
 
 const KINDS = {
@@ -28,12 +28,13 @@ const KINDS = {
   clips: ({ media }: LibraryItem) => media.sort === 'a clip',
   captions: ({ media }: LibraryItem) => media.sort === 'captions',
   icons: ({ media }: LibraryItem) => media.sort === 'icons',
+  fonts: ({ media }: LibraryItem) => media.sort === 'a font',
   'without words': ({ lacks }: LibraryItem) => lacks,
   unused: ({ uses }: LibraryItem) => uses.length === 0,
 } as const;
 type KindName = keyof typeof KINDS;
 
-/** What a site has of pictures, clips and captions. */
+/** What a site has of pictures, clips, captions and fonts. */
 export function Library() {
   const { id: siteId = '' } = useParams();
   const queries = useQueryClient();
@@ -251,6 +252,7 @@ function Tile({ item, siteId, open, onOpen }: TileProps) {
 
 function Preview({ site, item: { media } }: { readonly site: string; readonly item: LibraryItem }) {
   if (media.sort === 'captions') return <span className="contact-sign">CC</span>;
+  if (media.sort === 'a font') return <span className="contact-sign">Aa</span>;
   if (media.sort === 'icons') return <SpriteIcons site={site} id={media.id} few />;
   if (media.sort === 'a clip') {
     return <video src={`${fileAt(site, media.id)}#t=0.5`} preload="metadata" muted tabIndex={-1} />;

@@ -12,6 +12,9 @@ export function clock(ms: number): string {
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }
 
+/** Endings of files of fonts. */
+export const FONTS = '.woff2,.woff,.ttf,.otf';
+
 /** What a picker offers. */
 export type Sort = 'picture' | 'clip' | 'captions' | 'icons';
 

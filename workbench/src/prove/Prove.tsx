@@ -65,9 +65,7 @@ export function Prove({ length }: { readonly length: number }) {
     const id = snag.item || snag.piece;
     setTimeout(() => say({ type: 'show', id }), WIDENS);
     if (snag.dates) setOn(Date.parse(snag.dates.from));
-    const elements = catalogue.types
-      .flatMap((each) => each.parts)
-      .find((each) => each.id === snag.part)?.elements;
+    const elements = catalogue.parts.find((each) => each.id === snag.part)?.elements;
     const held = ['hover', 'focus', 'pressed'].includes(snag.state);
     say({
       type: 'hold',

@@ -26,6 +26,12 @@ function figure(value: number, unit: string): string {
   return UNITS[unit] ? `${Math.round(value * 10) / 10} ${UNITS[unit]}` : String(short);
 }
 
+/** Characters of a name that tell what it is; a text has no other name than its words. */
+const NAME = 48;
+
+const short = (name: string) =>
+  name.length > NAME ? `${name.slice(0, NAME).replace(/\s+\S*$/, '')}…` : name;
+
 /** One finding: its figures, and its ways out as they would look; each was tried on the page. */
 export function Ways({ snag, left, asked, onLook, onTaken }: Props) {
   const { page, session, catalogue, stress } = useBench();
@@ -84,7 +90,11 @@ export function Ways({ snag, left, asked, onLook, onTaken }: Props) {
   }, []);
   const piece = find(page.document, snag.piece)?.node;
   const item = snag.item ? find(page.document, snag.item)?.node : undefined;
-  const drawn = catalogue.types.some((each) => each.type === piece?.type);
+  const drawn =
+    piece !== undefined &&
+    piece.type !== 'page' &&
+    piece.type !== 'site' &&
+    catalogue.types.some((each) => each.type === piece.type);
   const box = useRef<HTMLDivElement>(null);
   const told = useRef(onTaken);
   told.current = onTaken;
@@ -97,8 +107,8 @@ export function Ways({ snag, left, asked, onLook, onTaken }: Props) {
     <div ref={box} className="ways" role="group" aria-label="The snag" tabIndex={-1}>
       <div className="ways-says">
         <h3>
-          {piece && nameOf(piece)}
-          {item && `, ${nameOf(item)}`}
+          {piece && short(nameOf(piece))}
+          {item && `, ${short(nameOf(item))}`}
           <span className="ways-kind" data-severity={snag.severity}>
             {snag.severity}
           </span>

@@ -9,6 +9,7 @@ module giostra.core {
   requires com.helger.collection;
   requires com.helger.css;
   requires com.ibm.icu;
+  requires dec;
   requires ical4j.core;
   requires org.apache.commons.csv;
   requires org.jsoup;

@@ -51,16 +51,20 @@ class AccessJourney {
   }
 
   private static void wears(Page page, String theme) {
-    // Colours go over from one to the other: how long that takes is the machine's affair.
+    // Colours go over from one to the other: to their end at once, since a page in which nothing
+    // else moves was seen to draw no more frames, and a transition in it never to end.
     page.evaluate(
         """
         async (theme) => {
           document.documentElement.dataset.theme = theme;
-          const frame = () => new Promise((next) => requestAnimationFrame(next));
+          const frame = () => new Promise((next) => {
+            requestAnimationFrame(next);
+            setTimeout(next, 500);
+          });
           await frame();
           await frame();
           for (const each of document.getAnimations())
-            if (each instanceof CSSTransition) await each.finished.catch(() => {});
+            if (each instanceof CSSTransition) each.finish();
         }\
         """,
         theme);
@@ -168,6 +172,10 @@ class AccessJourney {
     bench.bead("Dusk").click();
     bench.cell("site", "tone.dusk/rest/tone-ink", "desktop").waitFor();
     assertThat(both(page, "iframe")).as("a tone").isEmpty();
+    page.getByLabel("Parts of what").selectOption("type");
+    bench.button("Type scale").click();
+    page.waitForSelector(".type-list li");
+    assertThat(dialog(page)).as("a scale of type").isEmpty();
     Bench.open(page, api, Api.DEMO, "dress", "four-houses");
     bench.button("Wardrobe").click();
     page.waitForSelector(".hanger");

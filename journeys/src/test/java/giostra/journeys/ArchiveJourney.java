@@ -15,7 +15,6 @@ import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import giostra.server.testing.Postgres;
-import giostra.server.testing.Process;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -87,9 +86,10 @@ class ArchiveJourney {
     byte[] archive = api.get(way).bytes();
     assertThat(api.get(way).bytes()).as("written twice").isEqualTo(archive);
     try (Postgres database = Postgres.start();
-        Process other =
-            Process.start(
+        Giostra.Running other =
+            Giostra.start(
                 database,
+                "--giostra.demo=false",
                 "--giostra.hosts[0].name=Falena",
                 "--giostra.hosts[0].forms[0]=" + api.falena() + "/watch/{id}",
                 "--giostra.hosts[0].embed=" + api.falena() + "/embed/{id}?autoplay=1",

@@ -56,9 +56,7 @@ class ChangesJourney {
       return WAYS;
     }
     if (direction.equals("rtl")) {
-      return manner == Manner.PUSH || manner == Manner.WIPE || manner == Manner.MOVE
-          ? new int[][] {WAYS[0]}
-          : new int[0][];
+      return manner == Manner.PUSH ? new int[][] {WAYS[0]} : new int[0][];
     }
     return manner.sided()
         ? new int[][] {WAYS[0], WAYS[1]}

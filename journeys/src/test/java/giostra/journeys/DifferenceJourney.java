@@ -50,21 +50,27 @@ class DifferenceJourney {
         .filter(kind -> only.isEmpty() || only.equals(kind));
   }
 
+  /** So many are typed on one page. */
+  private static final int AT_ONCE = 6;
+
   /** A pair: ids of the piece that is left as it is, and of the one that is changed. */
   private record Pair(Difference difference, String left, String changed) {}
 
   @ParameterizedTest
   @MethodSource("kinds")
   void everySettingMakesADifferenceOnTheLivePage(String kind, Api api, Chromium.Open chromium) {
-    var same = new ArrayList<String>();
-    // Those on a page of their own, so that the bench has few pieces to show.
-    for (boolean typed : List.of(true, false)) {
-      List<Difference> some =
-          Difference.all().stream()
-              .filter(each -> each.kind().equals(kind))
-              .filter(each -> typed == (Runs.deep() || TYPED.contains(each)))
-              .toList();
-      same.addAll(alike(some, api, chromium, typed));
+    List<Difference> all =
+        Difference.all().stream().filter(each -> each.kind().equals(kind)).toList();
+    List<Difference> typed =
+        all.stream().filter(each -> Runs.deep() || TYPED.contains(each)).toList();
+    var same =
+        new ArrayList<>(
+            alike(
+                all.stream().filter(each -> !typed.contains(each)).toList(), api, chromium, false));
+    // Some at a time, so that the bench has few pieces to show.
+    for (int from = 0; from < typed.size(); from += AT_ONCE) {
+      List<Difference> some = typed.subList(from, Math.min(typed.size(), from + AT_ONCE));
+      same.addAll(alike(some, api, chromium, true));
     }
     assertThat(same).as("no difference made by").isEmpty();
   }
@@ -97,7 +103,7 @@ class DifferenceJourney {
           api.at(
               api.get("/api/pages/" + id + "/releases").json().get(0).path("address").asString());
     } else {
-      Edit[] edits = pairs.stream().map(pair -> edit(pair, document)).toArray(Edit[]::new);
+      Edit[] edits = pairs.stream().map(pair -> edit(api, pair, document)).toArray(Edit[]::new);
       assertThat(api.edit(id, 0, edits).status()).isEqualTo(200);
       address = api.publish(id);
     }
@@ -118,34 +124,51 @@ class DifferenceJourney {
   }
 
   /**
-   * What goes through the screen: the first of each sort of field that there is, and of each kind
-   * the first of its sheet and of its form; in a deep run all.
+   * What goes through the screen: of each sort of field, in the sheet and in the form, the first of
+   * those that SettingsJourney types none of; in a deep run all.
    */
   private static final Set<Difference> TYPED = oneOfEachSort();
 
   private static Set<Difference> oneOfEachSort() {
     var seen = new HashSet<String>();
+    SettingCase.all().forEach(each -> seen.add(sort(each.type().setting(each.setting()))));
     var typed = new HashSet<Difference>();
     for (Difference each : Difference.all()) {
       Setting<?> setting = each.type().setting(each.setting());
-      String place = each.ofItem() + " " + setting.byBand() + " ";
-      boolean ofSort = seen.add(place + setting.kind().getClass());
-      boolean ofKind = seen.add(place + each.kind());
-      // Pictures are picked by their name, which no edit knows.
-      boolean ofMedia = setting.kind() instanceof MediaKind;
-      if (each.benchOnly() || ofMedia || ofSort || ofKind) {
+      boolean ofSort = seen.add(sort(setting));
+      // What is a guide of the bench alone shows nowhere else.
+      boolean guide = each.benchOnly() && seen.add(each.setting());
+      if (ofSort || guide) {
         typed.add(each);
       }
     }
     return typed;
   }
 
-  private static Edit edit(Pair pair, Document document) {
+  private static String sort(Setting<?> setting) {
+    return setting.byBand() + " " + setting.kind().getClass();
+  }
+
+  private static String named(Api api, String file) {
+    return api.get("/api/sites/velluta/media")
+        .json()
+        .valueStream()
+        .filter(each -> each.path("name").asString().equals(file))
+        .map(each -> each.path("id").asString())
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static Edit edit(Api api, Pair pair, Document document) {
     Difference each = pair.difference();
     String node = each.ofItem() ? pair.changed() + "-1" : pair.changed();
     Setting<?> setting = each.type().setting(each.setting());
-    return new Edit.SetValue(
-        node, setting.id(), setting.byBand() ? "desktop" : "", Difference.raw(each.value()));
+    // A file is picked by its name, and said by its id.
+    Object raw =
+        setting.kind() instanceof MediaKind
+            ? named(api, each.value())
+            : Difference.raw(each.value());
+    return new Edit.SetValue(node, setting.id(), setting.byBand() ? "desktop" : "", raw);
   }
 
   /**

@@ -2,6 +2,7 @@ package giostra.journeys;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -34,6 +35,7 @@ import java.util.Objects;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
 
 /**
  * How things look, by a designer: a press on the stage leads to a part, the board shows it in each
@@ -119,8 +121,8 @@ class DressJourney {
     page.locator("[data-node='s-one']").click();
     bench.step("Fill");
     Locator tone = page.locator(".field[data-setting='tone'] select");
-    assertThat(tone.locator("option").allInnerTexts())
-        .containsExactly("paper", "leaf", "dusk", "Moss");
+    PlaywrightAssertions.assertThat(tone.locator("option"))
+        .hasText(new String[] {"paper", "leaf", "dusk", "Moss"});
     tone.selectOption("own-1");
     bench.saved();
     Map<ToneColour, Colour> made = MadeTone.of(Colour.parse("#3f6b2a"), true);
@@ -240,6 +242,7 @@ class DressJourney {
             + ".startsWith('radial-gradient(at 50% 10%')");
     assertThat(Axe.within(page, "dialog[open] .modal-box")).isEmpty();
     page.keyboard().press("Escape");
+    PlaywrightAssertions.assertThat(page.locator("dialog[open]")).hasCount(0);
     waitFor(page, stage, ".g-panel", "backgroundImage", ground);
     assertThat(api.page(id).path("revision").asInt()).isZero();
     around(bench, "tabs.panel/rest/edge", "3", "3", "3", "0");
@@ -247,6 +250,7 @@ class DressJourney {
     page.keyboard().press("Space");
     assertThat(Axe.within(page, "dialog[open] .modal-box")).isEmpty();
     page.keyboard().press("Escape");
+    PlaywrightAssertions.assertThat(page.locator("dialog[open]")).hasCount(0);
     around(bench, "tabs.panel/rest/corners", "0", "26px", "1.5rem", "0");
     bench.bead("Heading").click();
     around(bench, "tabs.heading/rest/padding-sides", "30px", "6");
@@ -395,11 +399,117 @@ class DressJourney {
         .isEqualTo("710");
   }
 
+  /**
+   * Sizes of all words out of one, tried on the stage and laid on. By hand: 17 x 1.5^4 = 86.06 px
+   * on a screen of 800 px, 16 x 1.2^4 = 33.18 at 360, and at 390 of the 440 px between them 30 on.
+   */
+  @Test
+  void aScaleOfTypeIsTriedOnAndLaidOverAllPages(Api api, Page page) {
+    String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
+    page.setViewportSize(1280, 800);
+    Bench bench = Bench.open(page, api, id, "dress", "page");
+    Frame stage = bench.stage();
+    stage.waitForSelector("h1");
+    String before = css(stage, "h1", "fontSize");
+    page.getByLabel("Parts of what").selectOption("page");
+    bench.button("Type scale").click();
+    page.locator("dialog[open] fieldset")
+        .filter(hasText("On large screens"))
+        .getByLabel("Ratio")
+        .fill("1.5");
+    sized(stage, 86.0625);
+    page.keyboard().press("Escape");
+    waitFor(page, stage, "h1", "fontSize", before);
+    assertThat(api.document(id).site().values().styles())
+        .isEqualTo(api.document(Api.DEMO).site().values().styles());
+
+    bench.button("Type scale").click();
+    Locator ratio =
+        page.locator("dialog[open] fieldset")
+            .filter(hasText("On large screens"))
+            .getByLabel("Ratio");
+    ratio.fill("3");
+    PlaywrightAssertions.assertThat(page.locator("dialog[open] [role=alert]"))
+        .containsText("ratio of the scale is 3");
+    ratio.fill("1.5");
+    page.locator("dialog[open]").getByText("Lay it on").click();
+    bench.saved();
+    sized(stage, 86.0625);
+    // What follows the scale says so.
+    bench.bead("Heading 1").click();
+    bench.cell("page", "page.heading-1/rest/text-size", "desktop").click();
+    PlaywrightAssertions.assertThat(page.locator(".foot"))
+        .containsText("from the type style “Title”");
+
+    String live = api.publish(id);
+    page.navigate(live);
+    sized(page.mainFrame(), 86.0625);
+    page.setViewportSize(390, 844);
+    sized(page.mainFrame(), 33.1776 + (86.0625 - 33.1776) * 30 / 440);
+    assertThat(api.post("/api/pages/" + id + "/undo", null).status()).isEqualTo(200);
+    assertThat(api.document(id).site().values().styles())
+        .isEqualTo(api.document(Api.DEMO).site().values().styles());
+  }
+
+  /** The widths of the words of all headings of tabs, px. */
+  private static final String WORDS_OF_HEADINGS =
+      """
+      () => [...document.querySelectorAll('[data-piece=four-houses] [role=tab]')].map((tab) => {
+        const words = document.createRange();
+        const name = [...tab.childNodes].find((each) => each.nodeType === 3 && each.data.trim());
+        words.selectNodeContents(name ?? tab.querySelector('span:not(.g-head-icon)') ?? tab);
+        return words.getBoundingClientRect().width;
+      })
+      """;
+
+  /** What takes other room under the pointer is told, and Chromium has it by as much. */
+  @Test
+  void whatJumpsUnderThePointerIsToldOnTheBoard(Api api, Page page) {
+    String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
+    Bench bench = Bench.open(page, api, id, "dress", "four-houses");
+    bench.bead("Heading").click();
+    bench.cell("four-houses", "tabs.heading/hover/weight", "desktop").waitFor();
+    bench.set("four-houses", "tabs.heading/hover/weight", "desktop", "800");
+    bench.saved();
+    bench.cell("four-houses", "tabs.heading/hover/weight", "desktop").click();
+    Locator foot = page.locator(".foot");
+    PlaywrightAssertions.assertThat(foot).containsText("px wider under the pointer");
+    double told =
+        Double.parseDouble(
+            foot.innerText().replaceAll("(?s).*?([0-9.]+) px wider under the pointer.*", "$1"));
+
+    Page live = page.context().newPage();
+    live.setViewportSize(1280, 800);
+    live.navigate(api.publish(id));
+    live.waitForSelector("[data-piece=four-houses][data-live]");
+    live.evaluate("() => document.fonts.ready.then(() => true)");
+    JsonNode rest = Js.ask(live, WORDS_OF_HEADINGS, null);
+    CDPSession browser = live.context().newCDPSession(live);
+    LooksJourney.hold(browser, "hover", "[data-piece=four-houses] [role=tab]");
+    JsonNode there = Js.ask(live, WORDS_OF_HEADINGS, null);
+    double most = 0;
+    for (int at = 0; at < rest.size(); at++) {
+      most = Math.max(most, there.get(at).asDouble() - rest.get(at).asDouble());
+    }
+    assertThat(most).isCloseTo(told, org.assertj.core.api.Assertions.within(0.2));
+
+    bench.button("As at rest").click();
+    bench.saved();
+    PlaywrightAssertions.assertThat(foot).not().containsText("under the pointer");
+  }
+
+  /** Waits until the first heading is so large, px, but for what CSS rounds. */
+  private static void sized(Frame frame, double px) {
+    frame.waitForFunction(
+        "(px) => Math.abs(parseFloat(getComputedStyle(document.querySelector('h1')).fontSize) - px) < .03",
+        px);
+  }
+
   /** A site begins in a whole dress, and tries on another one. */
   @Test
   void aSiteWearsAWholeDress(Api api, Page page) {
     String name = "Pressed " + System.nanoTime();
-    page.navigate(api.at("/"));
+    page.navigate(api.at("/?find=nothing-like-it"));
     page.getByPlaceholder("Its name").fill(name);
     page.locator(".dress-choice label").filter(hasText("Press")).click();
     page.getByText("Add site").click();

@@ -289,12 +289,15 @@ class GestureJourney {
     double finger = Double.NaN;
     double lag = 0;
     double before = frames.getFirst().path("now").asDouble();
+    double waited = 0;
     for (JsonNode frame : frames) {
       double now = frame.path("now").asDouble();
       double x = frame.path("finger").asDouble(Double.NaN);
       double byFinger = Double.isNaN(finger) || Double.isNaN(x) ? 0 : Math.abs(x - finger);
       finger = x;
-      double ms = Math.max(17, now - before);
+      // What is noted in a frame was drawn by the one before: of the two the longer counts.
+      double ms = Math.max(17, Math.max(waited, now - before));
+      waited = now - before;
       before = now;
       // A touch may be told in the frame before the one that draws it.
       double reach = byFinger + lag;

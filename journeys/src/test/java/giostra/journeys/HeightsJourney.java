@@ -30,10 +30,12 @@ class HeightsJourney {
   /** Pages with a zoom; in a deep run the demo and drawn pages with both. */
   static Stream<Arguments> subjects() {
     return Stream.concat(
-        Stream.of(
-            Arguments.of("demo", 1.1), Arguments.of("nested", 1.0), Arguments.of("varied-1", 1.0)),
+        Stream.of(Arguments.of("demo", 1.1), Arguments.of("varied-1", 1.0)),
         Runs.deep()
-            ? Stream.of(Arguments.of("demo", 1.0), Arguments.of("varied-2", 1.1))
+            ? Stream.of(
+                Arguments.of("nested", 1.0),
+                Arguments.of("demo", 1.0),
+                Arguments.of("varied-2", 1.1))
             : Stream.of());
   }
 

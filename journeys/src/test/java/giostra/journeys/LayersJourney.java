@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
 import giostra.core.anatomy.PageParts;
+import giostra.core.anatomy.TypeStyles;
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
 import giostra.core.layout.Resolution;
@@ -13,6 +14,7 @@ import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.look.Scope;
 import giostra.core.look.State;
+import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.output.Compiled;
 import giostra.core.output.Compiler;
@@ -35,6 +37,7 @@ import giostra.core.testing.Runs;
 import giostra.core.value.Colour;
 import giostra.core.value.Ground;
 import giostra.core.value.Ink;
+import giostra.core.value.TypeStyle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -45,8 +48,9 @@ import org.junit.jupiter.api.extension.ExtendWith;
 
 /**
  * Everybody speaks at once: documents in which site, looks, page, sections, pieces and items say at
- * random what colours parts have in which state and band. What the cascade says of each has to be
- * what the browser has.
+ * random what colours and weights parts have in which state and band, which style of type their
+ * words are set in, and how heavy such a style is. What the cascade says of each has to be what the
+ * browser has.
  */
 @ExtendWith(Chromium.class)
 class LayersJourney {
@@ -110,7 +114,7 @@ class LayersJourney {
       }
     }
     assertThat(wrong).as("of %d", looked).isEmpty();
-    assertThat(looked).isGreaterThan(2_500);
+    assertThat(looked).isGreaterThan(4_000);
   }
 
   private static String held(State state) {
@@ -158,6 +162,27 @@ class LayersJourney {
                   seen.ground ? "backgroundColor" : "color",
                   colour(document, item, seen, state, Resolution.scope(document, item), band),
                   seen.part + " of " + item.id() + ", " + state + " at " + band.id()));
+          if (seen.part.has(Property.WEIGHT)) {
+            all.add(
+                new Asked(
+                    seen.selector.replace("?", item.id()),
+                    "fontWeight",
+                    Integer.toString(
+                        Cascade.value(
+                            seen.part,
+                            Property.WEIGHT,
+                            state,
+                            Resolution.scope(document, item),
+                            band)),
+                    "weight of "
+                        + seen.part
+                        + " of "
+                        + item.id()
+                        + ", "
+                        + state
+                        + " at "
+                        + band.id()));
+          }
         }
       }
     }
@@ -202,7 +227,7 @@ class LayersJourney {
       sections.add(new Section("s-" + i, own, blocks));
     }
     return new Document(
-        new Site(Bands.INITIAL, said(Values.NONE, null), looks),
+        new Site(Bands.INITIAL, styled(said(Values.NONE, null)), looks),
         new giostra.core.page.Page("page", said(Values.NONE, null), sections));
   }
 
@@ -226,6 +251,36 @@ class LayersJourney {
     return (Piece) kind.make(kind.word() + "-" + ids++, says, items);
   }
 
+  /** With a weight of a part, or the style of type that its words are set in. */
+  private Values typed(Values values, Part part, State state, Band band) {
+    return switch (random.nextInt(4)) {
+      case 0 -> values.withStyle(part.key(Property.WEIGHT, state), band.id(), weight());
+      case 1 ->
+          values.withStyle(
+              part.key(Property.TYPE, state),
+              band.id(),
+              TypeStyle.values()[random.nextInt(TypeStyle.values().length)]);
+      default -> values;
+    };
+  }
+
+  private int weight() {
+    return 100 + 10 * random.nextInt(80);
+  }
+
+  /** What a site says of some styles of type as well. */
+  private Values styled(Values values) {
+    Values all = values;
+    for (TypeStyle style : TypeStyle.values()) {
+      if (random.nextInt(3) == 0) {
+        Band band = Bands.INITIAL.all().get(random.nextInt(Bands.INITIAL.all().size()));
+        StyleKey key = TypeStyles.part(style).key(Property.WEIGHT, State.REST);
+        all = all.withStyle(key, band.id(), weight());
+      }
+    }
+    return all;
+  }
+
   /** With some values of the parts that are looked at, of one kind or of all. */
   private Values said(Values values, @org.jspecify.annotations.Nullable NodeType kind) {
     Values all = values;
@@ -242,6 +297,9 @@ class LayersJourney {
               ? Map.entry(Property.GROUND, new Ground.Plain(ink))
               : Map.entry(Property.INK, ink);
       all = all.withStyle(seen.part.key(value.getKey(), state), band.id(), value.getValue());
+      if (seen.part.has(Property.WEIGHT)) {
+        all = typed(all, seen.part, state, band);
+      }
     }
     return all;
   }

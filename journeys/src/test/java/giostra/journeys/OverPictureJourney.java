@@ -10,6 +10,8 @@ import giostra.core.format.DocumentJson;
 import giostra.core.layout.PictureSizes;
 import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
+import giostra.core.page.Block;
+import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
@@ -22,6 +24,8 @@ import giostra.core.page.Starters;
 import giostra.core.piece.slider.SlideContrast;
 import giostra.core.piece.slider.Slider;
 import giostra.core.piece.slider.SliderSettings;
+import giostra.core.snag.OnGround;
+import giostra.core.snag.OnPicture;
 import giostra.core.testing.Runs;
 import giostra.core.value.Colour;
 import giostra.core.value.Focus;
@@ -89,8 +93,16 @@ class OverPictureJourney {
               [letters.x + scrollX, own.y + scrollY, letters.width, own.height, getComputedStyle(it).color];
           }
         }
+        for (const it of document.querySelectorAll('.g-grounded h2, .g-grounded .g-text')) {
+          const range = document.createRange();
+          range.selectNodeContents(it);
+          const letters = range.getBoundingClientRect();
+          const own = it.getBoundingClientRect();
+          found[it.id.slice(2)] =
+            [letters.x + scrollX, own.y + scrollY, letters.width, own.height, getComputedStyle(it).color];
+        }
         const sheet = new CSSStyleSheet();
-        sheet.replaceSync('.g-copybox{visibility:hidden}');
+        sheet.replaceSync('.g-copybox,.g-grounded h2,.g-grounded .g-text{visibility:hidden}');
         document.adoptedStyleSheets.push(sheet);
         return found;
       }
@@ -199,6 +211,10 @@ class OverPictureJourney {
     for (int n = first; n < first + slides; n++) {
       sections.add(slide(random, pictures.get(n % pictures.size()), n));
     }
+    return document(sections);
+  }
+
+  private static Document document(List<Section> sections) {
     return new Document(
         new Site(Bands.INITIAL, Values.NONE),
         new giostra.core.page.Page(
@@ -232,6 +248,77 @@ class OverPictureJourney {
     assertThat(sorted[sorted.length / 2]).isLessThan(0.05);
   }
 
+  private static Section grounded(Random random, String picture, int n) {
+    BlockSettings.Side[] sides = BlockSettings.Side.values();
+    BlockSettings.Side side = sides[random.nextInt(sides.length)];
+    Values said = Values.NONE.with(BlockSettings.ALIGN, "desktop", side);
+    return new Section(
+        "g-" + n,
+        Values.NONE
+            .with(SectionSettings.GROUND, Values.ALL, picture)
+            .with(SectionSettings.PADDING, "desktop", Length.px(16 + random.nextInt(40)))
+            .with(SectionSettings.SPACE_ABOVE, "desktop", Length.px(random.nextInt(300)))
+            .with(SectionSettings.SPACE_BELOW, "desktop", Length.px(random.nextInt(300)))
+            .withStyle(
+                StyleKey.parse("section.overlay/rest/ground"),
+                "desktop",
+                Ground.parse(OVERLAYS.get(random.nextInt(OVERLAYS.size())))),
+        List.of(
+            new Block.Heading(
+                "title-" + n,
+                said.with(BlockSettings.HEADING_TEXT, Values.ALL, "Evenings under glass, " + n)),
+            new Block.Text(
+                "text-" + n,
+                said.with(
+                    BlockSettings.PARAGRAPHS,
+                    Values.ALL,
+                    "The doors are open from dusk until the last guest has gone, and the paths are"
+                        + " lit as far as the pond. Bring something warm.")),
+            new Block.Button(
+                "button-" + n, said.with(BlockSettings.LABEL, Values.ALL, "See the evenings"))));
+  }
+
+  /** The words of a section on the picture that is its ground. */
+  @Test
+  void wordsOfASectionAreReadOnThePictureThatIsItsGround(Api api, Chromium.Open chromium)
+      throws IOException {
+    int sections = Runs.of(8, 60);
+    var pictures = new Pictures(api, sections);
+    var differences = new ArrayList<Double>();
+    var worst = new ArrayList<String>();
+    for (int first = 0; first < sections; first += AT_ONCE) {
+      var random = new Random(SEED + first);
+      var all = new ArrayList<Section>();
+      for (int n = first; n < Math.min(sections, first + AT_ONCE); n++) {
+        all.add(grounded(random, pictures.ids().get(n % pictures.ids().size()), n));
+      }
+      Document document = document(all);
+      String address = api.publish(api.newPage(pictures.site, document));
+      for (int width : WIDTHS) {
+        Drawn drawn = Drawn.of(chromium, address, width, "");
+        for (Section section : all) {
+          for (OnPicture.Found each : OnGround.at(document, pictures, section, width)) {
+            double off = Math.abs(drawn.contrast(each.of()) - each.contrast());
+            differences.add(off);
+            worst.add(
+                "%.3f at %d px: %s, %.3f read".formatted(off, width, each.of(), each.contrast()));
+          }
+        }
+      }
+    }
+    worst.sort(java.util.Comparator.reverseOrder());
+    double[] sorted = differences.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+    System.out.printf(
+        "measured: %d words on grounds, half within %.3f, 95 %% within %.3f, worst%n  %s%n",
+        sorted.length,
+        sorted[sorted.length / 2],
+        sorted[sorted.length * 95 / 100],
+        String.join("\n  ", worst.subList(0, Math.min(5, worst.size()))));
+    assertThat(sorted).hasSize(2 * WIDTHS.length * sections);
+    assertThat(sorted[sorted.length / 2]).isLessThan(0.05);
+    assertThat(sorted[sorted.length * 95 / 100]).isLessThan(CLOSE);
+  }
+
   private static void compare(
       Document document,
       PictureSizes pictures,
@@ -243,7 +330,7 @@ class OverPictureJourney {
         .pieces()
         .forEach(piece -> {
           Item item = piece.items().getFirst();
-          for (SlideContrast.Found each :
+          for (OnPicture.Found each :
               SlideContrast.at(document, pictures, (Slider) piece, item, width)) {
             String name = item.id() + " " + each.part().id();
             double seen = drawn.contrast(name);

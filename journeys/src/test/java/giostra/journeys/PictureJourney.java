@@ -3,6 +3,7 @@ package giostra.journeys;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ScreenshotType;
 import giostra.core.fit.Crop;
@@ -13,7 +14,9 @@ import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
+import giostra.core.page.PageSettings;
 import giostra.core.page.Section;
+import giostra.core.page.TrackSettings;
 import giostra.core.piece.carousel.Carousel;
 import giostra.core.piece.carousel.CarouselSettings;
 import giostra.core.value.Focus;
@@ -285,5 +288,88 @@ class PictureJourney {
                   "() => { const b = document.querySelector('#g-alone img').getBoundingClientRect(); return b.width / b.height + 0.0000001 }");
       assertThat(ratio).isCloseTo(1.5, Offset.offset(0.01));
     }
+  }
+
+  private static Item card(String id, String heading, String button) {
+    Values values =
+        Values.NONE
+            .with(ItemSettings.PICTURE, Values.ALL, "glasshouse-at-dusk")
+            .with(ItemSettings.ALT, Values.ALL, "Three domes")
+            .with(ItemSettings.HEADING, Values.ALL, heading)
+            .with(ItemSettings.LINK.address(), Values.ALL, "#to-" + id);
+    return new Item(
+        id,
+        button.isEmpty()
+            ? values
+            : values
+                .with(ItemSettings.BUTTON, Values.ALL, button)
+                .with(ItemSettings.BUTTON_LINK.address(), Values.ALL, "#button-" + id));
+  }
+
+  private static String led(Page page, String selector) {
+    page.evaluate("() => history.replaceState(null, '', location.pathname)");
+    // Whatever lies over it there is what is pressed.
+    page.locator(selector).first().click(new Locator.ClickOptions().setForce(true));
+    return page.evaluate("() => location.hash").toString();
+  }
+
+  private static Page cards(
+      CarouselSettings.LinkOn on, String site, Api api, Chromium.Open chromium) {
+    Values values =
+        Values.NONE
+            .with(CarouselSettings.LINK_ON, Values.ALL, on)
+            .with(TrackSettings.IN_VIEW, "desktop", 2);
+    var cards =
+        new Carousel(
+            "cards",
+            values,
+            List.of(card("named", "A night among ferns", "Plan it"), card("bare", "", "")));
+    var title =
+        new Block.Heading(
+            "title",
+            Values.NONE
+                .with(BlockSettings.HEADING_TEXT, Values.ALL, "Cards")
+                .with(BlockSettings.LEVEL, Values.ALL, 1));
+    Page live = chromium.page(1280, 900);
+    live.navigate(
+        api.publish(
+            api.newPage(
+                site,
+                new Document(
+                    api.document(Api.DEMO).site(),
+                    new giostra.core.page.Page(
+                        "page",
+                        Values.NONE.with(PageSettings.TITLE, Values.ALL, "Cards"),
+                        List.of(new Section("s", Values.NONE, List.of(title, cards))))))));
+    live.waitForFunction("() => 'live' in document.querySelector('[data-piece]').dataset");
+    assertThat(Axe.found(live)).as(on.name()).isEmpty();
+    return live;
+  }
+
+  /** The link of a card is on its heading, on its picture, or on all of it but what is a link. */
+  @Test
+  void aCardLeadsFromWhereItIsAskedTo(Api api, Chromium.Open chromium) {
+    String first = "#g-cards .g-item:nth-child(1) ";
+    String second = "#g-cards .g-item:nth-child(2) ";
+    String site = api.copyOfDemo();
+
+    Page heading = cards(CarouselSettings.LinkOn.HEADING, site, api, chromium);
+    // A button of its own leads elsewhere; a card without words is not without its link.
+    assertThat(led(heading, first + ".g-button")).isEqualTo("#button-named");
+    assertThat(led(heading, first + ".g-shot")).isEmpty();
+    assertThat(led(heading, second + ".g-shot")).isEqualTo("#to-bare");
+    assertThat(heading.locator(second + "a").getAttribute("aria-label")).isEqualTo("Three domes");
+
+    Page picture = cards(CarouselSettings.LinkOn.PICTURE, site, api, chromium);
+    assertThat(led(picture, first + ".g-shot")).isEqualTo("#to-named");
+    assertThat(led(picture, first + ".g-body")).isEmpty();
+    assertThat(led(picture, first + ".g-button")).isEqualTo("#button-named");
+    assertThat(picture.locator(first + ".g-leads").getAttribute("aria-label"))
+        .isEqualTo("A night among ferns");
+
+    Page whole = cards(CarouselSettings.LinkOn.CARD, site, api, chromium);
+    assertThat(led(whole, first + ".g-shot")).isEqualTo("#to-named");
+    assertThat(led(whole, first + ".g-body")).isEqualTo("#to-named");
+    assertThat(led(whole, first + ".g-button")).isEqualTo("#button-named");
   }
 }

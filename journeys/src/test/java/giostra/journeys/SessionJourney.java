@@ -20,7 +20,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** Between the screen and the server: two windows, no network, and a stage that never drifts. */
 @ExtendWith({Giostra.class, Chromium.class})
 class SessionJourney {
-  private static final int EDITS = Runs.of(50, 400);
+  private static final int EDITS = Runs.of(30, 400);
 
   @Test
   void twoWindowsThatSetDifferentValuesBothKeepTheirs(Api api, Chromium.Open chromium) {

@@ -150,6 +150,20 @@ record SettingCase(
             "moonflower.jpg",
             "all('meta[property=\"og:image\"]').length",
             "1"),
+        of(
+            NodeType.PAGE,
+            "page",
+            "ownCss",
+            ".g-button { letter-spacing: 3px }",
+            "css('#g-section .g-button').letterSpacing",
+            "3px"),
+        of(
+            NodeType.SITE,
+            "site",
+            "ownCss",
+            ".g-button { letter-spacing: 5px }",
+            "css('#g-section .g-button').letterSpacing",
+            "5px"),
         of(NodeType.SITE, "site", "name", "Lume", "document.title", "Lume")
             .needing(need("page", "title", "")),
         // Midnight in Tokyo is nine hours before that of UTC: 2020-01-01 began at 15:00 the day

@@ -93,6 +93,9 @@ class SettingsJourney {
         .filter(key -> key.matches("site\\.tone\\d"))
         .forEach(key -> tried.put(key, "DressJourney"));
     there.stream()
+        .filter(key -> key.matches("site\\.font\\d"))
+        .forEach(key -> tried.put(key, "FontsJourney"));
+    there.stream()
         .filter(key -> key.startsWith("page.trace"))
         .forEach(key -> tried.put(key, "TraceJourney"));
     assertThat(tried.keySet()).containsExactlyInAnyOrderElementsOf(there);
@@ -123,7 +126,7 @@ class SettingsJourney {
       `DifferenceJourney` (one of each sort of field through the screen, in a deep run all) with a
       piece that is alike but for it; links to what is kept on the site are put in and followed by
       `StockJourney`, files that pieces follow by `ContentJourney`; icon sprites are put in by
-      `LibraryJourney`, looks are worn, named and dropped, tones made by `DressJourney`, pictures that pages are
+      `LibraryJourney`, looks are worn, named and dropped, tones made by `DressJourney`, fonts taken in by `FontsJourney`, pictures that pages are
       held against are laid over the stage by `TraceJourney`. How parts look is tried by
       `LooksJourney`, and for players, held in each of their states, by `PartsJourney`. A setting that is missing here or has no case fails; with
       `-Dgiostra.write=true` it writes this list.

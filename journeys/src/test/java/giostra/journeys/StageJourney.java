@@ -25,7 +25,7 @@ import tools.jackson.databind.JsonNode;
  */
 @ExtendWith({Giostra.class, Chromium.class})
 class StageJourney {
-  private static final int WIDTHS = Runs.of(4, 12);
+  private static final int WIDTHS = Runs.of(3, 12);
   private static final List<Integer> HEIGHTS =
       Runs.deep() ? List.of(480, 800, 1100, 1600) : List.of(480, 1100);
 
@@ -74,7 +74,6 @@ class StageJourney {
     for (int high : HEIGHTS) {
       for (int at = 0; at < WIDTHS; at++) {
         int wide = 320 + at * (1600 / WIDTHS);
-        bench.navigate(api.at("/"));
         bench.evaluate(
             "([wide, high]) => { localStorage.setItem('giostra.width', wide); localStorage.setItem('giostra.screen', high) }",
             List.of(wide, high));
@@ -106,9 +105,8 @@ class StageJourney {
     Page window = chromium.page(390, 700 + Screen.BARS);
     window.navigate(api.publish(id));
     Page bench = chromium.page(1280, 900);
-    bench.navigate(api.at("/"));
-    bench.evaluate(
-        "() => { localStorage.setItem('giostra.width', 390); localStorage.setItem('giostra.screen', 700) }");
+    bench.addInitScript(
+        "localStorage.setItem('giostra.width', 390); localStorage.setItem('giostra.screen', 700)");
     Frame stage = Bench.open(bench, api, id, "arrange", "openings").stage();
     String high =
         "() => Math.round(document.querySelector('[data-piece=openings] .g-slide').getBoundingClientRect().height)";

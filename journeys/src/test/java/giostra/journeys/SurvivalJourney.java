@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
 import giostra.server.testing.Postgres;
 import giostra.server.testing.Process;
 import java.awt.image.BufferedImage;
@@ -95,7 +96,8 @@ class SurvivalJourney {
         app.kill();
         burst.join();
       }
-      try (Process again = Process.start(database, kept)) {
+      // It need not start cold once more.
+      try (Giostra.Running again = Giostra.start(database, kept, "--giostra.demo=false")) {
         Api api = again.api();
         int[] first = made(api, site);
         int revision = api.page(id).path("revision").asInt();

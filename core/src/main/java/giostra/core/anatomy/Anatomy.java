@@ -16,6 +16,9 @@ public final class Anatomy {
   public static final List<Part> EVERY =
       PageParts.joined(Tone.parts(), List.of(TypeParts.FAMILIES), PageParts.ALL, ofKinds());
 
+  /** What a site speaks of: all of it, and the styles of type that words are set in. */
+  public static final List<Part> OF_SITE = PageParts.joined(EVERY, TypeStyles.ALL);
+
   /** What pieces of all kinds have. */
   public static final List<Part> OF_KINDS = ofKinds();
 
@@ -28,7 +31,7 @@ public final class Anatomy {
   private static final Map<PartId, Part> ALL = new LinkedHashMap<>();
 
   static {
-    EVERY.forEach(part -> ALL.put(part.id(), part));
+    OF_SITE.forEach(part -> ALL.put(part.id(), part));
   }
 
   private Anatomy() {}

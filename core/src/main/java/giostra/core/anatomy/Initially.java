@@ -26,6 +26,7 @@ import giostra.core.value.SizeKind;
 import giostra.core.value.TimeKind;
 import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
+import giostra.core.value.TypeStyle;
 import giostra.core.value.UnderKind;
 import giostra.core.value.WholeKind;
 import java.time.Duration;
@@ -80,21 +81,38 @@ public final class Initially {
 
   /** Words of one size. */
   public static Part words(
-      Part part, Family family, int weight, Length size, double leading, ToneColour ink) {
-    return words(part, family, weight, TypeSize.of(size), leading, ink);
+      Part part,
+      TypeStyle type,
+      Family family,
+      int weight,
+      Length size,
+      double leading,
+      ToneColour ink) {
+    return words(part, type, family, weight, TypeSize.of(size), leading, ink);
   }
 
-  /** Words, in the ink of the tone. */
+  /** Words that are set in a style of type, in the ink of the tone. */
   public static Part words(
-      Part part, Family family, int weight, TypeSize size, double leading, ToneColour ink) {
+      Part part,
+      TypeStyle type,
+      Family family,
+      int weight,
+      TypeSize size,
+      double leading,
+      ToneColour ink) {
+    Part typed = part.with(Property.TYPE, new PickKind<>(TypeStyle.class), type);
+    return ink(letters(typed, family, weight, size, leading), ink);
+  }
+
+  /** Letters, whatever their ink. */
+  public static Part letters(Part part, Family family, int weight, TypeSize size, double leading) {
     boolean display = family == Family.DISPLAY;
     return part.with(Property.FAMILY, new PickKind<>(Family.class), family)
         .with(Property.WEIGHT, new WholeKind(100, 900), weight)
         .with(Property.TEXT_SIZE, new LettersKind(6, 240), size)
         .with(Property.LEADING, new DecimalKind(0.8, 3), leading)
         .with(Property.SPACING, new DecimalKind(-0.1, 0.5), display ? -0.01 : 0.0)
-        .with(Property.CASE, new PickKind<>(LetterCase.class), LetterCase.AS_TYPED)
-        .with(Property.INK, new PaintKind(), Ink.of(ink));
+        .with(Property.CASE, new PickKind<>(LetterCase.class), LetterCase.AS_TYPED);
   }
 
   /** In a colour of the tone. */

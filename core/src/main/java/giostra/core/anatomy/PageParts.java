@@ -31,6 +31,7 @@ import giostra.core.value.PaintKind;
 import giostra.core.value.PickKind;
 import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
+import giostra.core.value.TypeStyle;
 import giostra.core.value.WholeKind;
 import java.util.List;
 import java.util.stream.Stream;
@@ -40,7 +41,14 @@ public final class PageParts {
   /** What holds where no part says anything else. */
   public static final Part BODY =
       ground(
-          words(Part.of("page.body", "Page"), Family.TEXT, 400, rem(1), 1.6, ToneColour.INK),
+          words(
+              Part.of("page.body", "Page"),
+              TypeStyle.TEXT,
+              Family.TEXT,
+              400,
+              rem(1),
+              1.6,
+              ToneColour.INK),
           plain(ToneColour.GROUND));
 
   public static final Part HEADING_1 = heading(1, fluid(2.5, 1.6, 4, 4.25));
@@ -52,11 +60,25 @@ public final class PageParts {
 
   /** A text that stands by itself. */
   public static final Part TEXT =
-      words(Part.of("page.text", "Text"), Family.TEXT, 400, rem(1.125), 1.6, ToneColour.QUIET);
+      words(
+          Part.of("page.text", "Text"),
+          TypeStyle.TEXT,
+          Family.TEXT,
+          400,
+          rem(1.125),
+          1.6,
+          ToneColour.QUIET);
 
   /** The text of an item. */
   public static final Part ITEM_TEXT =
-      words(Part.of("page.item-text", "Text"), Family.TEXT, 400, rem(1), 1.6, ToneColour.QUIET);
+      words(
+          Part.of("page.item-text", "Text"),
+          TypeStyle.TEXT,
+          Family.TEXT,
+          400,
+          rem(1),
+          1.6,
+          ToneColour.QUIET);
 
   public static final Part PICTURE = corners(Part.of("page.picture", "Picture"), px(14));
 
@@ -73,6 +95,7 @@ public final class PageParts {
                           words(
                               Part.of(
                                   "page.button", "Button", State.FOCUS, State.HOVER, State.PRESSED),
+                              TypeStyle.BUTTON,
                               Family.TEXT,
                               600,
                               rem(1),
@@ -99,6 +122,7 @@ public final class PageParts {
                                       State.FOCUS,
                                       State.HOVER,
                                       State.PRESSED),
+                                  TypeStyle.BUTTON,
                                   Family.TEXT,
                                   600,
                                   rem(1),
@@ -121,13 +145,21 @@ public final class PageParts {
   public static final Part BUTTONS = gap(Part.of("page.buttons", "Buttons"), rem(0.6));
 
   public static final Part KICKER =
-      words(Part.of("page.kicker", "Kicker"), Family.TEXT, 650, rem(0.8125), 1.6, ToneColour.ACCENT)
+      words(
+              Part.of("page.kicker", "Kicker"),
+              TypeStyle.KICKER,
+              Family.TEXT,
+              650,
+              rem(0.8125),
+              1.6,
+              ToneColour.ACCENT)
           .with(Property.SPACING, new DecimalKind(-0.1, 0.5), 0.08)
           .with(Property.CASE, new PickKind<>(LetterCase.class), LetterCase.CAPITALS);
 
   public static final Part SUBHEADING =
       words(
           Part.of("page.subheading", "Subheading"),
+          TypeStyle.SUBHEADING,
           Family.TEXT,
           600,
           rem(1.0625),
@@ -156,6 +188,7 @@ public final class PageParts {
   public static final Part COPY_HEADING =
       words(
           Part.of("copy.heading", "Heading in a text"),
+          TypeStyle.SUBHEADING,
           Family.DISPLAY,
           500,
           rem(1.25),
@@ -284,9 +317,18 @@ public final class PageParts {
     };
   }
 
+  private static TypeStyle type(int level) {
+    return switch (level) {
+      case 1 -> TypeStyle.TITLE;
+      case 2 -> TypeStyle.HEADING;
+      default -> TypeStyle.SUBHEADING;
+    };
+  }
+
   private static Part heading(int level, TypeSize size) {
     return words(
         Part.of("page.heading-" + level, "Heading " + level),
+        type(level),
         Family.DISPLAY,
         500,
         size,

@@ -27,6 +27,7 @@ import giostra.core.value.LineStyle;
 import giostra.core.value.PaintKind;
 import giostra.core.value.PickKind;
 import giostra.core.value.ToneColour;
+import giostra.core.value.TypeStyle;
 import java.util.List;
 
 /** Parts of sliders and carousels: what moves them, their slides, their cards. */
@@ -76,7 +77,14 @@ public final class TrackParts {
           .in(State.CURRENT, Property.GROUND, plain(ToneColour.ACCENT));
 
   public static final Part TALLY =
-      words(Part.of("track.tally", "Tally"), Family.TEXT, 400, rem(1), 1.5, ToneColour.QUIET);
+      words(
+          Part.of("track.tally", "Tally"),
+          TypeStyle.SMALL,
+          Family.TEXT,
+          400,
+          rem(1),
+          1.5,
+          ToneColour.QUIET);
 
   /** The bar that tells how far a track has moved: its ink is what has passed. */
   public static final Part BAR =
@@ -100,6 +108,7 @@ public final class TrackParts {
       padded(
               words(
                   Part.of("track.name", "Name of a stop", State.CURRENT, State.HOVER),
+                  TypeStyle.SMALL,
                   Family.TEXT,
                   400,
                   rem(0.9375),

@@ -1,14 +1,20 @@
 package giostra.core.dress;
 
+import static java.util.stream.Collectors.joining;
+
 import giostra.core.anatomy.Tone;
 import giostra.core.look.Property;
 import giostra.core.look.State;
 import giostra.core.look.Values;
+import giostra.core.page.Document;
 import giostra.core.page.Edit;
+import giostra.core.page.Section;
+import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
 import giostra.core.page.SiteSettings;
 import giostra.core.value.Colour;
 import giostra.core.value.Oklch;
+import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import giostra.core.value.ToneColour;
@@ -17,6 +23,8 @@ import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Stream;
 
 /**
  * A tone made of one colour: grounds with a breath of its hue, inks that can be read on them, the
@@ -29,6 +37,8 @@ public final class MadeTone {
   private static final double ASKED = 4.5;
 
   private static final double AT_LENGTH = 9;
+
+  private static final double RING_ASKED = 3;
 
   /** Of a light tone and a dark one: lightness, and the most colourfulness. */
   private enum Kind {
@@ -107,6 +117,67 @@ public final class MadeTone {
                     free.part().key(Property.of(colour), State.REST),
                     site.bands().lead().id(),
                     as.css())));
+    return edits;
+  }
+
+  /**
+   * How well its words can be read.
+   *
+   * @param asked the least that it should be. Source: WCAG 2.2, 1.4.3 and, for the ring, 1.4.11
+   */
+  public record Contrast(ToneColour words, ToneColour on, double found, double asked) {}
+
+  /** The contrasts of the words and the ring of a tone with its grounds. */
+  public static List<Contrast> contrasts(Map<ToneColour, Colour> made) {
+    return Stream.of(ToneColour.INK, ToneColour.QUIET, ToneColour.ACCENT, ToneColour.RING)
+        .flatMap(words ->
+            Stream.of(ToneColour.GROUND, ToneColour.RAISED)
+                .map(on ->
+                    new Contrast(
+                        words,
+                        on,
+                        Colour.contrast(
+                            Objects.requireNonNull(made.get(words)),
+                            Objects.requireNonNull(made.get(on))),
+                        words == ToneColour.RING ? RING_ASKED : ASKED)))
+        .toList();
+  }
+
+  /**
+   * Edits that take one of a site's own tones away. Sections of the page that wear it wear the
+   * first again; those of other pages look as if they did.
+   *
+   * @throws Refused for a tone that is none of the site's own
+   */
+  public static List<Edit> away(Document document, String id) {
+    Tone tone =
+        Tone.OWN.stream()
+            .filter(each -> each.id().equals(id))
+            .findFirst()
+            .orElseThrow(() ->
+                new Refused(
+                    "tone",
+                    id,
+                    "one of " + Tone.OWN.stream().map(Tone::id).collect(joining(", "))));
+    var edits = new ArrayList<Edit>();
+    Setting<String> named = SiteSettings.TONES.get(Tone.OWN.indexOf(tone));
+    edits.add(new Edit.SetValue(Site.ID, named.id(), Values.ALL, null));
+    document
+        .site()
+        .values()
+        .styles()
+        .set()
+        .forEach((key, byBand) -> {
+          if (key.part().equals(tone.part().id())) {
+            byBand.keySet().forEach(band -> edits.add(new Edit.SetStyle(Site.ID, key, band, null)));
+          }
+        });
+    document
+        .nodes()
+        .filter(Section.class::isInstance)
+        .filter(each -> PickKind.word(each.values().get(SectionSettings.TONE)).equals(id))
+        .forEach(each ->
+            edits.add(new Edit.SetValue(each.id(), SectionSettings.TONE.id(), Values.ALL, null)));
     return edits;
   }
 

@@ -6,9 +6,10 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * One of the families that ship with a page, at a weight: how wide what is set in it is.
+ * A family at a weight: how wide what is set in it is.
  *
- * @param family its name in the files that ship
+ * @param family its name in the files that ship, or one of a site's own as {@link OwnFonts} names
+ *     it
  * @param weight 1 to 1000. Source: CSS Fonts 4, "font-weight"
  */
 public record Face(String family, int weight) {
@@ -25,7 +26,8 @@ public record Face(String family, int weight) {
 
   public Face {
     Require.within(1, 1000, "weight of a face", weight);
-    if (!SHAPER.families().contains(family)) {
+    // A font of a site's own may be gone while it is asked; other letters stand in for it then.
+    if (!OwnFonts.is(family) && !SHAPER.knows(family)) {
       throw new Refused(
           "family of a face", family, "one of " + String.join(", ", SHAPER.families()));
     }
@@ -40,6 +42,21 @@ public record Face(String family, int weight) {
     return new Face(family, weight);
   }
 
+  /** Whether there is such a family: one that ships, or one of a site's own. */
+  public static boolean is(String family) {
+    return SHAPER.knows(family);
+  }
+
+  /** The same letters at another weight. */
+  public Face at(int other) {
+    return new Face(family, other);
+  }
+
+  /** The same as they are slanted; a family that has none such is slanted by the browser. */
+  public Face slanted() {
+    return new Face(OwnFonts.slanted(family), weight);
+  }
+
   /**
    * The size in px that letters of a size are drawn at: fonts are scaled in 64ths of a px, cut and
    * not rounded. Found by measuring; FreeType keeps sizes so.
@@ -48,13 +65,13 @@ public record Face(String family, int weight) {
     return Math.floor(sizePx * 64) / 64;
   }
 
-  /** Whether it has a character. */
+  /** Whether it has a character, or a further family that ships has. */
   public boolean has(int codePoint) {
-    return SHAPER.has(family, codePoint);
+    return SHAPER.has(family, codePoint) || SHAPER.further(codePoint).isPresent();
   }
 
   /**
-   * Characters of a text that it does not have, each once; those that nothing is drawn for aside.
+   * Characters of a text that nothing that ships draws, each once; those that are not seen aside.
    */
   public List<String> missing(String text) {
     return text.codePoints()
@@ -74,7 +91,7 @@ public record Face(String family, int weight) {
    * The width of a run of text in px, on one line.
    *
    * @param sizePx font size in px
-   * @param spacingPx letter spacing in px, added after each character
+   * @param spacingPx letter spacing in px, added after each letter
    */
   public double width(CharSequence text, double sizePx, double spacingPx) {
     String whole = text.toString();
@@ -88,7 +105,7 @@ public record Face(String family, int weight) {
                 spacingPx == 0 ? Shaper.Manner.RUNNING : Shaper.Manner.SPACED)
             * drawn(sizePx)
             / Shaper.EM
-        + (spacingPx == 0 ? 0 : whole.codePoints().filter(c -> !cursive(c)).count() * spacingPx);
+        + (spacingPx == 0 ? 0 : whole.codePoints().filter(Face::spaced).count() * spacingPx);
   }
 
   /** The width of a number in px whose figures are all as wide. */
@@ -96,6 +113,14 @@ public record Face(String family, int weight) {
     return text.isEmpty()
         ? 0
         : SHAPER.width(text, family, weight, Shaper.Manner.FIGURES) * drawn(sizePx) / Shaper.EM;
+  }
+
+  /** Marks stand with their letter, which has the space after it. Source: CSS Text 3, 2.1. */
+  private static boolean spaced(int codePoint) {
+    int type = Character.getType(codePoint);
+    return type != Character.NON_SPACING_MARK
+        && type != Character.ENCLOSING_MARK
+        && !cursive(codePoint);
   }
 
   /**

@@ -1,18 +1,10 @@
 package giostra.core.fit;
 
-import static org.lwjgl.util.harfbuzz.HarfBuzz.HB_MEMORY_MODE_READONLY;
-import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_blob_create;
 import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_buffer_add_utf16;
 import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_buffer_create;
 import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_buffer_destroy;
 import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_buffer_get_glyph_positions;
 import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_buffer_guess_segment_properties;
-import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_face_create;
-import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_font_create;
-import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_font_get_nominal_glyph;
-import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_font_make_immutable;
-import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_font_set_scale;
-import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_font_set_variations;
 import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_shape;
 
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -22,22 +14,26 @@ import com.ibm.icu.lang.UProperty;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.lang.ref.Reference;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableMap;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
-import org.lwjgl.system.Configuration;
 import org.lwjgl.system.MemoryStack;
 import org.lwjgl.system.MemoryUtil;
 import org.lwjgl.util.harfbuzz.hb_feature_t;
 import org.lwjgl.util.harfbuzz.hb_glyph_position_t;
-import org.lwjgl.util.harfbuzz.hb_variation_t;
 
 /**
  * The shaper that browsers have, on the files that pages are sent, slice by slice as their {@code
@@ -54,9 +50,6 @@ final class HarfBuzz implements Shaper {
 
   /** What a word takes beside its characters, as so many of them. */
   private static final int BESIDE = 60;
-
-  /** Font units are told this much finer, so that weights in between are not rounded. */
-  private static final int FINE = 64;
 
   /** About half as wide as high: a character that is not there is drawn by another font. */
   private static final double ANOTHER = 500;
@@ -76,13 +69,29 @@ final class HarfBuzz implements Shaper {
         : ANOTHER;
   }
 
-  /** Whole numbers of code points, both ends in. */
-  private record Range(int from, int to) {}
-
   /** One file of a family, and the characters that pages ask it for. */
-  private record Slice(long face, List<Range> ranges, Map<Integer, Long> fonts) {
+  private record Slice(NativeFont font, NavigableMap<Integer, Integer> ranges) {
     boolean asked(int codePoint) {
-      return ranges.stream().anyMatch(each -> each.from() <= codePoint && codePoint <= each.to());
+      Map.Entry<Integer, Integer> near = ranges.floorEntry(codePoint);
+      return near != null && codePoint <= near.getValue();
+    }
+  }
+
+  /** The files of a family, and from which of them characters were found to be drawn. */
+  private record Slices(List<Slice> files, Map<Integer, Optional<Slice>> found) {
+    Slices(List<Slice> files) {
+      this(files, new ConcurrentHashMap<>());
+    }
+
+    Optional<Slice> drawing(int codePoint) {
+      return found.computeIfAbsent(codePoint, this::look);
+    }
+
+    private Optional<Slice> look(int codePoint) {
+      // Where two have a character, the later is asked first. Source: CSS Fonts 4, "unicode-range".
+      return files.reversed().stream()
+          .filter(each -> each.asked(codePoint) && each.font().draws(codePoint))
+          .findFirst();
     }
   }
 
@@ -92,7 +101,7 @@ final class HarfBuzz implements Shaper {
     static final HarfBuzz SHAPER = new HarfBuzz();
   }
 
-  private final Map<String, List<Slice>> families = new LinkedHashMap<>();
+  private final Map<String, Slices> families = new LinkedHashMap<>();
   private final LoadingCache<Word, Double> known =
       Caffeine.newBuilder()
           .maximumWeight(REMEMBERED)
@@ -100,19 +109,27 @@ final class HarfBuzz implements Shaper {
           .build(this::shaped);
 
   private HarfBuzz() {
-    // Memory as Java has it since 22; the other way warns, and goes with a later Java.
-    Configuration.MEMORY_BACKEND.set("ffm");
+    var files = new HashMap<String, byte[]>();
     for (String line : new String(bytes("index.txt"), StandardCharsets.UTF_8).split("\n")) {
       String[] parts = line.split("\\|");
+      byte[] file = files.computeIfAbsent(parts[1], HarfBuzz::bytes);
+      int from = Integer.parseInt(parts[2]);
+      byte[] font = Arrays.copyOfRange(file, from, from + Integer.parseInt(parts[3]));
       families
-          .computeIfAbsent(parts[0], _ -> new ArrayList<>())
-          .add(new Slice(face(bytes(parts[1])), ranges(parts[2]), new ConcurrentHashMap<>()));
+          .computeIfAbsent(parts[0], _ -> new Slices(new ArrayList<>()))
+          .files()
+          .add(new Slice(new NativeFont(font), ranges(parts[4])));
     }
   }
 
   /** The one there is; its fonts stay in memory. */
   static HarfBuzz shipped() {
     return Only.SHAPER;
+  }
+
+  /** Forgets how wide words are: a font changed. */
+  void forget() {
+    known.invalidateAll();
   }
 
   @Override
@@ -122,7 +139,17 @@ final class HarfBuzz implements Shaper {
 
   @Override
   public boolean has(String family, int codePoint) {
-    return slice(family, codePoint) != null;
+    if (OwnFonts.is(family)) {
+      List<OwnFonts.Sized> files = OwnFonts.files(family);
+      return !files.isEmpty() && files.stream().allMatch(each -> each.font().draws(codePoint));
+    }
+    Slices slices = families.get(family);
+    return slices != null && slices.drawing(codePoint).isPresent();
+  }
+
+  @Override
+  public boolean knows(String family) {
+    return OwnFonts.is(family) ? !OwnFonts.files(family).isEmpty() : families.containsKey(family);
   }
 
   @Override
@@ -130,30 +157,31 @@ final class HarfBuzz implements Shaper {
     return Objects.requireNonNull(known.get(new Word(text, family, weight, manner)));
   }
 
-  /** The slice that a character is drawn from. */
-  private @Nullable Slice slice(String family, int codePoint) {
-    // Where two have a character, the later is asked first. Source: CSS Fonts 4, "unicode-range".
-    for (Slice slice : families.getOrDefault(family, List.of()).reversed()) {
-      if (slice.asked(codePoint) && drawn(slice, codePoint)) {
-        return slice;
-      }
-    }
-    return null;
+  /** The font that a character is drawn from. */
+  private @Nullable NativeFont font(String family, int weight, int codePoint) {
+    return own(family, weight, codePoint)
+        .or(() ->
+            further(codePoint)
+                .map(each -> Objects.requireNonNull(families.get(each.family())))
+                .flatMap(each -> each.drawing(codePoint))
+                .map(Slice::font))
+        .orElse(null);
   }
 
-  private static boolean drawn(Slice slice, int codePoint) {
-    try (MemoryStack stack = MemoryStack.stackPush()) {
-      return hb_font_get_nominal_glyph(font(slice, 400), codePoint, stack.mallocInt(1));
+  private Optional<NativeFont> own(String family, int weight, int codePoint) {
+    if (OwnFonts.is(family)) {
+      return OwnFonts.at(family, weight).filter(font -> font.draws(codePoint));
     }
+    return Objects.requireNonNull(families.get(family)).drawing(codePoint).map(Slice::font);
   }
 
-  /** Runs of one slice are shaped by themselves, as browsers do it. */
+  /** Runs of one font are shaped by themselves, as browsers do it. */
   private double shaped(Word word) {
     double width = 0;
-    Slice at = null;
+    NativeFont at = null;
     var run = new StringBuilder();
     for (int codePoint : word.text().codePoints().toArray()) {
-      Slice own = slice(word.family(), codePoint);
+      NativeFont own = font(word.family(), word.weight(), codePoint);
       // What is not drawn joins what stands before it.
       boolean joins = own == at || (own == null && at != null && Face.unseen(codePoint));
       if (!joins) {
@@ -166,11 +194,11 @@ final class HarfBuzz implements Shaper {
     return width + width(run, at, word);
   }
 
-  private static double width(StringBuilder run, @Nullable Slice slice, Word word) {
+  private static double width(StringBuilder run, @Nullable NativeFont font, Word word) {
     if (run.isEmpty()) {
       return 0;
     }
-    if (slice == null) {
+    if (font == null) {
       return run.codePoints().mapToDouble(HarfBuzz::elsewhere).sum();
     }
     long buffer = hb_buffer_create();
@@ -178,21 +206,19 @@ final class HarfBuzz implements Shaper {
     try (MemoryStack stack = MemoryStack.stackPush()) {
       hb_buffer_add_utf16(buffer, text, 0, run.length());
       hb_buffer_guess_segment_properties(buffer);
-      hb_shape(font(slice, word.weight()), buffer, features(word.manner(), stack));
+      hb_shape(font.font(word.weight()), buffer, features(word.manner(), stack));
       hb_glyph_position_t.Buffer places = hb_buffer_get_glyph_positions(buffer);
       long units = 0;
       for (int i = 0; places != null && i < places.limit(); i++) {
         units += places.get(i).x_advance();
       }
-      return units * EM / SCALE;
+      return units * EM / NativeFont.SCALE;
     } finally {
+      Reference.reachabilityFence(font);
       hb_buffer_destroy(buffer);
       MemoryUtil.memFree(text);
     }
   }
-
-  /** What the size of a font is told as: thousandths, {@link #FINE} times finer. */
-  private static final int SCALE = 1000 * FINE;
 
   /** What is off where letters are spaced. The last was found by measuring in Chromium. */
   private static final List<String> APART = List.of("liga", "clig", "calt");
@@ -211,47 +237,20 @@ final class HarfBuzz implements Shaper {
   private static hb_feature_t.Buffer features(List<String> names, int value, MemoryStack stack) {
     hb_feature_t.Buffer features = hb_feature_t.calloc(names.size(), stack);
     for (int i = 0; i < names.size(); i++) {
-      features.get(i).tag(tag(names.get(i))).value(value).start(0).end(-1);
+      features.get(i).tag(NativeFont.tag(names.get(i))).value(value).start(0).end(-1);
     }
     return features;
   }
 
-  private static long font(Slice slice, int weight) {
-    return slice
-        .fonts()
-        .computeIfAbsent(
-            weight,
-            _ -> {
-              long font = hb_font_create(slice.face());
-              hb_font_set_scale(font, SCALE, SCALE);
-              try (MemoryStack stack = MemoryStack.stackPush()) {
-                hb_variation_t.Buffer variations = hb_variation_t.calloc(1, stack);
-                variations.get(0).tag(tag("wght")).value(weight);
-                hb_font_set_variations(font, variations);
-              }
-              hb_font_make_immutable(font);
-              return font;
-            });
-  }
-
-  private static int tag(String name) {
-    return name.charAt(0) << 24 | name.charAt(1) << 16 | name.charAt(2) << 8 | name.charAt(3);
-  }
-
-  private static long face(byte[] bytes) {
-    ByteBuffer kept = MemoryUtil.memAlloc(bytes.length).put(bytes).flip();
-    return hb_face_create(hb_blob_create(kept, HB_MEMORY_MODE_READONLY, MemoryUtil.NULL, null), 0);
-  }
-
-  /** {@code U+0000-00FF,U+0131}. */
-  private static List<Range> ranges(String written) {
-    var all = new ArrayList<Range>();
+  /** {@code U+0000-00FF,U+0131}: by the first code point of each range its last. */
+  private static NavigableMap<Integer, Integer> ranges(String written) {
+    var all = new TreeMap<Integer, Integer>();
     for (String each : written.strip().split(",")) {
       String[] ends = each.substring(2).split("-");
       int from = Integer.parseInt(ends[0], 16);
-      all.add(new Range(from, ends.length > 1 ? Integer.parseInt(ends[1], 16) : from));
+      all.merge(from, ends.length > 1 ? Integer.parseInt(ends[1], 16) : from, Math::max);
     }
-    return List.copyOf(all);
+    return all;
   }
 
   private static byte[] bytes(String name) {

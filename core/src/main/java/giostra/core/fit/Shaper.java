@@ -1,5 +1,9 @@
 package giostra.core.fit;
 
+import giostra.core.value.Further;
+import giostra.core.value.Typeface;
+import java.util.Arrays;
+import java.util.Optional;
 import java.util.Set;
 
 /** Shapes text with the fonts that ship: what a browser does before it knows how wide a word is. */
@@ -7,11 +11,23 @@ public interface Shaper {
   /** Units that widths are told in: so many are the size of the font. */
   double EM = 1000;
 
-  /** The families that there are. */
+  /**
+   * The families that there are: {@link Typeface}s, and those that draw {@link Further} letters.
+   */
   Set<String> families();
 
-  /** Whether a family has a character. */
+  /** Whether it is one of them, or one of a site's own that is there. */
+  boolean knows(String family);
+
+  /** Whether a family has a character of its own. */
   boolean has(String family, int codePoint);
+
+  /** The first that draws a character which a family has not. */
+  default Optional<Further> further(int codePoint) {
+    return Arrays.stream(Further.values())
+        .filter(each -> has(each.family(), codePoint))
+        .findFirst();
+  }
 
   /** How letters are set. */
   enum Manner {
@@ -24,7 +40,7 @@ public interface Shaper {
 
   /**
    * How wide a run of text is on one line, in thousandths of the font size, with kerning and
-   * ligatures.
+   * ligatures. What the family has not is drawn by {@link Further} ones.
    *
    * @param weight 1 to 1000; the nearest that the family has
    */

@@ -13,6 +13,7 @@ import giostra.core.value.AroundKind;
 import giostra.core.value.Changes;
 import giostra.core.value.DecimalKind;
 import giostra.core.value.EndsKind;
+import giostra.core.value.FontsKind;
 import giostra.core.value.HueKind;
 import giostra.core.value.IconKind;
 import giostra.core.value.Kind;
@@ -81,7 +82,7 @@ public final class PageSchema {
     Arrays.stream(NodeType.values())
         .filter(type -> type != NodeType.SITE)
         .forEach(type -> definitions.set(type.word(), node(type)));
-    Anatomy.EVERY.forEach(part -> definitions.set(part.id().id(), part(part)));
+    Anatomy.OF_SITE.forEach(part -> definitions.set(part.id().id(), part(part)));
     return schema;
   }
 
@@ -224,6 +225,7 @@ public final class PageSchema {
               MAKE.objectNode().put("type", "string").put("maxLength", most);
           case TokenKind(String pattern, _) -> text("^(" + pattern + ")?$");
           case AddressKind _ -> MAKE.objectNode().put("type", "string").put("maxLength", 2000);
+          case FontsKind _ -> text("^([a-z0-9-]{1,80}( [a-z0-9-]{1,80}){0,17})?$");
           case MediaKind _ -> text("^[a-z0-9-]{0,80}$");
           case LanguageKind _ -> text("^[A-Za-z]{2,3}(-[A-Za-z0-9]{2,8})*$");
           case RatioKind _ -> text("^(stack|\\d{1,2}(:\\d{1,2}){0,5})$");

@@ -122,14 +122,17 @@ public final class BlockFlows {
     return piece.inOrder().stream().filter(item -> item.onShow(document.bands(), band)).toList();
   }
 
+  /** Whether a block shows in this band. */
+  boolean shows(Block block) {
+    return !(block instanceof Piece piece)
+        || (!piece.values().get(PieceSettings.HIDDEN) && value(piece, PieceSettings.SHOWN));
+  }
+
   /** Blocks one under the other; those that do not show here leave no distance. */
   public Flow blocks(List<? extends Block> blocks) {
     return Flow.stack(
         blocks.stream()
-            .filter(block ->
-                !(block instanceof Piece piece)
-                    || (!piece.values().get(PieceSettings.HIDDEN)
-                        && value(piece, PieceSettings.SHOWN)))
+            .filter(this::shows)
             .map(block ->
                 new Flow.Spaced(part(block, PageParts.BLOCK).px(Property.ABOVE), block(block)))
             .toList());

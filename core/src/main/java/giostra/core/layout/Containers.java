@@ -68,6 +68,11 @@ public final class Containers {
     return room;
   }
 
+  /** The room that a block has which reaches as far as it says. */
+  static Piecewise room(Document document, Block block, Band band, double scrollbar) {
+    return room(document, block.id(), extent(document, block, band), band, scrollbar);
+  }
+
   /** How far a block reaches that stands in a section by itself. */
   private static Extent extent(Document document, Node block, Band band) {
     return block instanceof Piece piece

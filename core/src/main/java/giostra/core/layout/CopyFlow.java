@@ -201,9 +201,11 @@ public final class CopyFlow {
         runs.add(new TextFit.Run("\n", face));
       }
       Face own =
-          element.tagName().equals("strong")
-              ? Face.of(face.family(), parts.apply(PageParts.EMPHASIS).of(Property.WEIGHT))
-              : face;
+          switch (element.tagName()) {
+            case "strong" -> face.at(parts.apply(PageParts.EMPHASIS).of(Property.WEIGHT));
+            case "em", "i", "cite" -> face.slanted();
+            default -> face;
+          };
       element.childNodes().forEach(child -> inline(child, own, runs));
     }
   }

@@ -3,6 +3,7 @@ package giostra.core.layout;
 import giostra.core.anatomy.TypeParts;
 import giostra.core.band.Band;
 import giostra.core.fit.Face;
+import giostra.core.fit.OwnFonts;
 import giostra.core.fit.Screen;
 import giostra.core.look.Cascade;
 import giostra.core.look.Part;
@@ -11,6 +12,7 @@ import giostra.core.look.Scope;
 import giostra.core.look.State;
 import giostra.core.value.Around;
 import giostra.core.value.Ends;
+import giostra.core.value.Family;
 import giostra.core.value.Length;
 import giostra.core.value.Typeface;
 
@@ -89,12 +91,19 @@ public record PartBox(Part part, Scope scope, Band band) {
 
   /** The face of its letters. */
   public Face face() {
+    return face(of(Property.FAMILY), of(Property.WEIGHT), scope, band);
+  }
+
+  /** The face that letters of a family and a weight are drawn with. */
+  public static Face face(Family family, int weight, Scope scope, Band band) {
     return Face.of(
-        TypeParts.typeface(of(Property.FAMILY), scope, band)
-            // What does not ship is measured as texts are.
-            .orElse(Typeface.SOURCE_SANS)
-            .face(),
-        of(Property.WEIGHT));
+        TypeParts.typeface(family, scope, band)
+            .map(face ->
+                Typeface.OWN.contains(face) ? OwnFonts.family(scope.files(face)) : face.face())
+            .filter(Face::is)
+            // What neither ships nor is the site's own is measured as texts are.
+            .orElse(Typeface.SOURCE_SANS.face()),
+        weight);
   }
 
   /** Its words as they are set. */

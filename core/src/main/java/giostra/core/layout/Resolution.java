@@ -1,12 +1,16 @@
 package giostra.core.layout;
 
 import giostra.core.anatomy.Tone;
+import giostra.core.anatomy.TypeStyles;
 import giostra.core.band.Band;
 import giostra.core.look.Cascade;
 import giostra.core.look.Cascade.Voice;
 import giostra.core.look.Layer;
+import giostra.core.look.Part;
 import giostra.core.look.Resolved;
 import giostra.core.look.Scope;
+import giostra.core.look.StyleKey;
+import giostra.core.look.Styles;
 import giostra.core.page.Block;
 import giostra.core.page.Column;
 import giostra.core.page.Document;
@@ -20,8 +24,10 @@ import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
 import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
+import giostra.core.value.TypeStyle;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Asks the cascade on behalf of a document: which layers speak for which node. */
 public final class Resolution {
@@ -43,37 +49,37 @@ public final class Resolution {
    */
   public static Scope scope(Document document, Node node) {
     var voices = new ArrayList<Scope.Voice>();
-    voices.add(voice(Layer.SITE, document.site()));
+    voices.add(voice(document, Layer.SITE, document.site()));
     if (node instanceof Site) {
-      return new Scope(document.bands(), voices);
+      return new Scope(document.bands(), voices, document.site().fonts());
     }
     if (node instanceof Look) {
-      voices.add(voice(Layer.LOOK, node));
-      return new Scope(document.bands(), voices);
+      voices.add(voice(document, Layer.LOOK, node));
+      return new Scope(document.bands(), voices, document.site().fonts());
     }
-    voices.add(voice(Layer.PAGE, document.page()));
+    voices.add(voice(document, Layer.PAGE, document.page()));
     List<Node> way = document.path(node.id());
     way.stream()
         .filter(Section.class::isInstance)
         .findFirst()
-        .ifPresent(section -> voices.add(voice(Layer.SECTION, section)));
+        .ifPresent(section -> voices.add(voice(document, Layer.SECTION, section)));
     switch (node) {
       case Item item -> {
-        voices.add(voice(Layer.ITEM, item));
+        voices.add(voice(document, Layer.ITEM, item));
         if (way.size() > 1 && way.get(way.size() - 2) instanceof Piece piece) {
           voices.addAll(ofPiece(document, piece));
         }
       }
       case Page _, Section _ -> {}
       case Piece piece -> voices.addAll(ofPiece(document, piece));
-      default -> voices.add(voice(Layer.PIECE, node));
+      default -> voices.add(voice(document, Layer.PIECE, node));
     }
-    return new Scope(document.bands(), voices);
+    return new Scope(document.bands(), voices, document.site().fonts());
   }
 
   private static List<Scope.Voice> ofPiece(Document document, Piece piece) {
-    var voices = new ArrayList<Scope.Voice>(List.of(voice(Layer.PIECE, piece)));
-    document.site().wornBy(piece).ifPresent(look -> voices.add(voice(Layer.LOOK, look)));
+    var voices = new ArrayList<Scope.Voice>(List.of(voice(document, Layer.PIECE, piece)));
+    document.site().wornBy(piece).ifPresent(look -> voices.add(voice(document, Layer.LOOK, look)));
     return voices;
   }
 
@@ -83,8 +89,8 @@ public final class Resolution {
    */
   public static Scope scope(Document document, Node holder, Look look) {
     var voices = new ArrayList<>(scope(document, holder).voices());
-    voices.add(voice(Layer.LOOK, look));
-    return new Scope(document.bands(), voices);
+    voices.add(voice(document, Layer.LOOK, look));
+    return new Scope(document.bands(), voices, document.site().fonts());
   }
 
   /** The tone that a node stands in, that of its section, as it is in a band. */
@@ -107,8 +113,46 @@ public final class Resolution {
     return document.site().called(tone).orElse(tone);
   }
 
-  private static Scope.Voice voice(Layer layer, Node node) {
-    return new Scope.Voice(layer, node.values().styles());
+  private static Scope.Voice voice(Document document, Layer layer, Node node) {
+    return new Scope.Voice(layer, styles(document, node));
+  }
+
+  /** What a node says of how parts look, with what it says by styles of type spelled out. */
+  public static Styles styles(Document document, Node node) {
+    Styles own = node.values().styles();
+    return TypeStyles.spelled(own, document.site().values().styles(), document.bands());
+  }
+
+  /** The style of type by which a layer says something of a part, where it does so. */
+  public static Optional<TypeStyle> typeStyle(
+      Document document, Node node, Layer layer, Part part, StyleKey key, Band band) {
+    Styles site = document.site().values().styles();
+    return speaker(document, node, layer)
+        .flatMap(each ->
+            TypeStyles.saying(each.values().styles(), site, part, key, document.bands(), band));
+  }
+
+  /** Whoever speaks of a node in a layer. */
+  private static Optional<Node> speaker(Document document, Node node, Layer layer) {
+    if (layer == layer(node)) {
+      return Optional.of(node);
+    }
+    List<Node> way = document.path(node.id());
+    return switch (layer) {
+      case SITE -> Optional.of(document.site());
+      case PAGE -> Optional.of(document.page());
+      case SECTION -> way.stream().filter(Section.class::isInstance).findFirst();
+      case PIECE -> nearest(way).map(Node.class::cast);
+      case LOOK -> nearest(way).flatMap(document.site()::wornBy).map(Node.class::cast);
+      case ITEM, INITIAL -> Optional.empty();
+    };
+  }
+
+  private static Optional<Piece> nearest(List<Node> way) {
+    return way.reversed().stream()
+        .filter(Piece.class::isInstance)
+        .map(Piece.class::cast)
+        .findFirst();
   }
 
   private static List<Voice> voices(Document document, Node node, Setting<?> setting) {

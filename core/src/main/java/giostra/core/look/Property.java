@@ -15,6 +15,7 @@ import giostra.core.value.Refused;
 import giostra.core.value.Shadows;
 import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
+import giostra.core.value.TypeStyle;
 import giostra.core.value.Typeface;
 import java.time.Duration;
 import java.util.Arrays;
@@ -52,6 +53,10 @@ public record Property<T>(String id, String label, Group group) {
       return label;
     }
   }
+
+  /** Which style of type its words are set in. */
+  public static final Property<TypeStyle> TYPE =
+      new Property<>("type", "Type style", Group.LETTERS);
 
   /** Which of the families of the site its letters are of. */
   public static final Property<Family> FAMILY = new Property<>("family", "Family", Group.LETTERS);
@@ -167,6 +172,7 @@ public record Property<T>(String id, String label, Group group) {
   private static final List<Property<?>> ALL =
       Stream.concat(
               Stream.of(
+                  TYPE,
                   FAMILY,
                   TEXT_FACE,
                   DISPLAY_FACE,

@@ -5,12 +5,17 @@ import giostra.core.layout.Outline;
 import giostra.core.media.IconSprite;
 import giostra.core.page.Block;
 import giostra.core.page.Document;
+import giostra.core.page.Node;
 import giostra.core.page.Page;
 import giostra.core.page.PageSettings;
 import giostra.core.page.PageSettings.Direction;
+import giostra.core.page.ProofSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SiteSettings;
 import giostra.core.room.Rooms;
+import giostra.core.value.Further;
+import giostra.core.value.OwnCss;
+import giostra.core.value.Typeface;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
@@ -19,10 +24,12 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -92,7 +99,12 @@ public final class Compiler {
     var origins = new Origins();
     // What the head asks for comes after what the sections do.
     var pictures = new Pictures(document, shipped.media(), origins);
-    List<Shipped.Font> fonts = FontUse.of(document, sections).among(shipped.fonts());
+    Locale language = Locale.forLanguageTag(page.values().get(PageSettings.LANGUAGE));
+    var absent = new LinkedHashSet<String>();
+    List<Shipped.Font> fonts =
+        FontUse.of(document, sections)
+            .among(
+                shipped.fonts(), new OwnFaces(document.site(), shipped.media(), absent), language);
     Sheet sheet = sheet(sections, pictures, fonts);
     List<String> scripts = shipped.scripts(kinds(sections));
     var icons = new TreeMap<String, IconSprite.Symbol>();
@@ -109,6 +121,15 @@ public final class Compiler {
     top.raw("<body>").raw(Icons.sprite(icons)).raw("<main>");
     files.addAll(pictures.files);
     missing.addAll(pictures.missing);
+    missing.addAll(absent);
+    // The site's own are files of its media, as its pictures are.
+    Map<Boolean, List<String>> fontFiles =
+        fonts.stream()
+            .collect(
+                Collectors.partitioningBy(
+                    font -> own(font),
+                    Collectors.mapping(Shipped.Font::path, Collectors.toList())));
+    files.addAll(Objects.requireNonNull(fontFiles.get(true)));
     return new Compiled(
         shipped,
         top.toString(),
@@ -119,7 +140,7 @@ public final class Compiler {
         "style." + named(sheet, sections) + ".css",
         files,
         scripts,
-        fonts.stream().map(Shipped.Font::path).toList(),
+        Objects.requireNonNull(fontFiles.get(false)),
         List.copyOf(missing),
         origins);
   }
@@ -185,6 +206,14 @@ public final class Compiler {
             groups.add(new Sheet.Group(lead ? "" : band.query(), rules));
           }
         });
+    // Own rules: the nearer, the later.
+    for (Node whole : List.of(document.site(), document.page())) {
+      String own = whole.values().get(ProofSettings.OWN_CSS);
+      if (!own.isEmpty()) {
+        groups.add(new Sheet.Group("", OwnCss.read(own).under("main", whole.id())));
+        shared.addAll(groups.getLast().rules());
+      }
+    }
     groups.add(
         new Sheet.Group(
             "", gathered(sections).stream().flatMap(each -> each.within().stream()).toList()));
@@ -220,6 +249,16 @@ public final class Compiler {
     return all;
   }
 
+  /** Whether it has to be there for the first line: most words are of it, and it is not late. */
+  private static boolean first(Shipped.Font font) {
+    boolean latin = font.path().contains("-latin-") && !font.path().contains("-ext");
+    return latin || (font.family().equals(Further.FACE) && !font.late()) || own(font);
+  }
+
+  private static boolean own(Shipped.Font font) {
+    return Typeface.OWN.stream().anyMatch(face -> face.face().equals(font.family()));
+  }
+
   /** The head, with an empty path for its sheet. */
   private void head(
       Html head, Page page, Pictures pictures, List<String> scripts, List<Shipped.Font> fonts) {
@@ -252,7 +291,7 @@ public final class Compiler {
           head.open("meta", "property", "og:image", "content", share.path());
         });
     for (Shipped.Font font : fonts) {
-      if (font.path().contains("-latin-") && !font.path().contains("-ext")) {
+      if (first(font)) {
         head.open(
             "link",
             "rel",
@@ -262,7 +301,7 @@ public final class Compiler {
             "as",
             "font",
             "type",
-            "font/woff2",
+            font.type(),
             "crossorigin",
             "anonymous");
       }

@@ -2,6 +2,7 @@ package giostra.core.output;
 
 import giostra.core.anatomy.TypeParts;
 import giostra.core.band.Band;
+import giostra.core.fit.Letters;
 import giostra.core.layout.Resolution;
 import giostra.core.look.Property;
 import giostra.core.look.Scope;
@@ -11,11 +12,15 @@ import giostra.core.page.Node;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.value.Family;
+import giostra.core.value.Further;
 import giostra.core.value.Typeface;
+import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -26,8 +31,11 @@ import java.util.stream.Stream;
  * @param families that letters may be of
  * @param characters of all that may be words, each once: of markup, whatever it is. As text, since
  *     one rare character would make a set of bits large
+ * @param slanted whether some of them are slanted
  */
-record FontUse(Set<Typeface> families, String characters) {
+record FontUse(Set<Typeface> families, String characters, boolean slanted) {
+  /** What browsers slant unless a sheet says otherwise. Source: HTML, "Rendering". */
+  private static final Pattern SLANTED = Pattern.compile("<(em|i|cite|dfn|var|address)[ >]");
 
   /** That of a page: what it and its sections ask for, together. */
   static FontUse of(Document document, List<SectionFiles> sections) {
@@ -45,12 +53,13 @@ record FontUse(Set<Typeface> families, String characters) {
       families.addAll(each.families);
       characters.append(each.characters);
     }
-    return new FontUse(families, once(characters));
+    return new FontUse(families, once(characters), some.stream().anyMatch(FontUse::slanted));
   }
 
   /** That of some nodes, and of the looks that pieces among them wear. */
   static FontUse of(Document document, List<Node> nodes, String markup) {
-    var all = new FontUse(EnumSet.noneOf(Typeface.class), once(markup));
+    var all =
+        new FontUse(EnumSet.noneOf(Typeface.class), once(markup), SLANTED.matcher(markup).find());
     for (Node each : nodes) {
       if (each instanceof Section && says(each)) {
         all.roles(document, each);
@@ -77,15 +86,46 @@ record FontUse(Set<Typeface> families, String characters) {
         .distinct();
   }
 
-  /** Those of some fonts that are needed, in their order. */
-  List<Shipped.Font> among(List<Shipped.Font> fonts) {
+  /**
+   * Those of some fonts that are needed, in their order; then the site's own; then what draws the
+   * characters that one of the families has not, each file asked for those alone.
+   *
+   * @param own fonts of the site
+   * @param language of the page
+   */
+  List<Shipped.Font> among(List<Shipped.Font> fonts, OwnFaces own, Locale language) {
     Set<String> faces = families.stream().map(Typeface::face).collect(Collectors.toSet());
     var asked = new BitSet();
     characters.codePoints().forEach(asked::set);
-    return fonts.stream()
+    var all = new ArrayList<Shipped.Font>();
+    fonts.stream()
         .filter(font -> faces.contains(font.family()))
-        .filter(font -> asked(font, asked))
-        .toList();
+        .filter(font -> !CodePoints.within(font.unicodeRange(), asked).isEmpty())
+        .forEach(all::add);
+    families.stream()
+        .flatMap(face -> own.of(face).stream())
+        .filter(font -> slanted || !font.slanted())
+        .forEach(all::add);
+    Letters.further(families.stream().map(own::measured).toList(), asked, language)
+        .forEach((family, drawn) -> further(fonts, family, drawn).forEach(all::add));
+    return all;
+  }
+
+  private static Stream<Shipped.Font> further(
+      List<Shipped.Font> fonts, Further family, BitSet drawn) {
+    return fonts.stream()
+        .filter(font -> font.family().equals(family.family()))
+        .map(font -> {
+          BitSet some = CodePoints.within(font.unicodeRange(), drawn);
+          return new Shipped.Font(
+              Further.FACE,
+              font.path(),
+              font.weights(),
+              CodePoints.written(some),
+              false,
+              family.even());
+        })
+        .filter(font -> !font.unicodeRange().isEmpty());
   }
 
   private void roles(Document document, Node node) {
@@ -111,18 +151,5 @@ record FontUse(Set<Typeface> families, String characters) {
   private static boolean says(Node section) {
     return section.values().styles().set().keySet().stream()
         .anyMatch(key -> key.part().equals(TypeParts.FAMILIES.id()));
-  }
-
-  private static boolean asked(Shipped.Font font, BitSet characters) {
-    for (String range : font.unicodeRange().split(",")) {
-      String[] ends = range.strip().substring(2).split("-");
-      int from = Integer.parseInt(ends[0], 16);
-      int to = ends.length > 1 ? Integer.parseInt(ends[1], 16) : from;
-      int next = characters.nextSetBit(from);
-      if (next >= 0 && next <= to) {
-        return true;
-      }
-    }
-    return false;
   }
 }

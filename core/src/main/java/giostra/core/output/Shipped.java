@@ -1,5 +1,6 @@
 package giostra.core.output;
 
+import giostra.core.fit.FontFile;
 import giostra.core.media.ClipHost;
 import giostra.core.media.IconSprite;
 import giostra.core.room.Rooms;
@@ -47,8 +48,31 @@ public record Shipped(
           .distinct()
           .toList();
 
-  /** A variable font file. */
-  public record Font(String family, String path, String weights, String unicodeRange) {}
+  /**
+   * A font file.
+   *
+   * @param unicodeRange characters that it is asked for; empty for all
+   * @param slanted whether slanted letters are drawn with it
+   * @param late whether letters that were drawn by another font meanwhile are drawn anew when it
+   *     comes: where those are as wide, nothing moves
+   */
+  public record Font(
+      String family,
+      String path,
+      String weights,
+      String unicodeRange,
+      boolean slanted,
+      boolean late) {
+    /** An upright one that comes in time or not at all. */
+    public Font(String family, String path, String weights, String unicodeRange) {
+      this(family, path, weights, unicodeRange, false, false);
+    }
+
+    /** The media type of its file. Source: RFC 8081. */
+    String type() {
+      return "font/" + path.substring(path.lastIndexOf('.') + 1);
+    }
+  }
 
   /**
    * A picture as it is.
@@ -98,6 +122,9 @@ public record Shipped(
    */
   public record Clip(String id, String path, String type, int width, int height, long durationMs) {}
 
+  /** A font of the site, by its path relative to the page, with what it says of itself. */
+  public record OwnFont(String id, String path, FontFile said) {}
+
   /** A caption file, by its path relative to the page, with what is in it. */
   public record CaptionFile(String id, String path, String text) {}
 
@@ -114,6 +141,11 @@ public record Shipped(
 
     /** The icon sprite with that id, if there is one. */
     default Optional<IconSprite> sprite(String id) {
+      return Optional.empty();
+    }
+
+    /** The font with that id, if there is one. */
+    default Optional<OwnFont> font(String id) {
       return Optional.empty();
     }
 

@@ -88,9 +88,13 @@ final class StyleCss {
       if (worn.contains(look.id())) {
         Scope scope = Resolution.scope(document, document.page(), look);
         var of = new Wearers(look, Weight.LOOK.of(wearing(look)));
-        write(of, look.values().styles().set().keySet(), scope);
+        write(of, said(look), scope);
       }
     }
+  }
+
+  private Set<StyleKey> said(Node node) {
+    return Resolution.styles(document, node).set().keySet();
   }
 
   /** The class that is on all that wears a look. */
@@ -130,7 +134,7 @@ final class StyleCss {
     String root = Weight.SECTION.of("#g-" + section.id());
     parts(section, section.type().parts().stream(), Layer.SECTION, root);
     String within = Weight.LOOK_IN_SECTION.of("#g-" + section.id());
-    Set<StyleKey> own = section.values().styles().set().keySet();
+    Set<StyleKey> own = said(section);
     if (own.isEmpty()) {
       return;
     }
@@ -157,7 +161,7 @@ final class StyleCss {
   }
 
   private void of(Item item, Piece piece) {
-    Set<StyleKey> own = item.values().styles().set().keySet();
+    Set<StyleKey> own = said(item);
     if (own.isEmpty()) {
       return;
     }

@@ -72,20 +72,35 @@ final class Stylesheet {
         : Optional.empty();
   }
 
-  /** The faces of the fonts. {@code optional}: a font that comes late must not move anything. */
+  /**
+   * The faces of the fonts. {@code optional}: a font that comes late must not move anything; {@code
+   * swap} where it does not. Source: CSS Fonts 4, "font-display".
+   */
   static String faces(List<Shipped.Font> fonts) {
     var css = new StringBuilder();
     for (Shipped.Font font : fonts) {
       css.append(
           String.format(
               Locale.ROOT,
-              "@font-face{font-family:\"%s\";src:url(\"%s\") format(\"woff2\");font-weight:%s;font-display:optional;unicode-range:%s}",
+              "@font-face{font-family:\"%s\";src:url(\"%s\") format(\"%s\");font-weight:%s;font-display:%s%s%s}",
               font.family(),
               font.path(),
+              format(font.type()),
               font.weights(),
-              font.unicodeRange()));
+              font.late() ? "swap" : "optional",
+              font.slanted() ? ";font-style:italic" : "",
+              font.unicodeRange().isEmpty() ? "" : ";unicode-range:" + font.unicodeRange()));
     }
     return css.toString();
+  }
+
+  /** Source: CSS Fonts 4, "Font formats". */
+  private static String format(String type) {
+    return switch (type) {
+      case "font/ttf" -> "truetype";
+      case "font/otf" -> "opentype";
+      default -> type.substring("font/".length());
+    };
   }
 
   private static Map<String, String> named(Class<?> beside, String... names) {

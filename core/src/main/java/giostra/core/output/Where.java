@@ -1,12 +1,12 @@
 package giostra.core.output;
 
+import giostra.core.anatomy.Tone;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.look.State;
 import giostra.core.room.Rooms;
 import java.util.Arrays;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
@@ -44,9 +44,11 @@ public record Where(
 
   static {
     var to = new Places();
-    for (String tone :
-        List.of("paper", "leaf", "dusk", "own-1", "own-2", "own-3", "own-4", "own-5", "own-6")) {
-      to.own("tone." + tone, ".g-" + tone + "|.g-on-" + tone, ".g-" + tone + "| .g-on-" + tone);
+    for (Tone each : Tone.ALL) {
+      if (each != Tone.PICTURE) {
+        String tone = each.id();
+        to.own("tone." + tone, ".g-" + tone + "|.g-on-" + tone, ".g-" + tone + "| .g-on-" + tone);
+      }
     }
     to.own("tone.picture", ".g-grounded", ".g-grounded");
     to.own("type.families", "body", "");
@@ -75,7 +77,7 @@ public record Where(
     to.own("copy.code", ".g-copy :is(code,pre)", " :is(code,pre)");
     to.own("copy.code-block", ".g-copy pre", " pre");
     to.own("copy.picture", ".g-copy img", " img");
-    to.at("page.icon", ".g-card>.g-body>.g-icon");
+    to.at("page.icon", ":is(.g-card>.g-body,.g-copybox)>.g-icon");
     to.own("section.overlay", ".g-grounded::after", "::after");
     to.at("page.field", ".g-own-html :is(input,textarea,select)");
     to.at("page.message", ".g-message");

@@ -185,7 +185,7 @@ public final class Writing {
   void ownCss(Node node) {
     String text = node.values().get(ProofSettings.OWN_CSS);
     if (!text.isEmpty()) {
-      within.addAll(OwnCss.read(text).under("#g-" + node.id()));
+      within.addAll(OwnCss.read(text).under("#g-" + node.id(), node.id()));
     }
   }
 

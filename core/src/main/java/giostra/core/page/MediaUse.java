@@ -2,6 +2,7 @@ package giostra.core.page;
 
 import giostra.core.anatomy.Anatomy;
 import giostra.core.value.Aspect;
+import giostra.core.value.FontsKind;
 import giostra.core.value.MediaKind;
 import giostra.core.value.RichKind;
 import giostra.core.value.Setting;
@@ -97,6 +98,7 @@ public record MediaUse(
 
   private static List<String> ids(Setting<?> setting, Object value) {
     return switch (setting.kind()) {
+      case FontsKind _ -> FontsKind.ids(value.toString());
       case MediaKind _ -> value.toString().isEmpty() ? List.of() : List.of(value.toString());
       case RichKind _ -> {
         var found = new ArrayList<String>();

@@ -18,7 +18,7 @@ import java.util.stream.Stream;
 
 /** The types of node: what can be set on each, what each may hold, and how one is made. */
 public enum NodeType {
-  SITE("site", SiteSettings.ALL, Anatomy.EVERY, Set.of("look")),
+  SITE("site", SiteSettings.ALL, Anatomy.OF_SITE, Set.of("look")),
   LOOK("look", LookSettings.ALL, Anatomy.OF_KINDS, Set.of()),
   PAGE("page", PageSettings.ALL, Anatomy.EVERY, Set.of("section")),
   SECTION("section", SectionSettings.ALL, Anatomy.EVERY, Names.BLOCKS),

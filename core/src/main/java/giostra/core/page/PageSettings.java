@@ -55,6 +55,7 @@ public final class PageSettings {
           DESCRIPTION,
           ICON,
           SHARE_PICTURE,
+          ProofSettings.OWN_CSS,
           TRACE,
           TRACE_WIDE,
           TRACE_LEFT,

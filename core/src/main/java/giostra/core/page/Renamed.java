@@ -3,6 +3,7 @@ package giostra.core.page;
 import giostra.core.look.StyleKey;
 import giostra.core.look.Styles;
 import giostra.core.look.Values;
+import giostra.core.value.FontsKind;
 import giostra.core.value.MarkupKind;
 import giostra.core.value.MediaKind;
 import giostra.core.value.RichKind;
@@ -10,6 +11,7 @@ import giostra.core.value.Setting;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Documents and nodes in which the media that they show have other ids. */
 public final class Renamed {
@@ -59,6 +61,11 @@ public final class Renamed {
   }
 
   private static Object value(Setting<?> setting, Object value, Map<String, String> ids) {
+    if (setting.kind() instanceof FontsKind) {
+      return FontsKind.ids(value.toString()).stream()
+          .map(id -> ids.getOrDefault(id, id))
+          .collect(Collectors.joining(" "));
+    }
     if (setting.kind() instanceof MediaKind) {
       return ids.getOrDefault(value.toString(), value.toString());
     }

@@ -3,6 +3,7 @@ package giostra.core.page;
 import giostra.core.anatomy.Tone;
 import giostra.core.band.Bands;
 import giostra.core.look.Values;
+import giostra.core.value.FontsKind;
 import java.util.List;
 import java.util.Optional;
 
@@ -60,6 +61,14 @@ public record Site(Bands bands, Values values, List<Look> looks) implements Node
     return name.isBlank()
         ? Optional.empty()
         : Optional.of(new Tone(tone.id(), name, tone.colours()));
+  }
+
+  /** Ids of the files that its own families are made of, in their order. */
+  public List<List<String>> fonts() {
+    if (SiteSettings.FONTS.stream().noneMatch(each -> values.set().containsKey(each.id()))) {
+      return List.of();
+    }
+    return SiteSettings.FONTS.stream().map(each -> FontsKind.ids(values.get(each))).toList();
   }
 
   @Override

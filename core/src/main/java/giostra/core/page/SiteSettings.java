@@ -1,11 +1,13 @@
 package giostra.core.page;
 
 import giostra.core.anatomy.Tone;
+import giostra.core.value.FontsKind;
 import giostra.core.value.Length;
 import giostra.core.value.Setting;
 import giostra.core.value.SizeKind;
 import giostra.core.value.SpriteKind;
 import giostra.core.value.Step;
+import giostra.core.value.Typeface;
 import giostra.core.value.WordsKind;
 import giostra.core.value.ZoneKind;
 import java.time.ZoneId;
@@ -42,8 +44,17 @@ public final class SiteSettings {
                   .in(Step.DRESS))
           .toList();
 
+  /** The files that its own families are made of; one without files is not there. */
+  public static final List<Setting<String>> FONTS =
+      IntStream.rangeClosed(1, Typeface.OWN.size())
+          .mapToObj(at ->
+              Setting.once("font" + at, "Files of own family " + at, new FontsKind(), "")
+                  .in(Step.DRESS))
+          .toList();
+
   static final List<Setting<?>> ALL =
-      Stream.<Setting<?>>concat(Stream.of(NAME, ZONE, ICONS, MEASURE, PADDING), TONES.stream())
+      Stream.of(List.of(NAME, ZONE, ICONS, MEASURE, PADDING, ProofSettings.OWN_CSS), TONES, FONTS)
+          .<Setting<?>>flatMap(List::stream)
           .toList();
 
   private SiteSettings() {}

@@ -30,7 +30,7 @@ public enum Reads {
   /** What the sections before and after a section say. */
   NEIGHBOURS(Reads::neighbours),
   /** The levels of headings, which follow from what stands before. */
-  HEADINGS(at -> at.node() instanceof Piece piece ? at.outline().title(piece) : 0),
+  HEADINGS(Reads::headings),
   /** How large pictures are. */
   PICTURES(Looked::pictures),
   /** How wide the scrollbar is. */
@@ -45,6 +45,17 @@ public enum Reads {
   /** A value that is equal where what is read is the same. */
   Object of(Looked at) {
     return key.apply(at);
+  }
+
+  private static Object headings(Looked at) {
+    return switch (at.node()) {
+      case Piece piece -> at.outline().title(piece);
+      case Section section ->
+          Document.walk(section)
+              .map(node -> node instanceof Piece piece ? at.outline().title(piece) : 0)
+              .toList();
+      default -> 0;
+    };
   }
 
   private static List<Object> neighbours(Looked at) {

@@ -14,6 +14,7 @@ import static giostra.core.snag.Severity.HINT;
 import static giostra.core.snag.Severity.HURTS;
 import static giostra.core.snag.Severity.NOTE;
 
+import giostra.core.page.Section;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -39,6 +40,8 @@ public enum Rule {
   CUT_OFF(BREAKS, CutOff::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** A character that no font has that ships. */
   NO_GLYPH(BREAKS, NoGlyph::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
+  /** Letters of a family of the site's own that has no files. */
+  NO_FAMILY(HURTS, NoFamily::check, BANDS, SITE),
   /** A picture given by address, of which little can be computed. */
   UNKNOWN_PICTURE(HURTS, UnknownPictures::check, BANDS, PICTURES),
   /** A picture that is drawn wider than it is, so that it blurs on any screen. */
@@ -55,8 +58,11 @@ public enum Rule {
   CLIP(BREAKS, BANDS),
   /** A sign or words that are hard to tell from what they stand on. */
   CONTRAST(BREAKS, Faint::check, BANDS, SITE, AROUND),
+  /** What takes more or less room while it is touched, so that what is around it moves. */
+  JUMP(HURTS, Jumps::check, BANDS, SITE, AROUND, LANGUAGE),
   /** Words that are hard to read on the picture under them. */
-  OVER_PICTURE(BREAKS, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
+  OVER_PICTURE(
+      BREAKS, Rule::onPicture, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** Columns that are seen in another order than they are read in. */
   ORDER(BREAKS, Reordered::check, BANDS, SITE, AROUND),
   /** More quotations in view than are comfortable to read. */
@@ -107,6 +113,15 @@ public enum Rule {
     return reads;
   }
 
+  private static List<Snag> onPicture(Looked at) {
+    return at.node() instanceof Section section ? OnGround.of(section, at) : of(OVER_PICTURE, at);
+  }
+
+  /** What the kind of a piece finds. */
+  private static List<Snag> of(Rule rule, Looked at) {
+    return at.piece().map(piece -> Judged.of(piece).found(rule, piece, at)).orElse(List.of());
+  }
+
   /** Its name for machines: in lower case, with hyphens. */
   public String word() {
     return name().toLowerCase(Locale.ROOT).replace('_', '-');
@@ -118,8 +133,6 @@ public enum Rule {
   }
 
   List<Snag> check(Looked at) {
-    return check != null
-        ? check.of(at)
-        : at.piece().map(piece -> Judged.of(piece).found(this, piece, at)).orElse(List.of());
+    return check != null ? check.of(at) : of(this, at);
   }
 }

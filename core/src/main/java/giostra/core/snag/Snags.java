@@ -5,6 +5,7 @@ import giostra.core.page.Block;
 import giostra.core.page.Document;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
+import giostra.core.page.ProofSettings;
 import giostra.core.page.Section;
 import java.util.Arrays;
 import java.util.List;
@@ -35,11 +36,18 @@ public final class Snags {
     return Arrays.stream(Rule.values()).flatMap(rule -> rule.check(at).stream());
   }
 
-  /** The nodes that rules look at, as they are read. */
+  /** The nodes that rules look at, as they are read; what holds of all of them goes before. */
   public static Stream<Node> swept(Document document) {
-    return document
-        .nodes()
-        .filter(node ->
-            node instanceof Section || node instanceof Piece || node instanceof Block.Columns);
+    Stream<Node> whole =
+        Stream.<Node>of(document.site(), document.page())
+            .filter(node ->
+                !node.values().get(ProofSettings.OWN_CSS).isEmpty()
+                    || NoFamily.said(document, node));
+    Stream<Node> parts =
+        document
+            .nodes()
+            .filter(node ->
+                node instanceof Section || node instanceof Piece || node instanceof Block.Columns);
+    return Stream.concat(whole, parts);
   }
 }

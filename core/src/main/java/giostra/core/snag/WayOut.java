@@ -60,7 +60,8 @@ public record WayOut(Snag.Fix fix, List<String> changes, boolean mends, List<Sna
       }
       case Edit.SetStyle(String of, StyleKey key, String band, Object value) -> {
         Node node = document.node(of);
-        Object own = node.values().styles().own(key, band);
+        Object said = node.values().styles().own(key, band);
+        Object own = said == null ? null : node.type().style(key).write(said);
         String label = key.property().label();
         yield change(document, node.type(), label, band, own, value);
       }

@@ -22,7 +22,13 @@ public enum Family {
   SPACE_GROTESK,
   RUBIK,
   CAVEAT,
-  SOURCE_CODE;
+  SOURCE_CODE,
+  OWN_1,
+  OWN_2,
+  OWN_3,
+  OWN_4,
+  OWN_5,
+  OWN_6;
 
   /** The one that it names; nothing where that is said elsewhere. */
   public Optional<Typeface> typeface() {

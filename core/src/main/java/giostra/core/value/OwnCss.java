@@ -1,6 +1,9 @@
 package giostra.core.value;
 
+import com.helger.css.CSSSourceLocation;
 import com.helger.css.decl.CSSDeclaration;
+import com.helger.css.decl.CSSKeyframesBlock;
+import com.helger.css.decl.CSSKeyframesRule;
 import com.helger.css.decl.CSSMediaRule;
 import com.helger.css.decl.CSSSelector;
 import com.helger.css.decl.CSSStyleRule;
@@ -14,6 +17,7 @@ import com.helger.css.reader.errorhandler.CSSParseError;
 import com.helger.css.reader.errorhandler.CollectingCSSParseErrorHandler;
 import com.helger.css.reader.errorhandler.DoNothingCSSInterpretErrorHandler;
 import com.helger.css.writer.CSSWriterSettings;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -33,8 +37,16 @@ public final class OwnCss {
 
   private static final String SELF = ":scope";
   private static final CSSWriterSettings WRITER = new CSSWriterSettings(true);
+
+  /** Values as they were: the short form says 0 for 0deg and 0s, which is neither. */
+  private static final CSSWriterSettings VALUES = new CSSWriterSettings(false);
+
   private static final Pattern STRING = Pattern.compile("\"[^\"]*\"|'[^']*'");
   private static final Pattern FUNCTION = Pattern.compile("([-\\w]+)\\(");
+  private static final Pattern WORD = Pattern.compile("[-\\w]+");
+  private static final Pattern NAME = Pattern.compile("[a-zA-Z][-\\w]{0,39}");
+  private static final Set<String> ANIMATION = Set.of("animation", "animation-name");
+  private static final Set<String> MOMENTS = Set.of("from", "to");
 
   /** Functions that fetch nothing. */
   private static final Set<String> FUNCTIONS =
@@ -91,7 +103,7 @@ public final class OwnCss {
       throw refused(
           at == null ? 1 : at.getBeginLine(),
           at == null ? "something" : "" + at.getImage(),
-          "rules such as .g-card { rotate: 1deg }, alone or in @media or @supports");
+          "rules such as .g-card { rotate: 1deg }, alone or in @media or @supports, or @keyframes");
     }
     if (sheet == null) {
       throw refused(1, text.strip(), "rules such as .g-card { rotate: 1deg }");
@@ -141,19 +153,35 @@ public final class OwnCss {
     switch (rule) {
       case CSSStyleRule style -> {
         style.getAllSelectors().forEach(each -> scoped(each, style, ""));
-        style.getAllDeclarations().forEach(each -> check(each, style));
+        style.getAllDeclarations().forEach(each -> check(each, style.getSourceLocation()));
       }
+      case CSSKeyframesRule frames -> check(frames);
       case CSSMediaRule media -> media.getAllRules().forEach(OwnCss::check);
       case CSSSupportsRule supports -> supports.getAllRules().forEach(OwnCss::check);
       default ->
           throw new Refused(
               "CSS",
               rule.getAsCSSString(WRITER, 0).lines().findFirst().orElse("a rule"),
-              "rules such as .g-card { rotate: 1deg }, alone or in @media or @supports");
+              "rules such as .g-card { rotate: 1deg }, alone or in @media or @supports, or @keyframes");
     }
   }
 
-  private static void check(CSSDeclaration declaration, CSSStyleRule in) {
+  private static void check(CSSKeyframesRule frames) {
+    String name = frames.getAnimationName();
+    if (!NAME.matcher(name).matches()) {
+      throw refused(frames.getSourceLocation(), name, "a name of letters, digits, - and _");
+    }
+    for (CSSKeyframesBlock block : frames.getAllBlocks()) {
+      for (String at : block.getAllKeyframesSelectors()) {
+        if (!MOMENTS.contains(at) && !at.matches("\\d{1,3}(\\.\\d{1,6})?%")) {
+          throw refused(frames.getSourceLocation(), at, "from, to or a share such as 50%");
+        }
+      }
+      block.getAllDeclarations().forEach(each -> check(each, frames.getSourceLocation()));
+    }
+  }
+
+  private static void check(CSSDeclaration declaration, @Nullable CSSSourceLocation in) {
     String bare = STRING.matcher(declaration.getAsCSSString(WRITER, 0)).replaceAll("''");
     var functions = FUNCTION.matcher(bare);
     while (functions.find()) {
@@ -167,8 +195,7 @@ public final class OwnCss {
     }
   }
 
-  private static Refused refused(CSSStyleRule rule, String found, String allowed) {
-    var at = rule.getSourceLocation();
+  private static Refused refused(@Nullable CSSSourceLocation at, String found, String allowed) {
     return refused(at == null ? 1 : at.getFirstTokenBeginLineNumber(), found, allowed);
   }
 
@@ -180,23 +207,46 @@ public final class OwnCss {
     }
     String rest = text.substring(SELF.length());
     if (rest.startsWith("+") || rest.startsWith("~") || rest.matches("[-\\w].*")) {
-      throw refused(in, text, "a selector of what is in it");
+      throw refused(in.getSourceLocation(), text, "a selector of what is in it");
     }
     return place + rest;
   }
 
   /**
-   * The rules as a sheet has them, one text each.
+   * The rules as a sheet has them, one text each. Animations are called by the owner's name too, as
+   * others may have some of the same name, and are there for those alone who have not asked for
+   * less motion.
    *
    * @param place selector of where they hold
+   * @param owner id of the node that they are of
    */
-  public List<String> under(String place) {
-    return rules.stream().map(rule -> under(rule, place)).filter(text -> !text.isEmpty()).toList();
+  public List<String> under(String place, String owner) {
+    var names = new HashSet<String>();
+    rules.forEach(rule -> named(rule, names));
+    var at = new At(place, owner, names);
+    return rules.stream().map(rule -> under(rule, at)).filter(text -> !text.isEmpty()).toList();
   }
 
-  private static String under(ICSSTopLevelRule rule, String place) {
+  /** Where rules hold, whose they are, and what animations are called in them. */
+  private record At(String place, String owner, Set<String> names) {
+    String own(String name) {
+      return name + "-" + owner;
+    }
+  }
+
+  private static void named(ICSSTopLevelRule rule, Set<String> names) {
+    switch (rule) {
+      case CSSKeyframesRule frames -> names.add(frames.getAnimationName());
+      case CSSMediaRule media -> media.getAllRules().forEach(each -> named(each, names));
+      case CSSSupportsRule supports -> supports.getAllRules().forEach(each -> named(each, names));
+      default -> {}
+    }
+  }
+
+  private static String under(ICSSTopLevelRule rule, At at) {
     return switch (rule) {
-      case CSSStyleRule style -> under(style, place);
+      case CSSStyleRule style -> under(style, at);
+      case CSSKeyframesRule frames -> under(frames, at);
       case CSSMediaRule media ->
           block(
               "@media "
@@ -204,7 +254,7 @@ public final class OwnCss {
                       .map(query -> query.getAsCSSString(WRITER, 0))
                       .collect(Collectors.joining(",")),
               media.getAllRules(),
-              place);
+              at);
       case CSSSupportsRule supports ->
           block(
               "@supports "
@@ -212,26 +262,54 @@ public final class OwnCss {
                       .map(member -> member.getAsCSSString(WRITER, 0))
                       .collect(Collectors.joining(" ")),
               supports.getAllRules(),
-              place);
+              at);
       default -> throw new IllegalStateException("a rule that was not checked");
     };
   }
 
-  private static String under(CSSStyleRule style, String place) {
+  private static String under(CSSKeyframesRule frames, At at) {
+    return "@media (prefers-reduced-motion:no-preference){@keyframes "
+        + at.own(frames.getAnimationName())
+        + frames.getAllBlocks().stream()
+            .map(block ->
+                String.join(",", block.getAllKeyframesSelectors())
+                    + written(block.getAllDeclarations(), at))
+            .collect(Collectors.joining("", "{", "}}"));
+  }
+
+  private static String under(CSSStyleRule style, At at) {
     if (style.getDeclarationCount() == 0) {
       return "";
     }
     return style.getAllSelectors().stream()
-            .map(each -> scoped(each, style, place))
+            .map(each -> scoped(each, style, at.place()))
             .collect(Collectors.joining(","))
-        + style.getAllDeclarations().stream()
-            .map(each -> each.getAsCSSString(WRITER, 0))
-            .collect(Collectors.joining(";", "{", "}"));
+        + written(style.getAllDeclarations(), at);
   }
 
-  private static String block(String condition, Iterable<ICSSTopLevelRule> rules, String place) {
+  private static String written(List<CSSDeclaration> declarations, At at) {
+    return declarations.stream()
+        .map(each -> written(each, at))
+        .collect(Collectors.joining(";", "{", "}"));
+  }
+
+  private static String written(CSSDeclaration declaration, At at) {
+    String text = declaration.getAsCSSString(VALUES, 0);
+    String property = declaration.getProperty().toLowerCase(Locale.ROOT);
+    if (at.names().isEmpty() || !ANIMATION.contains(property)) {
+      return text;
+    }
+    String value = text.substring(text.indexOf(':') + 1);
+    return property
+        + ":"
+        + WORD.matcher(value)
+            .replaceAll(
+                word -> at.names().contains(word.group()) ? at.own(word.group()) : word.group());
+  }
+
+  private static String block(String condition, Iterable<ICSSTopLevelRule> rules, At at) {
     var inside = new StringBuilder();
-    rules.forEach(rule -> inside.append(under(rule, place)));
+    rules.forEach(rule -> inside.append(under(rule, at)));
     return inside.isEmpty() ? "" : condition + "{" + inside + "}";
   }
 }

@@ -20,8 +20,11 @@ public record TypeSize(Length least, Length base, double vmin, Length most) {
       Pattern.compile(
           "clamp\\(([^,+]{1,20}),([^,+]{1,20})\\+\\s*([\\d.]{1,9})vmin\\s*,([^,+]{1,20})\\)");
 
+  /** By how much it may grow at the most, vmin. */
+  public static final double FASTEST = 20;
+
   public TypeSize {
-    Require.within(0, 20, "growth of a text size (vmin)", vmin);
+    Require.within(0, FASTEST, "growth of a text size (vmin)", vmin);
     for (Length each : List.of(least, base, most)) {
       if (each.unit() == Length.Unit.PERCENT) {
         throw new Refused("text size", each.css(), "px, rem or em: no share of something");

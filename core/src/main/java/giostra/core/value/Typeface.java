@@ -1,12 +1,14 @@
 package giostra.core.value;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
 /**
  * The families that ship, of different characters; each is one variable file a script. All are
- * open. Each names the faces that stand in where it has not come or has not a character.
+ * open. Beside them those that a site makes of fonts of its own. Each names the faces that stand in
+ * where it has not come or has not a character.
  */
 public enum Typeface {
   SOURCE_SANS("Source Sans 3 Variable", "Source Sans, plain and clear", Stand.SANS),
@@ -21,7 +23,20 @@ public enum Typeface {
   RUBIK("Rubik Variable", "Rubik, square and soft", Stand.SANS),
   CAVEAT("Caveat Variable", "Caveat, by hand", "cursive"),
   SOURCE_CODE(
-      "Source Code Pro Variable", "Source Code, one width", "\"DejaVu Sans Mono\",monospace");
+      "Source Code Pro Variable", "Source Code, one width", "\"DejaVu Sans Mono\",monospace"),
+  OWN_1("Own 1", "Own family 1", Stand.SANS),
+  OWN_2("Own 2", "Own family 2", Stand.SANS),
+  OWN_3("Own 3", "Own family 3", Stand.SANS),
+  OWN_4("Own 4", "Own family 4", Stand.SANS),
+  OWN_5("Own 5", "Own family 5", Stand.SANS),
+  OWN_6("Own 6", "Own family 6", Stand.SANS);
+
+  /** Those of a site's own fonts, in their order. */
+  public static final List<Typeface> OWN = List.of(OWN_1, OWN_2, OWN_3, OWN_4, OWN_5, OWN_6);
+
+  /** Those that ship. */
+  public static final List<Typeface> SHIPPED =
+      Arrays.stream(values()).filter(each -> !OWN.contains(each)).toList();
 
   private static final class Stand {
     static final String SANS = "\"Noto Sans\",\"DejaVu Sans\",sans-serif";
@@ -38,7 +53,7 @@ public enum Typeface {
     this.fallbacks = fallbacks;
   }
 
-  /** Its name in the files that ship. */
+  /** Its name on pages, and in the files that ship. */
   public String face() {
     return face;
   }
@@ -55,7 +70,7 @@ public enum Typeface {
 
   /** As {@code font-family} has it. */
   public String css() {
-    return "\"" + face + "\"," + fallbacks;
+    return "\"" + face + "\",\"" + Further.FACE + "\"," + fallbacks;
   }
 
   /** The one of that name in the files that ship. */

@@ -17,8 +17,10 @@ import giostra.core.page.SiteSettings;
 import giostra.core.snag.ToneContrast;
 import giostra.core.value.Colour;
 import giostra.core.value.Oklch;
+import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
 import giostra.core.value.ToneColour;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -156,6 +158,23 @@ class MadeToneTest {
   /** The words of sections' tones and the tones themselves are kept apart, and must be the same. */
   @Test
   void aSectionCanWearEachOfThem() {
-    assertThat(SectionSettings.Tone.values()).hasSize(3 + Tone.OWN.size());
+    assertThat(Arrays.stream(SectionSettings.Tone.values()).map(PickKind::word))
+        .containsExactlyElementsOf(
+            Tone.ALL.stream().filter(each -> each != Tone.PICTURE).map(Tone::id).toList());
+  }
+
+  @Test
+  void takenAwayItLeavesNothing() {
+    Document before = page(List.of(), SectionSettings.Tone.OWN_1);
+    Document made =
+        Edits.apply(before, MadeTone.edits(before.site(), "Moss", Colour.parse("#2f6652"), true))
+            .document();
+    Document after = Edits.apply(made, MadeTone.away(made, "own-1")).document();
+    assertThat(after.site()).isEqualTo(before.site());
+    assertThat(after.node("one").values().get(SectionSettings.TONE))
+        .isEqualTo(SectionSettings.Tone.PAPER);
+    assertThatThrownBy(() -> MadeTone.away(made, "dusk"))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("own-1");
   }
 }

@@ -15,14 +15,13 @@ import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import giostra.core.testing.Demo;
+import giostra.core.testing.OnePicture;
 import giostra.core.value.Colour;
-import giostra.core.value.Focus;
 import giostra.core.value.Ground;
 import giostra.core.value.GroundAt;
 import giostra.core.value.Ink;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.IntBinaryOperator;
 import org.junit.jupiter.api.Test;
@@ -36,17 +35,7 @@ class SlideContrastTest {
 
   /** One picture for all, 400 by 300 px. */
   private static PictureSizes pictures(IntBinaryOperator pixel) {
-    return new PictureSizes() {
-      @Override
-      public Optional<Size> find(String id) {
-        return id.isEmpty() ? Optional.empty() : Optional.of(new Size(400, 300));
-      }
-
-      @Override
-      public Optional<Seen> seen(String id) {
-        return find(id).map(_ -> new Seen(Samples.of(400, 300, pixel), Focus.CENTER));
-      }
-    };
+    return new OnePicture(pixel);
   }
 
   private List<Snag> found(PictureSizes pictures, Edit... edits) {

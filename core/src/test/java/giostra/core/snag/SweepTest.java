@@ -70,7 +70,7 @@ class SweepTest {
           "1:3",
           "<p>Some words more</p>",
           "Donaudampfschiffahrtsgesellschaft",
-          "\u5E74",
+          "\u1208",
           "#777777",
           "#fafafa",
           "accent",
@@ -84,7 +84,7 @@ class SweepTest {
       List.of(
           set("houses", "inView", "tablet", 5.0),
           set("house-2", "heading", Values.ALL, "Donaudampfschiffahrtsgesellschaft"),
-          set("house-3", "text", Values.ALL, "<p>\u5E74</p>"),
+          set("house-3", "text", Values.ALL, "<p>\u1208</p>"),
           set("questions", "panelHeight", "desktop", "fixed"),
           set("questions", "panelFixed", "desktop", "80px"),
           set("site", "zone", Values.ALL, "Europe/Rome"),

@@ -30,6 +30,7 @@ class KindTest {
             "corners",
             "decimal",
             "ends",
+            "fonts",
             "hue",
             "icon",
             "language",

@@ -25,7 +25,7 @@ final class Entries implements AutoCloseable {
 
   private static final Pattern NAME =
       Pattern.compile(
-          "giostra\\.json|pages/[a-z0-9-]{1,60}\\.json|media/[0-9a-f]{16}\\.[a-z0-9]{2,4}"
+          "giostra\\.json|pages/[a-z0-9-]{1,60}\\.json|media/[0-9a-f]{16}\\.[a-z0-9]{2,5}"
               + "|stock/[a-z0-9-]{1,80}\\.json|sources/[a-z0-9-]{1,80}");
 
   private final Counted packed;

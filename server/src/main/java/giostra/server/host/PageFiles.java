@@ -1,15 +1,16 @@
 package giostra.server.host;
 
 import giostra.core.media.ClipHost;
+import giostra.core.output.Compiled;
 import giostra.core.output.Hash;
 import giostra.core.output.Shipped;
 import giostra.server.Settings;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
@@ -24,6 +25,10 @@ public class PageFiles {
           .getBytes(StandardCharsets.UTF_8);
 
   private final Map<String, byte[]> byPath = new LinkedHashMap<>();
+
+  /** Fonts by path, as they were built. They are read when they are asked for: there are many. */
+  private final Map<String, String> fontFiles = new LinkedHashMap<>();
+
   private final List<Shipped.Font> fonts = new ArrayList<>();
   private final Map<String, String> scripts = new LinkedHashMap<>();
   private final Shipped.IconSet icons;
@@ -47,9 +52,9 @@ public class PageFiles {
     }
     for (JsonNode font : mapper.readTree(ShippedFiles.load("fonts.json"))) {
       String file = font.path("file").asString();
-      byte[] face = ShippedFiles.load("fonts/" + file);
-      String path = "fonts/" + file.replace(".woff2", "." + short16(face) + ".woff2");
-      byPath.put(path, face);
+      String path =
+          "fonts/" + file.replace(".woff2", "." + font.path("hash").asString() + ".woff2");
+      fontFiles.put(path, "fonts/" + file);
       fonts.add(
           new Shipped.Font(
               font.path("family").asString(),
@@ -70,17 +75,24 @@ public class PageFiles {
 
   /** The bytes at a path relative to a page, or null. */
   public byte @Nullable [] get(String path) {
-    return byPath.get(path);
+    String font = fontFiles.get(path);
+    return font == null ? byPath.get(path) : ShippedFiles.load(font);
   }
 
-  /** All of them, by path. */
-  public Map<String, byte[]> all() {
-    return Map.copyOf(byPath);
+  /** Those that a page needs, by path. */
+  public Map<String, byte[]> of(Compiled page) {
+    var all = new LinkedHashMap<String, byte[]>();
+    byPath.forEach((path, bytes) -> {
+      if (!scripts.containsValue(path) || page.scripts().contains(path)) {
+        all.put(path, bytes);
+      }
+    });
+    page.fonts().forEach(path -> all.put(path, ShippedFiles.load(file(path))));
+    return all;
   }
 
-  /** Paths of the page scripts. */
-  public Collection<String> scripts() {
-    return List.copyOf(scripts.values());
+  private String file(String font) {
+    return Objects.requireNonNull(fontFiles.get(font), font);
   }
 
   /** A script that only previews have: {@code stage.js} or {@code assume.js}. */

@@ -11,6 +11,9 @@ public final class Types {
       case "css" -> "text/css;charset=utf-8";
       case "js" -> "text/javascript;charset=utf-8";
       case "woff2" -> "font/woff2";
+      case "woff" -> "font/woff";
+      case "ttf" -> "font/ttf";
+      case "otf" -> "font/otf";
       case "jpg" -> "image/jpeg";
       case "png" -> "image/png";
       case "webp" -> "image/webp";

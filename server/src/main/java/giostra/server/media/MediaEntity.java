@@ -48,6 +48,14 @@ class MediaEntity {
   /** Words with commas between. */
   String tags = "";
 
+  /** Of a font, see {@link giostra.core.fit.FontFile}; else empty, and nothing below. */
+  String family = "";
+
+  int lightest;
+  int heaviest;
+  boolean slanted;
+  boolean restricted;
+
   @Column(name = "created_at")
   Instant createdAt = Instant.EPOCH;
 }

@@ -1,5 +1,6 @@
 package giostra.server.media;
 
+import giostra.core.fit.FontFile;
 import giostra.core.media.Captions;
 import giostra.core.media.ClipFacts;
 import giostra.core.media.IconSprite;
@@ -14,6 +15,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the bytes of a file say of it; the name it came with only says what sort of thing somebody
@@ -25,9 +27,21 @@ import java.util.Set;
  * @param durationMs of a clip, or when the last words of captions end; else 0
  * @param codecs of a clip, with commas
  * @param bytes what is kept: those of vector pictures are cleaned
+ * @param font what a font says of itself; of anything else nothing
  */
 record MediaFacts(
-    String type, int width, int height, long durationMs, String codecs, byte[] bytes) {
+    String type,
+    int width,
+    int height,
+    long durationMs,
+    String codecs,
+    byte[] bytes,
+    @Nullable FontFile font) {
+  private MediaFacts(
+      String type, int width, int height, long durationMs, String codecs, byte[] bytes) {
+    this(type, width, height, durationMs, codecs, bytes, null);
+  }
+
   /** Bytes of anything but a clip. */
   static final int MOST_BYTES = 20 * 1024 * 1024;
 
@@ -37,7 +51,8 @@ record MediaFacts(
   /** Vector symbols by name. */
   static final String SPRITE = "image/svg+xml;profile=symbols";
 
-  private static final String TAKEN = "jpeg, png, webp, gif, svg, mp4, webm or vtt";
+  private static final String TAKEN =
+      "jpeg, png, webp, gif, svg, mp4, webm, vtt, woff2, woff, ttf or otf";
 
   /** Endings of file names by the sort of thing they promise. */
   private static final Map<String, Set<String>> SORTS =
@@ -50,6 +65,8 @@ record MediaFacts(
           Set.of("mp4", "m4v", "webm"),
           "captions",
           Set.of("vtt"),
+          "a font",
+          Set.of("woff2", "woff", "ttf", "otf"),
           "a remote picture",
           Set.of("uri"));
 
@@ -69,6 +86,11 @@ record MediaFacts(
     return sort(type).endsWith("picture");
   }
 
+  /** Whether it is a font. Source: RFC 8081. */
+  static boolean isFont(String type) {
+    return type.startsWith("font/");
+  }
+
   /** What sort of thing a type is, as in {@link #SORTS}. */
   static String sort(String type) {
     return switch (type) {
@@ -76,7 +98,7 @@ record MediaFacts(
       case "text/vtt" -> "captions";
       case REMOTE -> "a remote picture";
       case SPRITE -> "icons";
-      default -> type.startsWith("video/") ? "a clip" : "a picture";
+      default -> isFont(type) ? "a font" : type.startsWith("video/") ? "a clip" : "a picture";
     };
   }
 
@@ -115,6 +137,10 @@ record MediaFacts(
     }
     if (bytes.length > MOST_BYTES) {
       throw new Refused("it", bytes.length / 1024 / 1024 + " MB large", "20 MB or less");
+    }
+    if (FontFile.looksLikeOne(bytes)) {
+      FontFile font = FontFile.read(bytes);
+      return new MediaFacts(font.type(), 0, 0, 0, "", bytes, font);
     }
     int looked = Math.min(bytes.length, 1000);
     String start = new String(bytes, 0, looked, StandardCharsets.UTF_8);

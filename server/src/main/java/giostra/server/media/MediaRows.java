@@ -21,5 +21,7 @@ interface MediaRows extends JpaRepository<MediaEntity, MediaEntity.Key> {
 
   Optional<MediaEntity> findFirstBySiteIdAndHashStartingWith(String siteId, String start);
 
+  Optional<MediaEntity> findFirstByHashStartingWithAndTypeStartingWith(String start, String type);
+
   List<MediaEntity> findBySiteIdAndHash(String siteId, String hash);
 }

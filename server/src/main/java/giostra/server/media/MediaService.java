@@ -1,5 +1,7 @@
 package giostra.server.media;
 
+import giostra.core.fit.FontFile;
+import giostra.core.fit.OwnFonts;
 import giostra.core.layout.PictureSizes;
 import giostra.core.media.ClipFacts;
 import giostra.core.media.IconSprite;
@@ -21,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -29,6 +32,8 @@ import org.springframework.core.io.Resource;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** The pictures, clips and captions of sites. */
@@ -36,6 +41,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class MediaService {
   private static final int LONGEST_NAME = 200;
   private static final int MOST_TAGS = 2000;
+
+  /** Fonts are known by what is in them, so their ids say it. */
+  private static final Pattern FONT_ID = Pattern.compile(".*-([0-9a-f]{16})");
 
   private final MediaRows rows;
   private final SiteRows sites;
@@ -63,6 +71,16 @@ public class MediaService {
     this.sampling = sampling;
     this.blobs = blobs;
     this.clock = clock;
+    OwnFonts.from(this::font);
+  }
+
+  /** The bytes of a font by its id, whatever site has it: the id ends with the hash. */
+  private Optional<byte[]> font(String id) {
+    Matcher match = FONT_ID.matcher(id);
+    return match.matches()
+        ? rows.findFirstByHashStartingWithAndTypeStartingWith(match.group(1), "font/")
+            .map(row -> blobs.get(row.hash))
+        : Optional.empty();
   }
 
   /**
@@ -76,6 +94,7 @@ public class MediaService {
    * @param focus the point that stays in view where it is cut
    * @param files smaller files that have been made of it, of so many
    * @param address where a picture stands that is not kept here; else empty
+   * @param font what a font says of itself; else nothing
    */
   public record Media(
       String id,
@@ -95,7 +114,18 @@ public class MediaService {
       List<String> tags,
       int filesMade,
       int files,
-      String address) {}
+      String address,
+      @Nullable Font font) {}
+
+  /**
+   * What a font says of itself.
+   *
+   * @param lightest the least of its weights, 1 to 1000
+   * @param heaviest the greatest
+   * @param restricted whether it says that it must not be put into documents
+   */
+  public record Font(
+      String family, int lightest, int heaviest, boolean slanted, boolean restricted) {}
 
   /**
    * Takes a file in. The same bytes on the same site are one.
@@ -120,26 +150,55 @@ public class MediaService {
     }
     MediaFacts facts = MediaFacts.read(called, bytes);
     String hash = blobs.put(facts.bytes());
-    return Objects.requireNonNull(
-        transaction.execute(_ -> {
-          sites.held(siteId);
-          List<MediaEntity> same = rows.findBySiteIdAndHash(siteId, hash);
-          if (!same.isEmpty()) {
-            return media(same.getFirst());
+    Media added =
+        Objects.requireNonNull(
+            transaction.execute(_ -> added(siteId, wanted, called, said, facts, hash)));
+    fontChanged(added);
+    return added;
+  }
+
+  /**
+   * What was measured while it was not there is not as it was: once that is so for everybody, or
+   * what was read meanwhile would be kept.
+   */
+  private static void fontChanged(Media media) {
+    if (media.font() == null) {
+      return;
+    }
+    if (!TransactionSynchronizationManager.isSynchronizationActive()) {
+      OwnFonts.changed(media.id());
+      return;
+    }
+    TransactionSynchronizationManager.registerSynchronization(
+        new TransactionSynchronization() {
+          @Override
+          public void afterCommit() {
+            OwnFonts.changed(media.id());
           }
-          var row = new MediaEntity();
-          row.siteId = siteId;
-          row.id =
-              !wanted.isEmpty() && !rows.existsBySiteIdAndId(siteId, wanted)
-                  ? wanted
-                  : freeId(siteId, called, facts.type());
-          row.name = called;
-          row.alt = said;
-          row.createdAt = clock.instant();
-          put(row, facts, hash);
-          entities.persist(row);
-          return media(row);
-        }));
+        });
+  }
+
+  private Media added(
+      String siteId, String wanted, String called, String said, MediaFacts facts, String hash) {
+    sites.held(siteId);
+    List<MediaEntity> same = rows.findBySiteIdAndHash(siteId, hash);
+    if (!same.isEmpty()) {
+      return media(same.getFirst());
+    }
+    var row = new MediaEntity();
+    row.siteId = siteId;
+    row.id =
+        !wanted.isEmpty()
+                && !rows.existsBySiteIdAndId(siteId, wanted)
+                && (facts.font() == null || wanted.endsWith("-" + hash.substring(0, 16)))
+            ? wanted
+            : freeId(siteId, called, facts.type(), hash);
+    row.name = called;
+    row.alt = said;
+    row.createdAt = clock.instant();
+    put(row, facts, hash);
+    entities.persist(row);
+    return media(row);
   }
 
   private void put(MediaEntity row, MediaFacts facts, String hash) {
@@ -154,6 +213,14 @@ public class MediaService {
         facts.type().equals(MediaFacts.REMOTE)
             ? new String(facts.bytes(), StandardCharsets.UTF_8)
             : "";
+    FontFile font = facts.font();
+    if (font != null) {
+      row.family = font.family();
+      row.lightest = font.lightest();
+      row.heaviest = font.heaviest();
+      row.slanted = font.slanted();
+      row.restricted = font.restricted();
+    }
     renditions.later(row);
   }
 
@@ -199,6 +266,12 @@ public class MediaService {
         transaction.execute(_ -> {
           MediaEntity row = held(siteId, id);
           String sort = MediaFacts.sort(row.type);
+          if (MediaFacts.isFont(row.type) && !row.hash.equals(hash)) {
+            throw new Refused(
+                "File " + name,
+                "another font",
+                "added beside " + row.name + ", and chosen where that one is");
+          }
           // A picture elsewhere may become a file, and the other way round.
           boolean pictures =
               MediaFacts.isPicture(facts.type())
@@ -243,7 +316,9 @@ public class MediaService {
   /** Takes it out of the site; its bytes stay, since releases may have them. */
   @Transactional
   public void delete(String siteId, String id) {
-    rows.delete(held(siteId, id));
+    MediaEntity row = held(siteId, id);
+    rows.delete(row);
+    fontChanged(media(row, 0));
   }
 
   private MediaEntity row(String siteId, String id) {
@@ -259,8 +334,11 @@ public class MediaService {
   }
 
   /** The site is held. */
-  private String freeId(String siteId, String name, String type) {
+  private String freeId(String siteId, String name, String type, String hash) {
     String base = Ids.word(name.replaceAll("\\.[A-Za-z0-9]+$", ""), "file");
+    if (MediaFacts.isFont(type)) {
+      return base.substring(0, Math.min(base.length(), 60)) + "-" + hash.substring(0, 16);
+    }
     return rows.existsBySiteIdAndId(siteId, base)
         ? Ids.next(
             base + "-" + MediaFacts.extension(type),
@@ -293,6 +371,11 @@ public class MediaService {
     row.decorative = each.decorative;
     row.focus = each.focus;
     row.tags = each.tags;
+    row.family = each.family;
+    row.lightest = each.lightest;
+    row.heaviest = each.heaviest;
+    row.slanted = each.slanted;
+    row.restricted = each.restricted;
     row.createdAt = each.createdAt;
     return row;
   }
@@ -315,7 +398,7 @@ public class MediaService {
                   each,
                   to,
                   rows.existsBySiteIdAndId(to, each.id)
-                      ? freeId(to, each.name, each.type)
+                      ? freeId(to, each.name, each.type, each.hash)
                       : each.id);
           row.createdAt = clock.instant();
           entities.persist(row);
@@ -394,6 +477,23 @@ public class MediaService {
     @Override
     public Optional<Shipped.CaptionFile> captions(String id) {
       return row(id, "text/vtt").map(row -> new Shipped.CaptionFile(row.id, path(row), text(row)));
+    }
+
+    @Override
+    public Optional<Shipped.OwnFont> font(String id) {
+      return row(id, "font/")
+          .map(row ->
+              new Shipped.OwnFont(
+                  row.id,
+                  path(row),
+                  new FontFile(
+                      row.type,
+                      row.family,
+                      row.lightest,
+                      row.heaviest,
+                      row.slanted,
+                      row.restricted,
+                      0)));
     }
 
     @Override
@@ -567,7 +667,10 @@ public class MediaService {
         row.tags.isEmpty() ? List.of() : List.of(row.tags.split(",")),
         Math.min(made, files),
         files,
-        row.address);
+        row.address,
+        MediaFacts.isFont(row.type)
+            ? new Font(row.family, row.lightest, row.heaviest, row.slanted, row.restricted)
+            : null);
   }
 
   private static String path(MediaEntity row) {

@@ -6,6 +6,7 @@ import giostra.core.band.Band;
 import giostra.core.format.EditJson;
 import giostra.core.layout.Resolution;
 import giostra.core.look.Cascade;
+import giostra.core.look.Origin;
 import giostra.core.look.Part;
 import giostra.core.look.PartId;
 import giostra.core.look.Property;
@@ -16,6 +17,7 @@ import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.output.Found;
 import giostra.core.page.Document;
+import giostra.core.page.Edit;
 import giostra.core.page.Item;
 import giostra.core.page.Look;
 import giostra.core.page.Node;
@@ -30,10 +32,12 @@ import giostra.core.page.SiteSettings;
 import giostra.core.snag.Contrasted;
 import giostra.core.snag.Judged;
 import giostra.core.snag.PartContrast;
+import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.ToneContrast;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
+import giostra.core.value.TypeStyle;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -145,7 +149,14 @@ final class Boards {
         Sheets.columns(document),
         parts,
         asked,
-        asked.isEmpty() ? List.of() : groups(document, node, here, Anatomy.part(new PartId(asked))),
+        asked.isEmpty()
+            ? List.of()
+            : groups(
+                document,
+                node,
+                PageService.node(document, ofId),
+                here,
+                Anatomy.part(new PartId(asked))),
         Sheets.ToneReply.of(Resolution.tone(document, node, document.bands().lead())),
         node instanceof Site || node instanceof Look ? null : with(SharedLook.with(document, node)),
         0);
@@ -162,10 +173,13 @@ final class Boards {
     return new SharedWith(node.id(), node.type().word(), name);
   }
 
-  private static List<BoardGroup> groups(Document document, Node node, Values here, Part part) {
+  private static List<BoardGroup> groups(
+      Document document, Node node, Node of, Values here, Part part) {
     node.type().style(part.key(part.properties().getFirst(), State.REST));
     Map<String, Snag> notes = Sheets.notes(document, node);
-    var seen = new Looked(document, node, here, Resolution.scope(document, node), part, notes);
+    Map<String, Snag> jumps = Sheets.notes(Rule.JUMP, document, of);
+    Scope scope = Resolution.scope(document, node);
+    var seen = new Looked(document, node, here, scope, part, notes, jumps);
     return Arrays.stream(Property.Group.values())
         .map(group ->
             new BoardGroup(
@@ -180,7 +194,13 @@ final class Boards {
 
   /** A part of a node whose look is asked for. */
   private record Looked(
-      Document document, Node node, Values here, Scope scope, Part part, Map<String, Snag> notes) {
+      Document document,
+      Node node,
+      Values here,
+      Scope scope,
+      Part part,
+      Map<String, Snag> notes,
+      Map<String, Snag> jumps) {
     <T> BoardRow row(Property<T> property) {
       Setting<T> setting = part.setting(property);
       return new BoardRow(
@@ -201,26 +221,47 @@ final class Boards {
     private <T> Sheets.Cell cell(StyleKey key, Property<T> property, Band band) {
       State state = key.state();
       Snag note = notes.get(key.written() + "/" + band.id());
+      Snag jump = jumps.get(key.written() + "/" + band.id());
       Setting<T> setting = part.setting(property);
       Resolved<T> resolved = Cascade.resolve(part, property, state, scope, band);
       boolean lent =
           Sheets.lent(here, resolved.origin())
               && !here.styles().speaksOf(part.key(property, resolved.origin().state()));
+      Origin origin = resolved.origin();
+      StyleKey found = part.key(property, origin.state());
+      Optional<TypeStyle> type =
+          Resolution.typeStyle(document, node, origin.layer(), part, found, band);
+      String elsewhere =
+          lent
+              ? "from what it is linked to"
+              : type.map(style -> "from the type style “" + style.label() + "”").orElse("");
       return new Sheets.Cell(
           band.id(),
           setting.write(resolved.value()),
-          lent ? "look" : Sheets.shape(resolved.origin(), node, band, state),
-          lent
-              ? "from what it is linked to"
-              : Sheets.words(document, node, resolved.origin(), band, state),
+          elsewhere.isEmpty() ? Sheets.shape(origin, node, band, state) : "look",
+          elsewhere.isEmpty() ? Sheets.words(document, node, origin, band, state) : elsewhere,
           resolved.losers().stream()
               .map(l ->
                   setting.write(l.value())
                       + " "
                       + Sheets.words(document, node, l.origin(), band, state))
               .toList(),
-          note == null ? null : Sheets.note(note));
+          note == null ? null : Sheets.note(note),
+          jump == null ? null : jump(jump, node));
     }
+  }
+
+  /** With edits of whoever is asked: what a look makes jump is mended in the look. */
+  private static Sheets.Jump jump(Snag snag, Node node) {
+    List<Edit> edits =
+        snag.fixes().stream()
+            .flatMap(fix -> fix.edits().stream())
+            .map(edit ->
+                edit instanceof Edit.SetStyle(_, StyleKey key, String band, Object value)
+                    ? new Edit.SetStyle(node.id(), key, band, value)
+                    : edit)
+            .toList();
+    return new Sheets.Jump(snag.message(), EditJson.write(edits));
   }
 
   /** The parts of a node, with what it departs in. */

@@ -156,7 +156,7 @@ public final class Bodies {
       String type,
       boolean piece,
       List<SettingReply> settings,
-      List<StyledReply> parts,
+      List<String> parts,
       List<String> holds) {
     static List<String> holds(NodeType type) {
       return java.util.Arrays.stream(NodeType.values())
@@ -202,6 +202,7 @@ public final class Bodies {
    * What there is.
    *
    * @param always settings that every item of every kind has
+   * @param parts of all types, each once
    * @param rare settings that are asked for so rarely that forms fold them away
    * @param panels kinds whose items have panels, which hold blocks
    * @param screenHeight px that a screen is taken to be high where nobody says otherwise
@@ -209,6 +210,7 @@ public final class Bodies {
   @Schema(name = "CatalogueReply")
   record CatalogueReply(
       List<NodeTypeReply> types,
+      List<StyledReply> parts,
       List<FieldsReply> fields,
       List<String> always,
       List<String> rare,
@@ -228,6 +230,7 @@ public final class Bodies {
    * @param leastRest of a stop that moves on by itself, ms
    * @param mostRest the longest, ms
    * @param longestVisit that is traced, ms
+   * @param likened px that pictures have at the most which are compared
    */
   @Schema(name = "LimitsReply")
   record LimitsReply(
@@ -237,5 +240,6 @@ public final class Bodies {
       int highestScreen,
       long leastRest,
       long mostRest,
-      long longestVisit) {}
+      long longestVisit,
+      int likened) {}
 }

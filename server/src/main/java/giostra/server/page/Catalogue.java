@@ -1,6 +1,7 @@
 package giostra.server.page;
 
 import giostra.core.band.Bands;
+import giostra.core.fit.Likeness;
 import giostra.core.fit.Screen;
 import giostra.core.format.DocumentJson;
 import giostra.core.look.Part;
@@ -38,8 +39,13 @@ final class Catalogue {
                     type.word(),
                     type.isPiece(),
                     type.settings().stream().<Bodies.SettingReply>map(Catalogue::setting).toList(),
-                    type.parts().stream().map(Catalogue::styled).toList(),
+                    type.parts().stream().map(part -> part.id().id()).toList(),
                     Bodies.NodeTypeReply.holds(type)))
+            .toList(),
+        Arrays.stream(NodeType.values())
+            .flatMap(type -> type.parts().stream())
+            .distinct()
+            .map(Catalogue::styled)
             .toList(),
         Arrays.stream(NodeType.values())
             .filter(NodeType::isPiece)
@@ -61,7 +67,8 @@ final class Catalogue {
             Screen.HIGHEST,
             Score.LEAST_REST,
             Score.MOST_REST,
-            Visit.LONGEST));
+            Visit.LONGEST,
+            Likeness.MOST));
   }
 
   /** What the items of a kind are made of, where it decides by a word by that. */

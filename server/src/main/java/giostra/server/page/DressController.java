@@ -1,14 +1,22 @@
 package giostra.server.page;
 
 import giostra.core.anatomy.Anatomy;
+import giostra.core.anatomy.TypeParts;
+import giostra.core.anatomy.TypeStyles;
+import giostra.core.band.Band;
 import giostra.core.dress.MadeTone;
 import giostra.core.dress.Reach;
+import giostra.core.dress.TypeScale;
 import giostra.core.dress.Wardrobe;
 import giostra.core.dress.WholeDress;
 import giostra.core.format.EditJson;
+import giostra.core.layout.Resolution;
+import giostra.core.look.Cascade;
 import giostra.core.look.Part;
 import giostra.core.look.PartId;
 import giostra.core.look.Property;
+import giostra.core.look.Scope;
+import giostra.core.look.State;
 import giostra.core.look.StyleKey;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
@@ -21,17 +29,20 @@ import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
 import giostra.core.snag.PartContrast;
-import giostra.core.snag.ToneContrast;
 import giostra.core.value.Colour;
+import giostra.core.value.Family;
+import giostra.core.value.LetterCase;
 import giostra.core.value.PickKind;
 import giostra.core.value.ToneColour;
+import giostra.core.value.TypeSize;
+import giostra.core.value.TypeStyle;
+import giostra.core.value.Typeface;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -240,23 +251,89 @@ class DressController {
                 new Sheets.NamedColour(
                     PickKind.word(each.getKey()), each.getKey().label(), each.getValue().css()))
             .toList(),
-        Stream.of(ToneColour.INK, ToneColour.QUIET, ToneColour.ACCENT, ToneColour.RING)
-            .flatMap(words ->
-                Stream.of(ToneColour.GROUND, ToneColour.RAISED)
-                    .map(on ->
-                        new ToneContrastReply(
-                            words.label(),
-                            on.label(),
-                            Colour.contrast(
-                                Objects.requireNonNull(made.get(words)),
-                                Objects.requireNonNull(made.get(on))),
-                            words == ToneColour.RING ? 3 : ToneContrast.ASKED)))
+        MadeTone.contrasts(made).stream()
+            .map(each ->
+                new ToneContrastReply(
+                    each.words().label(), each.on().label(), each.found(), each.asked()))
             .toList(),
         EditJson.write(name.isBlank() ? List.of() : MadeTone.edits(site, name, seed, dark)));
   }
 
+  /**
+   * A scale of type.
+   *
+   * @param gives how many sizes that the site says of single parts give way to it
+   * @param keeps how many things on this page, or looks, keep sizes of their own
+   */
+  record TypeScaleReply(
+      List<TypeSizeReply> sizes,
+      int gives,
+      int keeps,
+      @Schema(implementation = Bodies.EditBody[].class) JsonNode edits) {}
+
+  /**
+   * The size of a style of type.
+   *
+   * @param part id of the part that the style is
+   * @param size as CSS has it
+   * @param small px on a small screen
+   * @param large px on a large one
+   * @param family as CSS has it, of the site
+   */
+  record TypeSizeReply(
+      String part,
+      String label,
+      String size,
+      double small,
+      double large,
+      String family,
+      int weight,
+      boolean capitals) {}
+
+  /** The sizes of all styles of type out of that of the text. */
+  @GetMapping("/api/pages/{id}/type-scale")
+  TypeScaleReply typeScale(
+      @PathVariable String id,
+      @RequestParam double smallText,
+      @RequestParam double smallRatio,
+      @RequestParam double largeText,
+      @RequestParam double largeRatio) {
+    var scale =
+        new TypeScale(
+            new TypeScale.Step(smallText, smallRatio), new TypeScale.Step(largeText, largeRatio));
+    Document document = pages.head(id).document();
+    return new TypeScaleReply(
+        Arrays.stream(TypeStyle.values()).map(style -> size(document, scale, style)).toList(),
+        TypeScale.gives(document.site()).size(),
+        TypeScale.keeps(document).size(),
+        EditJson.write(scale.edits(document.site())));
+  }
+
+  private static TypeSizeReply size(Document document, TypeScale scale, TypeStyle style) {
+    Part part = TypeStyles.part(style);
+    TypeSize size = scale.size(style);
+    Scope scope = Resolution.scope(document, document.site());
+    Band lead = document.bands().lead();
+    Family family = Cascade.value(part, Property.FAMILY, State.REST, scope, lead);
+    return new TypeSizeReply(
+        part.id().id(),
+        style.label(),
+        size.css(),
+        size.px(TypeScale.FROM),
+        size.px(TypeScale.TO),
+        TypeParts.typeface(family, scope, lead).map(Typeface::css).orElseGet(family::css),
+        Cascade.value(part, Property.WEIGHT, State.REST, scope, lead),
+        Cascade.value(part, Property.CASE, State.REST, scope, lead) == LetterCase.CAPITALS);
+  }
+
   /** Edits that do something, as one step. */
   record EditsReply(@Schema(implementation = Bodies.EditBody[].class) JsonNode edits) {}
+
+  /** The edits that take one of the site's own tones away. */
+  @GetMapping("/api/pages/{id}/tone-away")
+  EditsReply toneAway(@PathVariable String id, @RequestParam String tone) {
+    return new EditsReply(EditJson.write(MadeTone.away(pages.head(id).document(), tone)));
+  }
 
   /** The edits that keep how a piece looks as a look of the site, which it then wears. */
   @GetMapping("/api/pages/{id}/kept-look")

@@ -6,20 +6,28 @@ import giostra.core.page.Conversion;
 import giostra.core.page.Document;
 import giostra.core.page.NodeType;
 import giostra.server.host.StagePort;
+import giostra.server.web.Packed;
+import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.util.function.SingletonSupplier;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 @RestController
 class PageController {
@@ -30,24 +38,39 @@ class PageController {
   private final Texts texts;
   private final Meters meters;
 
+  /** It is the same until the server starts anew. */
+  private final SingletonSupplier<Packed> catalogue;
+
   PageController(
       PageService pages,
       Revisions revisions,
       Stage stage,
       StagePort port,
       Texts texts,
-      Meters meters) {
+      Meters meters,
+      JsonMapper mapper) {
     this.pages = pages;
     this.revisions = revisions;
     this.stage = stage;
     this.port = port;
     this.texts = texts;
     this.meters = meters;
+    this.catalogue =
+        SingletonSupplier.of(
+            () -> new Packed(mapper.writeValueAsBytes(Catalogue.reply(port.stage()))));
   }
 
   @GetMapping("/api/catalogue")
-  Bodies.CatalogueReply catalogue() {
-    return Catalogue.reply(port.stage());
+  @ApiResponse(
+      responseCode = "200",
+      content = @Content(schema = @Schema(implementation = Bodies.CatalogueReply.class)))
+  ResponseEntity<byte[]> catalogue(
+      @Parameter(hidden = true)
+          @RequestHeader(name = HttpHeaders.ACCEPT_ENCODING, defaultValue = "")
+          String encodings) {
+    return catalogue
+        .obtain()
+        .answer(ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON), encodings);
   }
 
   @PostMapping("/api/sites/{siteId}/pages")

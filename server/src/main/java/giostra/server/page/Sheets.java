@@ -88,6 +88,7 @@ final class Sheets {
    * @param shape of its origin: {@code here}, {@code wider}, {@code look} or {@code site}
    * @param from where it comes from, in words
    * @param losers what would hold if it were taken away, in words
+   * @param jump what it makes move, where it takes other room than at rest
    */
   record Cell(
       String band,
@@ -95,7 +96,12 @@ final class Sheets {
       String shape,
       String from,
       List<String> losers,
-      @Nullable Note note) {}
+      @Nullable Note note,
+      @Nullable Jump jump) {}
+
+  /** What a value makes move while its part is touched, and the edits after which it does not. */
+  record Jump(
+      String message, @Schema(implementation = Bodies.EditBody[].class) JsonNode asAtRest) {}
 
   /** Why a value has no effect, and the setting to look at. */
   record Note(String message, String cause) {}
@@ -227,7 +233,12 @@ final class Sheets {
 
   /** What is without effect on a node, by setting or style and band. */
   static Map<String, Snag> notes(Document document, Node node) {
-    return Snags.of(Rule.NO_EFFECT, document, node, 0).stream()
+    return notes(Rule.NO_EFFECT, document, node);
+  }
+
+  /** The first finding of a rule about each value, by its key and band. */
+  static Map<String, Snag> notes(Rule rule, Document document, Node node) {
+    return Snags.of(rule, document, node, 0).stream()
         .collect(
             Collectors.toMap(
                 snag -> snag.place().value() + "/" + snag.band(),
@@ -272,7 +283,8 @@ final class Sheets {
                     + " "
                     + words(document, node, l.origin(), band, State.REST))
             .toList(),
-        note == null ? null : note(note));
+        note == null ? null : note(note),
+        null);
   }
 
   /** Whether a value comes from what the node is linked to, and not from the node. */

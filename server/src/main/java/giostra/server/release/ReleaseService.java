@@ -145,17 +145,7 @@ public class ReleaseService {
     var all = new LinkedHashMap<String, byte[]>();
     all.put("index.html", page.html().getBytes(StandardCharsets.UTF_8));
     all.put(page.cssPath(), page.css().getBytes(StandardCharsets.UTF_8));
-    shipped
-        .all()
-        .forEach((path, bytes) -> {
-          boolean needed =
-              shipped.scripts().contains(path)
-                  ? page.scripts().contains(path)
-                  : !path.startsWith("fonts/") || page.fonts().contains(path);
-          if (needed) {
-            all.put(path, bytes);
-          }
-        });
+    all.putAll(shipped.of(page));
     media.prepare(head.siteId(), page.pictures());
     page.pictures().forEach(path -> all.put(path, media.bytes(head.siteId(), path)));
     return all;

@@ -27,8 +27,6 @@ public final class Process implements AutoCloseable {
   public static Process start(Postgres database, String... more) {
     int port = Postgres.freePort();
     try {
-      Path jar =
-          Path.of(System.getProperty("giostra.root"), "server/target/giostra-server-app.jar");
       var command =
           new ArrayList<String>(
               List.of(
@@ -38,7 +36,7 @@ public final class Process implements AutoCloseable {
                   "-XX:TieredStopAtLevel=1",
                   "-XX:+UseSerialGC",
                   "-jar",
-                  jar.toString(),
+                  Unpacked.JAR.toString(),
                   "--server.port=" + port,
                   "--giostra.stage-port=0",
                   "--management.server.port=0",
@@ -59,6 +57,41 @@ public final class Process implements AutoCloseable {
       return started;
     } catch (IOException e) {
       throw new UncheckedIOException(e);
+    }
+  }
+
+  /**
+   * The application's jar, laid out as the start command does: out of nested jars it starts slowly.
+   */
+  private static final class Unpacked {
+    private static final Path JAR = unpack();
+
+    private Unpacked() {}
+
+    private static Path unpack() {
+      Path root = Path.of(System.getProperty("giostra.root"));
+      try {
+        Path target = root.resolve("server/target/app");
+        java.lang.Process tools =
+            new ProcessBuilder(
+                    Path.of(System.getProperty("java.home"), "bin/java").toString(),
+                    "-Djarmode=tools",
+                    "-jar",
+                    root.resolve("server/target/giostra-server-app.jar").toString(),
+                    "extract",
+                    "--force",
+                    "--destination",
+                    target.toString())
+                .redirectErrorStream(true)
+                .redirectOutput(Files.createTempFile("giostra-test", ".log").toFile())
+                .start();
+        if (tools.onExit().join().exitValue() != 0) {
+          throw new IllegalStateException("the application's jar could not be laid out");
+        }
+        return target.resolve("giostra-server-app.jar");
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
     }
   }
 

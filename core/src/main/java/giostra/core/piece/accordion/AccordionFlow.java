@@ -133,10 +133,12 @@ final class AccordionFlow {
   private double field(Accordion piece, Screen screen) {
     PartBox box = blocks.part(piece, AccordionParts.SEARCH);
     TextStyle letters = blocks.words(piece, PageParts.BODY);
+    double size = letters.size().applyAsDouble(screen);
     return Math.max(
         box.px(Property.SIZE),
-        letters.line() * letters.size().applyAsDouble(screen)
-            + box.down(screen)
+        letters.line() * size
+            + box.em(Property.PADDING_ABOVE, size)
+            + box.em(Property.PADDING_BELOW, size)
             + box.border().down());
   }
 

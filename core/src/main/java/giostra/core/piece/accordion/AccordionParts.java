@@ -24,6 +24,7 @@ import giostra.core.look.State;
 import giostra.core.value.Family;
 import giostra.core.value.Ink;
 import giostra.core.value.ToneColour;
+import giostra.core.value.TypeStyle;
 import java.util.List;
 import java.util.Set;
 
@@ -49,6 +50,7 @@ public final class AccordionParts {
                   State.FOCUS,
                   State.HOVER,
                   State.PRESSED),
+              TypeStyle.SUBHEADING,
               Family.TEXT,
               600,
               rem(1.0625),
@@ -106,6 +108,7 @@ public final class AccordionParts {
                                       State.FOCUS,
                                       State.HOVER,
                                       State.PRESSED),
+                                  TypeStyle.SMALL,
                                   Family.TEXT,
                                   400,
                                   rem(0.9375),
@@ -132,6 +135,7 @@ public final class AccordionParts {
               words(
                   Part.of(
                       "accordion.copy-link", "Copy link", State.FOCUS, State.HOVER, State.PRESSED),
+                  TypeStyle.SMALL,
                   Family.TEXT,
                   400,
                   rem(0.9375),

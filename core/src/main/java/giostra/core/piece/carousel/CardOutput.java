@@ -4,18 +4,22 @@ import giostra.core.look.Property;
 import giostra.core.output.Css;
 import giostra.core.output.Html;
 import giostra.core.output.Pictures;
+import giostra.core.output.Shipped;
 import giostra.core.output.Writing;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
+import giostra.core.page.LinkSettings.Link;
 import giostra.core.page.PieceSettings;
 import giostra.core.piece.carousel.CarouselSettings.Card;
 import giostra.core.piece.carousel.CarouselSettings.Frame;
+import giostra.core.piece.carousel.CarouselSettings.LinkOn;
 import giostra.core.piece.carousel.CarouselSettings.NameLine;
 import giostra.core.piece.carousel.CarouselSettings.PictureShape;
 import giostra.core.value.Aspect;
 import giostra.core.value.Length;
 import giostra.core.value.Require;
+import java.util.stream.Stream;
 
 /** Writes a card of a carousel: a quotation with its speaker, or a picture with its text. */
 final class CardOutput {
@@ -103,14 +107,67 @@ final class CardOutput {
   }
 
   private void picture(Item item, int level) {
+    Link link = ItemSettings.LINK.in(item.values());
+    boolean leads = link.leads() && !Fields.off(piece, "link");
+    LinkOn on = linkOn(item);
     out.open("div", "class", framed("g-card"));
-    writing.picture(piece, item, ItemSettings.PICTURE, "g-shot");
+    writing.picture(
+        piece,
+        item,
+        ItemSettings.PICTURE,
+        "g-shot",
+        () -> {
+          if (leads && on == LinkOn.PICTURE) {
+            over(item, link);
+          }
+        });
     out.open("div", "class", "g-body");
     writing.icon(piece, item, "");
     boolean button = !Fields.shown(piece, item, ItemSettings.BUTTON).isEmpty();
-    writing.copy(piece, item, level, !button);
+    writing.copy(piece, item, level, on == LinkOn.HEADING && !button);
     writing.buttons(piece, item);
-    out.close("div").close("div");
+    out.close("div");
+    if (leads && on == LinkOn.CARD) {
+      over(item, link);
+    }
+    out.close("div");
+  }
+
+  /** What the link is on: where there is no such thing, on another, so that it leads somewhere. */
+  private LinkOn linkOn(Item item) {
+    LinkOn on = piece.values().get(CarouselSettings.LINK_ON);
+    boolean pictured =
+        !Fields.off(piece, "picture")
+            && writing.pictures().find(item.values().get(ItemSettings.PICTURE)).isPresent();
+    boolean worded =
+        Stream.of(ItemSettings.HEADING, ItemSettings.BUTTON)
+            .anyMatch(each -> !Fields.shown(piece, item, each).isEmpty());
+    return switch (on) {
+      case HEADING -> worded || !pictured ? on : LinkOn.PICTURE;
+      case PICTURE -> pictured ? on : LinkOn.HEADING;
+      case CARD -> on;
+    };
+  }
+
+  /** A link over all of what it stands in, named by what names the item. */
+  private void over(Item item, Link link) {
+    String alt = item.values().get(ItemSettings.ALT);
+    String name =
+        Stream.of(
+                link.label(),
+                Fields.shown(piece, item, ItemSettings.HEADING),
+                alt,
+                writing
+                    .pictures()
+                    .find(item.values().get(ItemSettings.PICTURE))
+                    .map(Shipped.Picture::alt)
+                    .orElse(""))
+            .filter(each -> !each.isEmpty())
+            .findFirst()
+            .orElse(link.address());
+    writing
+        .link(new Link(link.address(), link.window(), link.relations(), name), "g-leads")
+        .close("a");
   }
 
   void css() {

@@ -6,6 +6,7 @@ import static giostra.core.anatomy.Initially.edge;
 import static giostra.core.anatomy.Initially.gap;
 import static giostra.core.anatomy.Initially.ground;
 import static giostra.core.anatomy.Initially.ink;
+import static giostra.core.anatomy.Initially.letters;
 import static giostra.core.anatomy.Initially.lively;
 import static giostra.core.anatomy.Initially.padded;
 import static giostra.core.anatomy.Initially.plain;
@@ -15,6 +16,7 @@ import static giostra.core.anatomy.Initially.shaded;
 import static giostra.core.anatomy.Initially.size;
 import static giostra.core.anatomy.Initially.words;
 
+import giostra.core.anatomy.Initially;
 import giostra.core.anatomy.PageParts;
 import giostra.core.anatomy.TrackParts;
 import giostra.core.look.Part;
@@ -25,6 +27,8 @@ import giostra.core.piece.carousel.CarouselSettings.Frame;
 import giostra.core.value.Family;
 import giostra.core.value.Ink;
 import giostra.core.value.ToneColour;
+import giostra.core.value.TypeSize;
+import giostra.core.value.TypeStyle;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -48,6 +52,7 @@ public final class CarouselParts {
   public static final Part CARD_HEADING =
       words(
           Part.of("carousel.heading", "Heading"),
+          TypeStyle.SUBHEADING,
           Family.DISPLAY,
           500,
           rem(1.3),
@@ -67,6 +72,7 @@ public final class CarouselParts {
   public static final Part QUOTATION_TEXT =
       words(
           Part.of("quotation.text", "Quotation"),
+          TypeStyle.TEXT,
           Family.TEXT,
           400,
           rem(1.0625),
@@ -75,12 +81,13 @@ public final class CarouselParts {
 
   public static final Part QUOTE_MARK =
       size(
-          words(
-              Part.of("quotation.mark", "Quote mark"),
-              Family.DISPLAY,
-              600,
-              rem(3.6),
-              1,
+          Initially.ink(
+              letters(
+                  Part.of("quotation.mark", "Quote mark"),
+                  Family.DISPLAY,
+                  600,
+                  TypeSize.of(rem(3.6)),
+                  1),
               ToneColour.ACCENT),
           rem(2.1),
           0,
@@ -89,11 +96,24 @@ public final class CarouselParts {
   public static final Part SPEAKER = gap(Part.of("quotation.speaker", "Speaker"), rem(0.9));
 
   public static final Part SPEAKER_NAME =
-      words(Part.of("quotation.name", "Name"), Family.TEXT, 650, rem(1), 1.3, ToneColour.INK);
+      words(
+          Part.of("quotation.name", "Name"),
+          TypeStyle.TEXT,
+          Family.TEXT,
+          650,
+          rem(1),
+          1.3,
+          ToneColour.INK);
 
   public static final Part ROLE =
       words(
-          Part.of("quotation.role", "Role"), Family.TEXT, 400, rem(0.9375), 1.35, ToneColour.QUIET);
+          Part.of("quotation.role", "Role"),
+          TypeStyle.SMALL,
+          Family.TEXT,
+          400,
+          rem(0.9375),
+          1.35,
+          ToneColour.QUIET);
 
   public static final Part PORTRAIT = corners(Part.of("quotation.portrait", "Portrait"), px(12));
 

@@ -72,6 +72,16 @@ public final class CarouselSettings {
     }
   }
 
+  /** What of a card with a picture is the link of its item. */
+  public enum LinkOn {
+    HEADING,
+    PICTURE,
+    /** All of it, under its buttons and the links in its text. */
+    CARD
+  }
+
+  public static final Setting<LinkOn> LINK_ON =
+      Setting.once("linkOn", "A card’s link is on", new PickKind<>(LinkOn.class), LinkOn.HEADING);
   public static final Setting<Card> CARD =
       Setting.once("card", "Cards", new PickKind<>(Card.class), Card.PICTURE);
   public static final Setting<Frame> FRAME =
@@ -114,6 +124,7 @@ public final class CarouselSettings {
                   CARD,
                   FRAME,
                   NAME_LINE,
+                  LINK_ON,
                   PieceSettings.ICON,
                   COMFORT_FROM,
                   COMFORT_TO,

@@ -24,6 +24,7 @@ import giostra.core.value.Family;
 import giostra.core.value.Length;
 import giostra.core.value.PickKind;
 import giostra.core.value.ToneColour;
+import giostra.core.value.TypeStyle;
 import giostra.core.value.WholeKind;
 import java.util.List;
 
@@ -50,13 +51,21 @@ public final class CounterParts {
   public static final Part NUMBER =
       ink(
           Part.of("counters.number", "Number")
+              .with(Property.TYPE, new PickKind<>(TypeStyle.class), TypeStyle.FIGURE)
               .with(Property.FAMILY, new PickKind<>(Family.class), Family.DISPLAY)
               .with(Property.WEIGHT, new WholeKind(100, 900), 500)
               .with(Property.LEADING, new DecimalKind(0.8, 3), 1.1),
           ToneColour.INK);
 
   public static final Part TITLE =
-      words(Part.of("counters.title", "Title"), Family.TEXT, 400, rem(1), 1.35, ToneColour.QUIET);
+      words(
+          Part.of("counters.title", "Title"),
+          TypeStyle.TEXT,
+          Family.TEXT,
+          400,
+          rem(1),
+          1.35,
+          ToneColour.QUIET);
 
   public static final Part COUNTER_ICON =
       grounded(ink(size(Part.of("counters.icon", "Icon"), 32, 8, 200), ToneColour.ACCENT));

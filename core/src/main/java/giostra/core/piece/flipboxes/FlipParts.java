@@ -23,6 +23,7 @@ import giostra.core.value.Family;
 import giostra.core.value.Ink;
 import giostra.core.value.Length;
 import giostra.core.value.ToneColour;
+import giostra.core.value.TypeStyle;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -60,6 +61,7 @@ public final class FlipParts {
   public static final Part HEADING =
       words(
           Part.of("flip.heading", "Front’s heading"),
+          TypeStyle.SUBHEADING,
           Family.DISPLAY,
           500,
           rem(1.375),
@@ -69,6 +71,7 @@ public final class FlipParts {
   public static final Part BACK_HEADING =
       words(
           Part.of("flip.back-heading", "Back’s heading"),
+          TypeStyle.SUBHEADING,
           Family.DISPLAY,
           500,
           rem(1.375),
@@ -78,6 +81,7 @@ public final class FlipParts {
   public static final Part BACK_TEXT =
       words(
           Part.of("flip.back-text", "Back’s text"),
+          TypeStyle.TEXT,
           Family.TEXT,
           400,
           rem(1),

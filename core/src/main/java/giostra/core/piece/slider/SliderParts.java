@@ -18,6 +18,7 @@ import giostra.core.look.State;
 import giostra.core.value.Family;
 import giostra.core.value.Ground;
 import giostra.core.value.ToneColour;
+import giostra.core.value.TypeStyle;
 import java.util.List;
 
 /** Parts of slides. */
@@ -39,6 +40,7 @@ public final class SliderParts {
   public static final Part SLIDE_HEADING =
       words(
           Part.of("slider.heading", "Heading"),
+          TypeStyle.HEADING,
           Family.DISPLAY,
           500,
           PageParts.fluid(1.6, 1.2, 1.6, 2.5),

@@ -28,6 +28,7 @@ import giostra.core.value.LineStyle;
 import giostra.core.value.PaintKind;
 import giostra.core.value.PickKind;
 import giostra.core.value.ToneColour;
+import giostra.core.value.TypeStyle;
 import java.util.List;
 
 /** Parts of tabs. */
@@ -48,6 +49,7 @@ public final class TabsParts {
                                           State.HOVER,
                                           State.PRESSED,
                                           State.DISABLED),
+                                      TypeStyle.TEXT,
                                       Family.TEXT,
                                       600,
                                       rem(1),
@@ -98,6 +100,7 @@ public final class TabsParts {
                           State.HOVER,
                           State.PRESSED,
                           State.DISABLED),
+                      TypeStyle.TEXT,
                       Family.TEXT,
                       600,
                       rem(1),

@@ -22,6 +22,7 @@ import giostra.core.value.PictureKind;
 import giostra.core.value.SizeKind;
 import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
+import giostra.core.value.TypeStyle;
 import giostra.core.value.UnderKind;
 import java.util.List;
 
@@ -165,6 +166,7 @@ public final class VideoParts {
   public static final Part HEADING =
       Initially.words(
           Part.of("video.heading", "Heading"),
+          TypeStyle.SUBHEADING,
           Family.DISPLAY,
           500,
           Initially.rem(1.125),

@@ -1,0 +1,134 @@
+package giostra.core.layout;
+
+import giostra.core.anatomy.PageParts;
+import giostra.core.band.Band;
+import giostra.core.fit.Flow;
+import giostra.core.fit.Piecewise;
+import giostra.core.fit.Screen;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.page.Block;
+import giostra.core.page.BlockSettings;
+import giostra.core.page.Document;
+import giostra.core.page.PageSettings;
+import giostra.core.page.Section;
+import giostra.core.page.SectionSettings;
+import giostra.core.value.Length;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.DoubleUnaryOperator;
+
+/** A section as it flows in one band: how high it is, and where its own words stand in it. */
+public final class SectionFlow {
+  /**
+   * Words where they stand.
+   *
+   * @param of id of the block that says them
+   * @param x px from the left of the section
+   * @param y px from its top
+   * @param width px
+   * @param height px
+   */
+  public record Words(Part part, String of, double x, double y, double width, double height) {}
+
+  /** A block, the room that it has, and how far it is from what is above it. */
+  private record Standing(Block block, Flow flow, Piecewise room, double above) {}
+
+  private final BlockFlows blocks;
+  private final double above;
+  private final double below;
+  private final boolean mirrored;
+  private final List<Standing> stack = new ArrayList<>();
+
+  public SectionFlow(
+      Document document, Section section, Band band, PictureSizes pictures, double scrollbar) {
+    this.blocks = new BlockFlows(document, band, pictures, scrollbar);
+    this.above = blocks.value(section, SectionSettings.SPACE_ABOVE).constantPx();
+    this.below = blocks.value(section, SectionSettings.SPACE_BELOW).constantPx();
+    this.mirrored =
+        document.page().values().get(PageSettings.DIRECTION) == PageSettings.Direction.RTL;
+    for (Block block : section.blocks()) {
+      if (blocks.shows(block)) {
+        double gap = stack.isEmpty() ? 0 : blocks.part(block, PageParts.BLOCK).px(Property.ABOVE);
+        Piecewise room = Containers.room(document, block, band, scrollbar);
+        stack.add(new Standing(block, blocks.block(block), room, gap));
+      }
+    }
+  }
+
+  /** Whether it has a heading or a text of its own. */
+  public boolean says() {
+    return stack.stream()
+        .anyMatch(
+            each -> each.block() instanceof Block.Heading || each.block() instanceof Block.Text);
+  }
+
+  /** Its height at a viewport width, px. */
+  public double height(double viewportPx, Screen screen) {
+    double height = above + below;
+    for (Standing each : stack) {
+      height += each.above() + each.flow().height(each.room().at(viewportPx), screen);
+    }
+    return height;
+  }
+
+  /**
+   * The words of its headings and texts at a viewport width, in their order; those in columns and
+   * pieces are none of its own.
+   *
+   * @param viewportPx with the scrollbar
+   */
+  public List<Words> words(double viewportPx, Screen screen) {
+    var found = new ArrayList<Words>();
+    double y = above;
+    for (Standing each : stack) {
+      y += each.above();
+      double room = each.room().at(viewportPx);
+      double high = each.flow().height(room, screen);
+      double left = (viewportPx - blocks.scrollbar() - room) / 2;
+      switch (each.block()) {
+        case Block.Heading heading -> found.add(heading(heading, left, y, room, high, screen));
+        case Block.Text text -> {
+          double wide = Math.min(room, measure(text, screen).applyAsDouble(room));
+          found.add(
+              new Words(
+                  PageParts.TEXT,
+                  text.id(),
+                  left + (room - wide) * side(blocks.value(text, BlockSettings.ALIGN)),
+                  y,
+                  wide,
+                  high));
+        }
+        default -> {}
+      }
+      y += high;
+    }
+    return found;
+  }
+
+  private Words heading(
+      Block.Heading heading, double left, double y, double room, double high, Screen screen) {
+    Part part = PageParts.heading(heading.values().get(BlockSettings.LEVEL));
+    double wide =
+        blocks
+            .words(heading, part)
+            .of(heading.values().get(BlockSettings.HEADING_TEXT), blocks.locale())
+            .balanced(room, screen);
+    double side = side(blocks.value(heading, BlockSettings.ALIGN));
+    return new Words(part, heading.id(), left + (room - wide) * side, y, wide, high);
+  }
+
+  private DoubleUnaryOperator measure(Block.Text text, Screen screen) {
+    Length measure = blocks.value(text, BlockSettings.LINE_MEASURE);
+    double em = blocks.words(text, PageParts.TEXT).size().applyAsDouble(screen);
+    return measure.unit() == Length.Unit.EM ? _ -> measure.amount() * em : measure::in;
+  }
+
+  private double side(BlockSettings.Side side) {
+    return switch (side) {
+      case START -> mirrored ? 1 : 0;
+      case CENTER -> 0.5;
+      case END -> mirrored ? 0 : 1;
+    };
+  }
+}

@@ -1,0 +1,247 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import giostra.core.anatomy.TypeParts;
+import giostra.core.band.Bands;
+import giostra.core.fit.Face;
+import giostra.core.fit.OwnFonts;
+import giostra.core.look.Property;
+import giostra.core.look.State;
+import giostra.core.look.Values;
+import giostra.core.page.Block;
+import giostra.core.page.BlockSettings;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.PageSettings;
+import giostra.core.page.Section;
+import giostra.core.page.Site;
+import giostra.core.value.PickKind;
+import giostra.core.value.Typeface;
+import giostra.server.host.ShippedFiles;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Fonts of one's own: taken in, put together to families, worn by texts, headings and parts.
+ * Reference: what Debian's Chromium draws with the same files on the live page.
+ */
+@ExtendWith({Giostra.class, Chromium.class})
+class FontsJourney {
+  private static final List<String> PHRASES =
+      List.of("The moonflowers open at dusk", "AVATAR Type, To Yield", "office, fi 1 234.50");
+
+  /** Letters of a size and a weight, upright and slanted: how wide they are on the page. */
+  private static final String WIDE =
+      """
+      async ([phrases, weights]) => {
+        await document.fonts.ready;
+        const root = document.createElement('div');
+        document.body.replaceChildren(root);
+        const boxes = weights.flatMap((weight) => ['normal', 'italic'].flatMap((style) =>
+          phrases.map((text) => {
+            const box = document.createElement('span');
+            Object.assign(box.style, { display: 'inline-block', whiteSpace: 'nowrap',
+              font: `${style} ${weight} 32px/40px "Own 1","Further Letters"` });
+            box.append(text);
+            root.append(box, document.createElement('br'));
+            return box;
+          })));
+        await Promise.all([...document.fonts].map((face) => face.load()));
+        await document.fonts.ready;
+        return boxes.map((box) => box.getBoundingClientRect().width);
+      }
+      """;
+
+  @AfterEach
+  void nothingIsLeft() {
+    OwnFonts.from(_ -> Optional.empty());
+  }
+
+  private static FilePayload file(String name, byte[] bytes) {
+    return new FilePayload(name, "application/octet-stream", bytes);
+  }
+
+  private static List<FilePayload> family() throws IOException {
+    return List.of(
+        file(
+            "lanthorn-regular.ttf",
+            new MadeFont("Lanthorn", 400, false).of("oswald-latin-wght-normal.ttf")),
+        file(
+            "lanthorn-bold.ttf",
+            new MadeFont("Lanthorn", 700, false).of("bitter-latin-wght-normal.ttf")),
+        file(
+            "lanthorn-italic.ttf",
+            new MadeFont("Lanthorn", 400, true).of("literata-latin-wght-normal.ttf")));
+  }
+
+  private static FilePayload caveat() {
+    return file("caveat.woff2", ShippedFiles.load("fonts/caveat-latin-wght-normal.woff2"));
+  }
+
+  /** A page with slanted words. */
+  private static Document slanted() {
+    return new Document(
+        new Site(Bands.INITIAL, Values.NONE),
+        new giostra.core.page.Page(
+            "page",
+            Values.NONE.with(PageSettings.TITLE, Values.ALL, "Letters"),
+            List.of(
+                new Section(
+                    "s",
+                    Values.NONE,
+                    List.of(
+                        new Block.Text(
+                            "t",
+                            Values.NONE.with(
+                                BlockSettings.PARAGRAPHS,
+                                Values.ALL,
+                                "<p>Words, <em>slanted</em> and <strong>bold</strong></p>")))))));
+  }
+
+  @Test
+  void aDesignerSetsThePageInHerOwnLetters(Api api, Page page) throws IOException {
+    String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
+    Bench bench = Bench.open(page, api, id, "dress", "site");
+    page.getByLabel("Parts of what").selectOption("type");
+    bench.bead("Families").click();
+    bench.button("Fonts").click();
+    Locator dialog = page.locator(".fonts");
+    PlaywrightAssertions.assertThat(dialog).containsText("Drop the files of a family here");
+    var files = new ArrayList<>(family());
+    files.add(caveat());
+    files.add(file("no-font.woff2", "nothing".getBytes(StandardCharsets.UTF_8)));
+    dialog.locator("input[type=file]").setInputFiles(files.toArray(FilePayload[]::new));
+
+    Locator families = dialog.locator(".own-family");
+    PlaywrightAssertions.assertThat(families).hasCount(2);
+    PlaywrightAssertions.assertThat(families.first().locator("h3")).hasText("Lanthorn");
+    PlaywrightAssertions.assertThat(families.first().locator("li"))
+        .hasText(new String[] {"400", "700", "400 slanted"});
+    PlaywrightAssertions.assertThat(families.nth(1).locator("li")).hasText("400–700");
+    PlaywrightAssertions.assertThat(dialog.getByRole(AriaRole.ALERT)).containsText("no-font.woff2");
+    assertThat(Axe.within(page, ".fonts")).isEmpty();
+
+    families.first().getByText("Texts").click();
+    families.nth(1).getByText("Headings").click();
+    bench.saved();
+    page.keyboard().press("Escape");
+    PlaywrightAssertions.assertThat(bench.cell("site", "type.families/rest/text-face", "desktop"))
+        .containsText("Lanthorn");
+
+    // The live page is sent these files and is drawn with them.
+    Page live = page.context().newPage();
+    live.setViewportSize(1280, 800);
+    live.navigate(api.publish(id));
+    live.waitForFunction("() => document.fonts.status === 'loaded'");
+    assertThat(drawn(live)).contains("Own 1 1 500", "Own 2 1 1000");
+    assertThat(
+            live.evaluate("() => getComputedStyle(document.querySelector('h1')).fontFamily")
+                .toString())
+        .startsWith("\"Own 2\"");
+    assertThat(live.evaluate("() => getComputedStyle(document.body).fontFamily").toString())
+        .startsWith("\"Own 1\"");
+    live.close();
+
+    // Taken away, what had its letters has those that the site began with, in one step back.
+    bench.button("Fonts").click();
+    dialog.getByLabel("Take Lanthorn away").click();
+    PlaywrightAssertions.assertThat(families).hasCount(1);
+    bench.saved();
+    assertThat(api.document(id).site().fonts().getFirst()).isEmpty();
+    page.keyboard().press("Escape");
+    page.keyboard().press("Control+z");
+    bench.saved();
+    assertThat(api.document(id).site().fonts().getFirst()).hasSize(3);
+  }
+
+  private static String drawn(Page live) {
+    return live.evaluate(
+            "() => [...document.fonts].filter((f) => f.status === 'loaded').map((f) =>"
+                + " `${f.family.replaceAll('\"', '')} ${f.weight}`).join(', ')")
+        .toString();
+  }
+
+  @Test
+  void theEngineMeasuresTheLettersThatChromiumDraws(Api api, Chromium.Open chromium)
+      throws IOException {
+    String site = api.newSite("Letters");
+    String id = api.newPage(site, slanted());
+    Map<String, byte[]> bytes = new HashMap<>();
+    List<FilePayload> files = new ArrayList<>(family());
+    files.add(caveat());
+    for (FilePayload each : files) {
+      String font = api.upload(site, each.name, each.buffer).json().path("id").asString();
+      assertThat(font).startsWith(each.name.replaceAll("\\..*", "-"));
+      bytes.put(font, each.buffer);
+    }
+    OwnFonts.from(font -> Optional.ofNullable(bytes.get(font)));
+    List<String> ids =
+        bytes.keySet().stream().filter(font -> font.startsWith("lanthorn")).sorted().toList();
+    JsonNode page = api.page(id);
+    Api.Answer edited =
+        api.edit(
+            id,
+            page.path("revision").asInt(),
+            page.path("siteRevision").asInt(),
+            new Edit.SetValue("site", "font1", Values.ALL, String.join(" ", ids)),
+            new Edit.SetStyle(
+                "site",
+                TypeParts.FAMILIES.key(Property.TEXT_FACE, State.REST),
+                "desktop",
+                PickKind.word(Typeface.OWN_1)));
+    assertThat(edited.status()).as(edited.text()).isEqualTo(200);
+    Page live = chromium.page(1280, 800);
+    live.navigate(api.publish(id));
+    live.waitForFunction("() => document.fonts.status === 'loaded'");
+    // A font that comes late is not drawn with until the next visit.
+    live.reload();
+    List<Integer> weights = List.of(100, 400, 500, 501, 700, 1000);
+    JsonNode wide = Js.ask(live, WIDE, List.of(PHRASES, weights));
+    String own = OwnFonts.family(ids);
+    int at = 0;
+    for (int weight : weights) {
+      for (boolean slanted : new boolean[] {false, true}) {
+        for (String text : PHRASES) {
+          Face face = Face.of(own, weight);
+          assertThat((slanted ? face.slanted() : face).width(text, 32, 0))
+              .as("%s at %d%s", text, weight, slanted ? ", slanted" : "")
+              .isCloseTo(wide.path(at++).asDouble(), within(0.05));
+        }
+      }
+    }
+
+    // They go along with their site.
+    Api.Answer archived =
+        api.send(
+            "/api/archives",
+            "application/zip",
+            api.get("/api/sites/" + site + "/archive.zip").bytes());
+    assertThat(archived.status()).as(archived.text()).isEqualTo(201);
+    String brought = archived.json().path("site").asString();
+    assertThat(
+            api.get("/api/sites/" + brought + "/media")
+                .json()
+                .valueStream()
+                .filter(each -> each.path("font").isObject())
+                .map(each -> each.path("id").asString()))
+        .containsExactlyInAnyOrderElementsOf(bytes.keySet());
+  }
+}

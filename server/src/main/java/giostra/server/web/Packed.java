@@ -1,0 +1,50 @@
+package giostra.server.web;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.zip.GZIPOutputStream;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
+
+/** Bytes that everybody asks for: packed once, and not for each who asks. */
+public final class Packed {
+  private final byte[] bytes;
+  private final byte[] gzip;
+
+  /** Packs. */
+  public Packed(byte[] bytes) {
+    this.bytes = bytes.clone();
+    var packed = new ByteArrayOutputStream();
+    try (var out = new GZIPOutputStream(packed)) {
+      out.write(bytes);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    this.gzip = packed.toByteArray();
+  }
+
+  /**
+   * Them, as who asks can read them.
+   *
+   * @param with what else the answer says
+   * @param encodings the header {@code Accept-Encoding}. Source: RFC 9110, 12.5.3; one that is
+   *     asked not to be used ({@code q=0}) counts as not named
+   */
+  public ResponseEntity<byte[]> answer(ResponseEntity.BodyBuilder with, String encodings) {
+    with.header(HttpHeaders.VARY, HttpHeaders.ACCEPT_ENCODING);
+    return gzip(encodings)
+        ? with.header(HttpHeaders.CONTENT_ENCODING, "gzip").body(gzip)
+        : with.body(bytes);
+  }
+
+  private static boolean gzip(String encodings) {
+    for (String each : encodings.split(",")) {
+      String[] parts = each.strip().split("\\s*;\\s*", 2);
+      if (parts[0].equalsIgnoreCase("gzip")) {
+        return parts.length == 1 || !parts[1].matches("[qQ]=0(\\.0{0,3})?");
+      }
+    }
+    return false;
+  }
+}
