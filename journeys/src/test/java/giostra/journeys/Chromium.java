@@ -29,7 +29,7 @@ public final class Chromium implements ParameterResolver, AfterEachCallback, Aft
       ExtensionContext.Namespace.create(Chromium.class);
 
   /** For so long what is to come is waited for, in ms. */
-  private static final double PATIENCE = 15_000;
+  private static final double PATIENCE = 45_000;
 
   private static final List<String> FLAGS =
       List.of(

@@ -48,6 +48,7 @@ public final class LongestOutside implements ClassOrderer {
           "LayersJourney",
           "WalkJourney",
           "FontsJourney",
+          "GroundsJourney",
           "LibraryJourney",
           "ShelfJourney",
           "StockJourney",

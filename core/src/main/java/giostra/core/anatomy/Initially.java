@@ -9,7 +9,9 @@ import giostra.core.value.DecimalKind;
 import giostra.core.value.Ends;
 import giostra.core.value.EndsKind;
 import giostra.core.value.Family;
+import giostra.core.value.Focus;
 import giostra.core.value.Ground;
+import giostra.core.value.GroundFit;
 import giostra.core.value.Ink;
 import giostra.core.value.Kind;
 import giostra.core.value.Length;
@@ -20,6 +22,8 @@ import giostra.core.value.MovedKind;
 import giostra.core.value.Nudge;
 import giostra.core.value.PaintKind;
 import giostra.core.value.PickKind;
+import giostra.core.value.PictureKind;
+import giostra.core.value.PointKind;
 import giostra.core.value.ShadeKind;
 import giostra.core.value.Shadows;
 import giostra.core.value.SizeKind;
@@ -123,6 +127,16 @@ public final class Initially {
   /** On a ground. */
   public static Part ground(Part part, Ground ground) {
     return part.with(Property.GROUND, new UnderKind(), ground);
+  }
+
+  /** On a ground that may have a picture on it; initially it has none. */
+  public static Part pictured(Part part, Ground ground) {
+    return ground(part, ground)
+        .with(Property.PICTURE, new PictureKind(), "")
+        .with(Property.PICTURE_FIT, new PickKind<>(GroundFit.class), GroundFit.COVER)
+        .with(Property.PICTURE_FOCUS, new PointKind(), Focus.CENTER)
+        .with(Property.PICTURE_SIZE, new SizeKind(4, 2000, false), px(160))
+        .with(Property.VEIL, new UnderKind(), none());
   }
 
   /** With corners, all alike. */

@@ -161,7 +161,7 @@ public final class TypeStyles {
         }
       }
     }
-    return new Styles(all);
+    return Styles.of(all);
   }
 
   /** What a layer says of a property of a part in a state, of itself or by a style. */

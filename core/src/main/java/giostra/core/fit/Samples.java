@@ -13,6 +13,9 @@ public final class Samples {
   /** Cells along the longer way, at most. */
   public static final int MOST = 256;
 
+  /** Shades that its colours are told apart by. */
+  private static final int SHADES = 1024;
+
   private final int across;
   private final int down;
 
@@ -88,6 +91,40 @@ public final class Samples {
    */
   public List<Colour> main(int most) {
     return MainColours.of(cells, most);
+  }
+
+  /**
+   * The darkest and the lightest of its colours over another, but for the twentieth of it that is
+   * darker and the one that is lighter: what words on any part of it have to be read against. Ours,
+   * as {@link Legible} has it.
+   *
+   * @param below solid, which is seen where it is clear
+   */
+  public List<Colour> ends(Colour below) {
+    var counts = new int[SHADES];
+    var seen = new Colour[SHADES];
+    for (int cell : cells) {
+      Colour colour =
+          new Colour(cell >> 16 & 255, cell >> 8 & 255, cell & 255, cell >>> 24).over(below);
+      // What is dark is told apart as finely as what is light.
+      int shade = (int) Math.min(SHADES - 1, Math.sqrt(colour.luminance()) * SHADES);
+      counts[shade]++;
+      seen[shade] = colour;
+    }
+    double rest = Legible.WORST * cells.length;
+    return List.of(end(counts, seen, rest, true), end(counts, seen, rest, false));
+  }
+
+  private static Colour end(int[] counts, Colour[] seen, double rest, boolean dark) {
+    int sum = 0;
+    for (int i = 0; i < SHADES; i++) {
+      int shade = dark ? i : SHADES - 1 - i;
+      sum += counts[shade];
+      if (sum > 0 && sum >= rest) {
+        return seen[shade];
+      }
+    }
+    throw new IllegalStateException("a picture without a colour");
   }
 
   /** What it takes in memory, in bytes, about. */

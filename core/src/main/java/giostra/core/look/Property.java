@@ -4,7 +4,9 @@ import giostra.core.value.Around;
 import giostra.core.value.Colour;
 import giostra.core.value.Ends;
 import giostra.core.value.Family;
+import giostra.core.value.Focus;
 import giostra.core.value.Ground;
+import giostra.core.value.GroundFit;
 import giostra.core.value.Ink;
 import giostra.core.value.Length;
 import giostra.core.value.LetterCase;
@@ -95,6 +97,21 @@ public record Property<T>(String id, String label, Group group) {
   public static final Property<String> PICTURE =
       new Property<>("picture", "Picture as ground", Group.GROUND);
 
+  /** How that picture lies in the box. */
+  public static final Property<GroundFit> PICTURE_FIT =
+      new Property<>("picture-fit", "Picture’s fit", Group.GROUND);
+
+  /** The point of it that stays in view where it is cut; of a pattern, where it begins. */
+  public static final Property<Focus> PICTURE_FOCUS =
+      new Property<>("picture-focus", "Picture’s focal point", Group.GROUND);
+
+  /** How wide a pattern's picture is each time it is laid. */
+  public static final Property<Length> PICTURE_SIZE =
+      new Property<>("picture-size", "Width in a pattern", Group.GROUND);
+
+  /** What lies over the picture, under the words. */
+  public static final Property<Ground> VEIL = new Property<>("veil", "Overlay on it", Group.GROUND);
+
   /** How large it is: of a sign, its sides; of a bar, its height. */
   public static final Property<Length> SIZE = new Property<>("size", "Size", Group.ROOM);
 
@@ -184,6 +201,10 @@ public record Property<T>(String id, String label, Group group) {
                   INK,
                   GROUND,
                   PICTURE,
+                  PICTURE_FIT,
+                  PICTURE_FOCUS,
+                  PICTURE_SIZE,
+                  VEIL,
                   SIZE,
                   PADDING,
                   PADDING_ABOVE,

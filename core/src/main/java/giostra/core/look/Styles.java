@@ -5,6 +5,7 @@ import giostra.core.band.Bands;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
@@ -13,21 +14,32 @@ import org.jspecify.annotations.Nullable;
 /**
  * How parts look, as far as somebody has said so: values by key and band. Immutable; what is not
  * set is not in it. Kept in the order of the keys, so that equal styles are written alike.
- *
- * @param set typed values by key, then by band id
  */
-public record Styles(SortedMap<StyleKey, Map<String, Object>> set) {
+public final class Styles {
   /** Nothing said. */
   public static final Styles NONE = new Styles(new TreeMap<>());
 
-  public Styles {
+  /** Its maps of bands never change, so that styles share them. */
+  private final TreeMap<StyleKey, Map<String, Object>> set;
+
+  private Styles(TreeMap<StyleKey, Map<String, Object>> set) {
+    this.set = set;
+  }
+
+  /** These values, whatever becomes of the maps that they came in. */
+  public static Styles of(SortedMap<StyleKey, Map<String, Object>> set) {
     var copy = new TreeMap<StyleKey, Map<String, Object>>();
     set.forEach((key, bands) -> {
       if (!bands.isEmpty()) {
         copy.put(key, Collections.unmodifiableMap(new LinkedHashMap<>(bands)));
       }
     });
-    set = Collections.unmodifiableSortedMap(copy);
+    return new Styles(copy);
+  }
+
+  /** Typed values by key, then by band id. */
+  public SortedMap<StyleKey, Map<String, Object>> set() {
+    return Collections.unmodifiableSortedMap(set);
   }
 
   /** The value set for a band itself, or null; it is not inherited. */
@@ -65,6 +77,7 @@ public record Styles(SortedMap<StyleKey, Map<String, Object>> set) {
    * @param value null takes the value away
    */
   public Styles with(StyleKey key, String band, @Nullable Object value) {
+    // Many edits in a row each make a copy: it is of the entries alone, in the order they are in.
     var copy = new TreeMap<>(set);
     var bands = new TreeMap<>(copy.getOrDefault(key, Map.of()));
     if (value == null) {
@@ -72,7 +85,11 @@ public record Styles(SortedMap<StyleKey, Map<String, Object>> set) {
     } else {
       bands.put(band, value);
     }
-    copy.put(key, bands);
+    if (bands.isEmpty()) {
+      copy.remove(key);
+    } else {
+      copy.put(key, Collections.unmodifiableMap(bands));
+    }
     return new Styles(copy);
   }
 
@@ -83,6 +100,21 @@ public record Styles(SortedMap<StyleKey, Map<String, Object>> set) {
     }
     var copy = new TreeMap<StyleKey, Map<String, Object>>();
     set.forEach((key, bands) -> copy.put(key, change.apply(new TreeMap<>(bands))));
-    return new Styles(copy);
+    return of(copy);
+  }
+
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof Styles styles && set.equals(styles.set);
+  }
+
+  @Override
+  public int hashCode() {
+    return Objects.hashCode(set);
+  }
+
+  @Override
+  public String toString() {
+    return set.toString();
   }
 }

@@ -172,7 +172,7 @@ public final class Compiler {
     var everywhereHover = new BandCss(document.bands());
     var worn = new HashSet<String>();
     gathered(sections).forEach(each -> worn.addAll(each.worn()));
-    new StyleCss(document, everywhere, everywhereHover, pictures::path).everywhere(worn);
+    new StyleCss(document, everywhere, everywhereHover, pictures::ground).everywhere(worn);
     for (BandCss each : List.of(everywhere, everywhereHover)) {
       new TreeMap<>(each.byBand())
           .forEach((band, rules) -> {

@@ -127,6 +127,11 @@ final class Filled {
         T own = part.initially(property, state);
         return own == null ? Objects.requireNonNull(part.initially(property, State.REST)) : own;
       }
+
+      @Override
+      public double widest() {
+        return Double.POSITIVE_INFINITY;
+      }
     };
   }
 }

@@ -10,6 +10,7 @@ import giostra.core.value.Colour;
 import giostra.core.value.Ends;
 import giostra.core.value.Family;
 import giostra.core.value.Ground;
+import giostra.core.value.GroundFit;
 import giostra.core.value.Ink;
 import giostra.core.value.Length;
 import giostra.core.value.LineStyle;
@@ -32,10 +33,27 @@ import java.util.stream.Stream;
  */
 final class PartCss {
   /** What holds of a part. */
-  @FunctionalInterface
   interface Look {
     <T> T of(Property<T> property);
+
+    /** The widest viewport that it holds at, px. */
+    double widest();
   }
+
+  /** Where pictures are. */
+  @FunctionalInterface
+  interface Files {
+    /**
+     * The path of one that is enough for a box.
+     *
+     * @param wide px of the box
+     * @return empty where there is none
+     */
+    String path(String id, double wide);
+  }
+
+  /** No box that has a picture as its ground is wider, in px; ours, no source. */
+  private static final double WIDEST = 1600;
 
   /**
    * A declaration.
@@ -66,10 +84,10 @@ final class PartCss {
   private final Where where;
   private final boolean whole;
   private final boolean mirrored;
-  private final Function<String, String> files;
+  private final Files files;
   private final List<Declared> all = new ArrayList<>();
 
-  private PartCss(Part part, boolean whole, boolean mirrored, Function<String, String> files) {
+  private PartCss(Part part, boolean whole, boolean mirrored, Files files) {
     this.part = part;
     this.where = Where.of(part);
     this.whole = whole;
@@ -79,21 +97,20 @@ final class PartCss {
 
   /** All declarations of a part that says all of itself, in few words. */
   static List<Declared> whole(Part part) {
-    return of(part, true, false, _ -> "");
+    return of(part, true, false, (_, _) -> "");
   }
 
   /**
    * All declarations of a part, apart: who says one thing of it says nothing of another.
    *
    * @param mirrored whether the page is read from right to left
-   * @param files the path of the picture with an id, empty where there is none
+   * @param files where pictures are
    */
-  static List<Declared> apart(Part part, boolean mirrored, Function<String, String> files) {
+  static List<Declared> apart(Part part, boolean mirrored, Files files) {
     return of(part, false, mirrored, files);
   }
 
-  private static List<Declared> of(
-      Part part, boolean whole, boolean mirrored, Function<String, String> files) {
+  private static List<Declared> of(Part part, boolean whole, boolean mirrored, Files files) {
     var css = new PartCss(part, whole, mirrored, files);
     if (css.where.variables()) {
       css.variables();
@@ -130,7 +147,7 @@ final class PartCss {
     add(Property.CORNERS, "--p-round", this::corners);
     add(Property.INK, "--p-ink", Ink::css);
     add(Property.GROUND, "--p-ground", Ground::css);
-    add(Property.PICTURE, "--p-picture", this::picture);
+    add(Property.PICTURE, "--p-picture", id -> picture(id, WIDEST));
     add(Property.BORDER, "--p-border", border -> Css.px(border.first()));
     add(Property.BORDER_INK, "--p-line", Ink::css);
     add(Property.NUDGE, "--p-nudge", Nudge::css);
@@ -195,7 +212,21 @@ final class PartCss {
 
   private void edges() {
     if (!(whole && where.bare())) {
-      add(Property.GROUND, "background", this::ground);
+      if (whole || !part.has(Property.VEIL)) {
+        add(Property.GROUND, "background", this::ground);
+      } else {
+        add(
+            List.of(
+                Property.GROUND,
+                Property.PICTURE,
+                Property.PICTURE_FIT,
+                Property.PICTURE_FOCUS,
+                Property.PICTURE_SIZE,
+                Property.VEIL),
+            "",
+            "background",
+            this::pictured);
+      }
       add(Property.CORNERS, "border-radius", this::corners);
     }
     String side = where.said().getOrDefault(Property.BORDER, "border");
@@ -305,9 +336,44 @@ final class PartCss {
     }
   }
 
-  private String picture(String id) {
-    String path = id.isEmpty() ? "" : files.apply(id);
+  private String picture(String id, double wide) {
+    String path = id.isEmpty() ? "" : files.path(id, wide);
     return path.isEmpty() ? "none" : Css.url(path);
+  }
+
+  /** A picture under what lies over it, over the ground; first is what is uppermost. */
+  private String pictured(Look look) {
+    String ground = ground(look.of(Property.GROUND));
+    GroundFit fit = look.of(Property.PICTURE_FIT);
+    Length size = look.of(Property.PICTURE_SIZE);
+    double wide = fit == GroundFit.PATTERN ? PATTERN_DENSITY * px(size) : widest(look);
+    String picture = picture(look.of(Property.PICTURE), wide);
+    if (picture.equals("none")) {
+      return ground;
+    }
+    String laid = fit == GroundFit.PATTERN ? size.css() + " auto" : fit.css() + " no-repeat";
+    String at = look.of(Property.PICTURE_FOCUS).css();
+    return veil(look.of(Property.VEIL)) + picture + " " + at + "/" + laid + "," + ground;
+  }
+
+  /** A pattern is small: it can be drawn as sharp as most screens show it. */
+  private static final double PATTERN_DENSITY = 2;
+
+  private static double px(Length size) {
+    return size.constantPx();
+  }
+
+  private static double widest(Look look) {
+    return Math.min(WIDEST, look.widest());
+  }
+
+  /** One colour, too, is an image where something lies under it. */
+  private static String veil(Ground veil) {
+    return switch (veil) {
+      case Ground.Plain(Ink.Own(var colour)) when colour.equals(Colour.CLEAR) -> "";
+      case Ground.Plain(Ink ink) -> "linear-gradient(" + ink.css() + "," + ink.css() + "),";
+      case Ground.Gradient gradient -> gradient.css() + ",";
+    };
   }
 
   private String ground(Ground ground) {

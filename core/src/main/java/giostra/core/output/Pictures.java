@@ -59,9 +59,16 @@ public final class Pictures {
         : new PictureSizes.Size(picture.width(), picture.height());
   }
 
-  /** The path of the picture with an id, empty where there is none; the page will ask for it. */
-  public String path(String id) {
-    return find(id).map(Shipped.Picture::path).orElse("");
+  /**
+   * The path of the smallest file of a picture that is wide enough, empty where there is no such
+   * picture; the page will ask for it.
+   *
+   * @param wide px of what it lies in
+   */
+  String ground(String id, double wide) {
+    return find(id)
+        .map(picture -> picture.isRemote() ? picture.path() : one(picture, wide))
+        .orElse("");
   }
 
   /** The picture with an id, if there is one; the page will ask for it. */
@@ -96,8 +103,12 @@ public final class Pictures {
     if (picture.isRemote()) {
       return picture.path();
     }
-    double most =
-        widths.stream().map(drawn).mapToDouble(Pictures::most).max().orElse(picture.width());
+    return one(
+        picture,
+        widths.stream().map(drawn).mapToDouble(Pictures::most).max().orElse(picture.width()));
+  }
+
+  private String one(Shipped.Picture picture, double most) {
     String path =
         picture.smaller().stream()
             .filter(each -> each.width() >= most)

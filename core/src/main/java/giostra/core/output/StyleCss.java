@@ -28,7 +28,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -60,14 +59,14 @@ final class StyleCss {
   private final Document document;
   private final BandCss css;
   private final BandCss hover;
-  private final Function<String, String> files;
+  private final PartCss.Files files;
   private final boolean mirrored;
 
   /**
    * @param hover takes what holds for a pointer that can hover
-   * @param files the path of the picture with an id, empty where there is none
+   * @param files where pictures are
    */
-  StyleCss(Document document, BandCss css, BandCss hover, Function<String, String> files) {
+  StyleCss(Document document, BandCss css, BandCss hover, PartCss.Files files) {
     this.document = document;
     this.css = css;
     this.hover = hover;
@@ -272,6 +271,11 @@ final class StyleCss {
       @Override
       public <T> T of(Property<T> property) {
         return Cascade.value(part, property, state, scope, band);
+      }
+
+      @Override
+      public double widest() {
+        return band.below();
       }
     };
   }

@@ -172,7 +172,7 @@ public final class Writing {
 
   /** Writes what is said of how parts look. */
   public StyleCss styles() {
-    return new StyleCss(document, css, hoverCss, pictures::path);
+    return new StyleCss(document, css, hoverCss, pictures::ground);
   }
 
   /** A declaration by band, from a setting. */

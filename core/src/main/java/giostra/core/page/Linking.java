@@ -181,7 +181,7 @@ public final class Linking {
             all.put(key, over(source.set().getOrDefault(key, Map.of()), byBand));
           }
         });
-    return new Styles(all);
+    return Styles.of(all);
   }
 
   /** By band: the nearer one's, and of the other what is set in wider bands only. */

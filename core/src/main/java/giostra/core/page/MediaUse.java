@@ -88,12 +88,17 @@ public record MediaUse(
   public static List<String> idsIn(Node node) {
     return Document.walk(node)
         .flatMap(each ->
-            each.values().set().entrySet().stream()
-                .flatMap(set ->
-                    set.getValue().values().stream()
-                        .flatMap(value -> ids(each.type().setting(set.getKey()), value).stream())))
+            Stream.concat(
+                each.values().set().entrySet().stream()
+                    .flatMap(set -> all(each.type().setting(set.getKey()), set.getValue())),
+                each.values().styles().set().entrySet().stream()
+                    .flatMap(set -> all(each.type().style(set.getKey()), set.getValue()))))
         .distinct()
         .toList();
+  }
+
+  private static Stream<String> all(Setting<?> setting, Map<String, Object> byBand) {
+    return byBand.values().stream().flatMap(value -> ids(setting, value).stream());
   }
 
   private static List<String> ids(Setting<?> setting, Object value) {

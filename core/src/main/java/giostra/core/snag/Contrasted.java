@@ -42,11 +42,8 @@ public interface Contrasted {
    * @param widest what was found in the widest of them
    */
   record Range<C extends Contrasted>(C widest, Band narrowest) {
-    /**
-     * The edits that give the words a colour in all of it: the widest band says it for the rest.
-     */
-    private List<Edit> inked(Document document, Node node, Colour colour) {
-      StyleKey key = widest.part().key(Property.INK, widest.state());
+    /** The edits that set a style in all of it: the widest band says it for the rest. */
+    List<Edit> set(Document document, Node node, StyleKey key, String value) {
       var edits = new ArrayList<Edit>();
       for (Band each : document.bands().all()) {
         boolean within = each.from() >= narrowest.from() && each.from() < widest.band().from();
@@ -54,7 +51,7 @@ public interface Contrasted {
           edits.add(new Edit.SetStyle(node.id(), key, each.id(), null));
         }
       }
-      edits.add(new Edit.SetStyle(node.id(), key, widest.band().id(), colour.css()));
+      edits.add(new Edit.SetStyle(node.id(), key, widest.band().id(), value));
       return edits;
     }
 
@@ -89,8 +86,9 @@ public interface Contrasted {
 
     /** The way out that gives the words a colour in all of it. */
     public Snag.Fix fix(Document document, Node node, Colour colour) {
+      StyleKey ink = widest.part().key(Property.INK, widest.state());
       return new Snag.Fix(
-          Said.of("set-colour", "colour", colour.css()), inked(document, node, colour));
+          Said.of("set-colour", "colour", colour.css()), set(document, node, ink, colour.css()));
     }
   }
 

@@ -15,7 +15,7 @@ final class Faint {
     Piece piece = at.piece().get();
     var found = new ArrayList<Snag>();
     found.addAll(Judged.of(piece).found(Rule.CONTRAST, piece, at));
-    found.addAll(PartContrast.snags(at.document(), piece));
+    found.addAll(PartContrast.snags(at.document(), piece, at.pictures()));
     return found;
   }
 }

@@ -165,8 +165,7 @@ public final class OnPicture {
 
   /** The least that lets all words be read at all widths of the band. */
   private List<Snag.Fix> least(List<Integer> widths, List<List<Found>> looked) {
-    boolean light = standing.tone().colour(ToneColour.INK).luminance() > 0.18;
-    Colour veil = light ? new Colour(10, 20, 18, 255) : new Colour(255, 253, 246, 255);
+    Colour ink = standing.tone().colour(ToneColour.INK);
     Ground now = standing.overlay();
     // Where it is worst now it is likely to be last: to look there first is to know soon.
     List<Integer> worstFirst =
@@ -180,8 +179,8 @@ public final class OnPicture {
       least(worstFirst, percent -> deeper(now, percent))
           .ifPresent(percent -> fixes.add(fix("deeper-overlay", percent, deeper(now, percent))));
     }
-    least(worstFirst, percent -> veiled(veil, percent))
-        .ifPresent(percent -> fixes.add(fix("least-overlay", percent, veiled(veil, percent))));
+    least(worstFirst, percent -> veil(ink, percent))
+        .ifPresent(percent -> fixes.add(fix("least-overlay", percent, veil(ink, percent))));
     return fixes;
   }
 
@@ -250,9 +249,15 @@ public final class OnPicture {
     return found.stream().mapToDouble(each -> each.contrast() / each.asked()).min().orElse(21);
   }
 
-  private static Ground veiled(Colour veil, int percent) {
-    var colour =
-        new Colour(veil.red(), veil.green(), veil.blue(), (int) Math.round(percent * 255 / 100.0));
-    return Ground.parse(colour.css());
+  /**
+   * What lies over a picture so that words are read: dark under light ones, light under dark ones.
+   *
+   * @param percent of what is under it that it hides
+   */
+  static Ground veil(Colour ink, int percent) {
+    int alpha = (int) Math.round(percent * 255 / 100.0);
+    boolean light = ink.luminance() > 0.18;
+    return Ground.parse(
+        (light ? new Colour(10, 20, 18, alpha) : new Colour(255, 253, 246, alpha)).css());
   }
 }

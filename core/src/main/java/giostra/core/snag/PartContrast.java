@@ -5,6 +5,7 @@ import giostra.core.anatomy.StandsOn;
 import giostra.core.anatomy.Tone;
 import giostra.core.band.Band;
 import giostra.core.fit.Screen;
+import giostra.core.layout.PictureSizes;
 import giostra.core.layout.Resolution;
 import giostra.core.look.Cascade;
 import giostra.core.look.Part;
@@ -20,18 +21,23 @@ import giostra.core.page.Piece;
 import giostra.core.page.SharedLook;
 import giostra.core.value.Colour;
 import giostra.core.value.Ground;
+import giostra.core.value.GroundFit;
 import giostra.core.value.Ink;
 import giostra.core.value.Oklch;
 import giostra.core.value.ToneColour;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Contrast of the words and signs of a part with what they stand on, in a state: its own ground
- * over that of what it lies in, over the tone. Of gradients the worst colour counts. What stands on
- * a picture is not computed. Sources: WCAG 2.2, 1.4.3 "Contrast (Minimum)": 4.5, for large text 3;
+ * over that of what it lies in, over the tone. Of gradients the worst colour counts, of a picture
+ * that is its ground the darkest and the lightest but for a twentieth of each: where in it the
+ * words stand is not asked. Sources: WCAG 2.2, 1.4.3 "Contrast (Minimum)": 4.5, for large text 3;
  * 1.4.11 "Non-text Contrast": 3 for signs.
  *
  * @param found at worst
@@ -49,14 +55,15 @@ public record PartContrast(Part part, State state, Band band, double found, doub
   private static final Set<String> OVER_PICTURES = Set.of("slider", "video");
 
   /** Of all parts of a node in every state and band, as far as it can be computed. */
-  public static List<PartContrast> of(Document document, Node node) {
+  public static List<PartContrast> of(Document document, Node node, PictureSizes pictures) {
     var all = new ArrayList<PartContrast>();
+    var on = new On(document, node, pictures);
     for (Part part : parts(document, node)) {
       for (State state : part.states()) {
         // What is disabled need not be read. Source: WCAG 2.2, 1.4.3, "Incidental".
         if (state != State.DISABLED) {
           for (Band band : document.bands().all()) {
-            of(document, node, part, state, band).ifPresent(all::add);
+            on.of(part, state, band).ifPresent(all::add);
           }
         }
       }
@@ -65,27 +72,32 @@ public record PartContrast(Part part, State state, Band band, double found, doub
   }
 
   /** What is found of a piece, and of those of its items that say something of themselves. */
-  static List<Snag> snags(Document document, Piece piece) {
-    List<PartContrast> whole = of(document, piece);
+  static List<Snag> snags(Document document, Piece piece, PictureSizes pictures) {
+    List<PartContrast> whole = of(document, piece, pictures);
     var found = new ArrayList<Snag>();
     Contrasted.low(whole)
-        .forEach(range -> found.add(range.snag(piece.id(), "", fixes(range, document, piece))));
+        .forEach(range ->
+            found.add(range.snag(piece.id(), "", fixes(range, new On(document, piece, pictures)))));
     for (Item item : piece.items()) {
       if (!item.values().styles().set().isEmpty()) {
         List<PartContrast> own =
-            of(document, item).stream().filter(each -> !whole.contains(each)).toList();
+            of(document, item, pictures).stream().filter(each -> !whole.contains(each)).toList();
         Contrasted.low(own)
             .forEach(range ->
-                found.add(range.snag(piece.id(), item.id(), fixes(range, document, item))));
+                found.add(
+                    range.snag(
+                        piece.id(), item.id(), fixes(range, new On(document, item, pictures)))));
       }
     }
     return found;
   }
 
-  private static List<Snag.Fix> fixes(Range<PartContrast> range, Document document, Node node) {
+  private static List<Snag.Fix> fixes(Range<PartContrast> range, On on) {
     PartContrast low = range.widest();
-    return nearest(document, node, low.part, low.state, low.band).stream()
-        .map(colour -> range.fix(document, node, colour))
+    return Stream.concat(
+            on.nearest(low.part, low.state, low.band).stream()
+                .map(colour -> range.fix(on.document, on.node, colour)),
+            on.leastVeil(range).stream())
         .toList();
   }
 
@@ -100,81 +112,181 @@ public record PartContrast(Part part, State state, Band band, double found, doub
     };
   }
 
-  private static Optional<PartContrast> of(
-      Document document, Node node, Part part, State state, Band band) {
-    if (!part.has(Property.INK) || OVER_PICTURES.contains(part.id().place())) {
-      return Optional.empty();
-    }
-    List<Part> kind = kind(document, node);
-    if (kind.stream().anyMatch(each -> OVER_PICTURES.contains(each.id().place()))
-        && !part.id().place().equals("track")) {
-      return Optional.empty();
-    }
-    Stands stands = stands(document, node, part, state, band, kind);
-    double worst = worst(stands.ink(), stands.below());
-    return Optional.of(
-        new PartContrast(
-            part, state, band, worst, asked(part, state, Resolution.scope(document, node), band)));
-  }
-
-  /** The colour of words, and all that they may stand on, solid. */
-  private record Stands(Colour ink, List<Colour> below) {}
-
-  private static double worst(Colour ink, List<Colour> below) {
-    return below.stream()
-        .mapToDouble(each -> Colour.contrast(ink.over(each), each))
-        .min()
-        .orElseThrow();
-  }
-
-  private static Stands stands(
-      Document document, Node node, Part part, State state, Band band, List<Part> kind) {
-    Scope scope = Resolution.scope(document, node);
-    Tone tone = Resolution.tone(document, node, band);
-    List<Colour> below =
-        List.of(tone.colour(ToneColour.GROUND).over(new Colour(255, 255, 255, 255)));
-    Optional<Part> under = StandsOn.under(part, kind);
-    if (under.isPresent()) {
-      below = on(under.get(), State.REST, scope, band, tone, below);
-    }
-    below = on(part, state, scope, band, tone, below);
-    Ink ink = Cascade.value(part, Property.INK, state, scope, band);
-    if (state == State.CURRENT && filled(document, node, part)) {
-      // Filled, it has the line's colour under it, unless somebody says what else.
-      if (!scope.speaksOf(part.key(Property.GROUND, state))) {
-        below = List.of(tone.colour(ToneColour.ACCENT).over(below.getFirst()));
-      }
-      if (!scope.speaksOf(part.key(Property.INK, state))) {
-        ink = Ink.of(ToneColour.GROUND);
-      }
-    }
-    return new Stands(tone.colour(ink), below);
-  }
-
   /**
    * The colour nearest to that of the words which can be read: the same hue, lighter or darker by
    * as little as will do. Nothing where it can be read already, or where no colour can.
    */
   public static Optional<Colour> nearest(
-      Document document, Node node, Part part, State state, Band band) {
-    return of(document, node, part, state, band)
-        .filter(found -> found.found() < found.asked())
-        .flatMap(found -> {
-          Stands stands = stands(document, node, part, state, band, kind(document, node));
-          Oklch from = Oklch.of(stands.ink());
-          for (int step = 1; step <= 1000; step++) {
-            for (double by : new double[] {-step / 1000.0, step / 1000.0}) {
-              double light = from.lightness() + by;
-              if (light >= 0 && light <= 1) {
-                Colour tried = from.at(light).colour(255);
-                if (worst(tried, stands.below()) >= found.asked()) {
-                  return Optional.of(tried);
+      Document document, Node node, Part part, State state, Band band, PictureSizes pictures) {
+    return new On(document, node, pictures).nearest(part, state, band);
+  }
+
+  /** The colour of words, and all that they may stand on, solid. */
+  private record Stands(Colour ink, List<Colour> below) {
+    double worst(Colour of) {
+      return below.stream()
+          .mapToDouble(each -> Colour.contrast(of.over(each), each))
+          .min()
+          .orElseThrow();
+    }
+  }
+
+  private record Pictured(String id, Colour ground) {}
+
+  /**
+   * What is looked at, and where.
+   *
+   * @param kind all parts of what it is of
+   * @param ends of pictures on grounds, as far as they were asked for
+   */
+  private record On(
+      Document document,
+      Node node,
+      Scope scope,
+      List<Part> kind,
+      PictureSizes pictures,
+      Map<Pictured, List<Colour>> ends) {
+    On(Document document, Node node, PictureSizes pictures) {
+      this(
+          document,
+          node,
+          Resolution.scope(document, node),
+          PartContrast.kind(document, node),
+          pictures,
+          new HashMap<>());
+    }
+
+    private List<Colour> ends(String picture, Colour ground) {
+      return ends.computeIfAbsent(
+          new Pictured(picture, ground),
+          asked -> pictures.seen(asked.id).orElseThrow().samples().ends(asked.ground));
+    }
+
+    Optional<PartContrast> of(Part part, State state, Band band) {
+      if (!part.has(Property.INK) || OVER_PICTURES.contains(part.id().place())) {
+        return Optional.empty();
+      }
+      if (kind.stream().anyMatch(each -> OVER_PICTURES.contains(each.id().place()))
+          && !part.id().place().equals("track")) {
+        return Optional.empty();
+      }
+      Stands stands = stands(part, state, band, Optional.empty());
+      double asked = asked(part, state, scope, band);
+      return Optional.of(new PartContrast(part, state, band, stands.worst(stands.ink()), asked));
+    }
+
+    /**
+     * @param veil over pictures, where another is tried than there is
+     */
+    private Stands stands(Part part, State state, Band band, Optional<Ground> veil) {
+      Tone tone = Resolution.tone(document, node, band);
+      List<Colour> below =
+          List.of(tone.colour(ToneColour.GROUND).over(new Colour(255, 255, 255, 255)));
+      Optional<Part> under = StandsOn.under(part, kind);
+      if (under.isPresent()) {
+        below = on(under.get(), State.REST, band, tone, below, veil);
+      }
+      below = on(part, state, band, tone, below, veil);
+      Ink ink = Cascade.value(part, Property.INK, state, scope, band);
+      if (state == State.CURRENT && filled(document, node, part)) {
+        // Filled, it has the line's colour under it, unless somebody says what else.
+        if (!scope.speaksOf(part.key(Property.GROUND, state))) {
+          below = List.of(tone.colour(ToneColour.ACCENT).over(below.getFirst()));
+        }
+        if (!scope.speaksOf(part.key(Property.INK, state))) {
+          ink = Ink.of(ToneColour.GROUND);
+        }
+      }
+      return new Stands(tone.colour(ink), below);
+    }
+
+    Optional<Colour> nearest(Part part, State state, Band band) {
+      return of(part, state, band)
+          .filter(found -> found.found() < found.asked())
+          .flatMap(found -> {
+            Stands stands = stands(part, state, band, Optional.empty());
+            Oklch from = Oklch.of(stands.ink());
+            for (int step = 1; step <= 1000; step++) {
+              for (double by : new double[] {-step / 1000.0, step / 1000.0}) {
+                double light = from.lightness() + by;
+                if (light >= 0 && light <= 1) {
+                  Colour tried = from.at(light).colour(255);
+                  if (stands.worst(tried) >= found.asked()) {
+                    return Optional.of(tried);
+                  }
                 }
               }
             }
-          }
-          return Optional.empty();
-        });
+            return Optional.empty();
+          });
+    }
+
+    /** The least overlay over the picture that the words stand on with which they can be read. */
+    Optional<Snag.Fix> leastVeil(Range<PartContrast> range) {
+      PartContrast low = range.widest();
+      return Stream.concat(Stream.of(low.part), StandsOn.under(low.part, kind).stream())
+          .filter(part -> pictured(part, part.equals(low.part) ? low.state : State.REST, low.band))
+          .findFirst()
+          .flatMap(part -> {
+            Stands now = stands(low.part, low.state, low.band, Optional.empty());
+            for (int percent = 1; percent <= 100; percent++) {
+              Ground veil = OnPicture.veil(now.ink(), percent);
+              if (stands(low.part, low.state, low.band, Optional.of(veil)).worst(now.ink())
+                  >= low.asked) {
+                State state = part.equals(low.part) ? low.state : State.REST;
+                return Optional.of(
+                    new Snag.Fix(
+                        Said.of("least-overlay", "percent", percent),
+                        range.set(document, node, part.key(Property.VEIL, state), veil.written())));
+              }
+            }
+            return Optional.empty();
+          });
+    }
+
+    private boolean pictured(Part part, State state, Band band) {
+      return part.has(Property.VEIL)
+          && pictures.seen(Cascade.value(part, Property.PICTURE, state, scope, band)).isPresent();
+    }
+
+    /** What is seen where a part lies on colours. */
+    private List<Colour> on(
+        Part part, State state, Band band, Tone tone, List<Colour> below, Optional<Ground> veil) {
+      if (!part.has(Property.GROUND)) {
+        return below;
+      }
+      List<Colour> ground =
+          over(Cascade.value(part, Property.GROUND, state, scope, band), tone, below);
+      if (!pictured(part, state, band)) {
+        return ground;
+      }
+      String picture = Cascade.value(part, Property.PICTURE, state, scope, band);
+      // Beside a picture that is seen whole there is the ground.
+      boolean beside =
+          Cascade.value(part, Property.PICTURE_FIT, state, scope, band) == GroundFit.CONTAIN;
+      List<Colour> seen =
+          ground.stream()
+              .flatMap(each ->
+                  Stream.concat(
+                      ends(picture, each).stream(), beside ? Stream.of(each) : Stream.of()))
+              .toList();
+      return over(
+          veil.orElseGet(() -> Cascade.value(part, Property.VEIL, state, scope, band)), tone, seen);
+    }
+
+    private static List<Colour> over(Ground ground, Tone tone, List<Colour> below) {
+      List<Ink> inks =
+          switch (ground) {
+            case Ground.Plain(Ink ink) -> List.of(ink);
+            case Ground.Gradient gradient ->
+                gradient.stops().stream().map(Ground.Stop::ink).toList();
+          };
+      return inks.stream()
+          .map(tone::colour)
+          .flatMap(colour -> below.stream().map(colour::over))
+          .distinct()
+          .toList();
+    }
   }
 
   /** Whether the current heading of tabs is told by what it has under it. */
@@ -187,24 +299,6 @@ public record PartContrast(Part part, State state, Band band, double found, doub
     return node instanceof Item item
         ? document.path(item.id()).get(document.path(item.id()).size() - 2).type().parts()
         : node.type().parts();
-  }
-
-  /** What is seen where a part lies on colours. */
-  private static List<Colour> on(
-      Part part, State state, Scope scope, Band band, Tone tone, List<Colour> below) {
-    if (!part.has(Property.GROUND)) {
-      return below;
-    }
-    List<Ink> inks =
-        switch (Cascade.value(part, Property.GROUND, state, scope, band)) {
-          case Ground.Plain(Ink ink) -> List.of(ink);
-          case Ground.Gradient gradient -> gradient.stops().stream().map(Ground.Stop::ink).toList();
-        };
-    return inks.stream()
-        .map(tone::colour)
-        .flatMap(colour -> below.stream().map(colour::over))
-        .distinct()
-        .toList();
   }
 
   /** The least that the contrast of a part should be. */

@@ -7,6 +7,7 @@ import giostra.core.anatomy.PageParts;
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
 import giostra.core.format.DocumentJson;
+import giostra.core.layout.PictureSizes;
 import giostra.core.layout.Resolution;
 import giostra.core.look.Cascade;
 import giostra.core.look.Layer;
@@ -100,7 +101,7 @@ class WardrobeTest {
     Document worn = Wardrobe.wearing(document, document.piece("piece"), look.id());
     ReadBack.check(worn);
     assertThat(
-            PartContrast.of(worn, worn.piece("piece")).stream()
+            PartContrast.of(worn, worn.piece("piece"), PictureSizes.NONE).stream()
                 .filter(each -> each.found() < each.asked()))
         .as("%s in %s, %s", look.id(), tone, mark)
         .isEmpty();
@@ -312,7 +313,7 @@ class WardrobeTest {
             .contains(dress.manner() + "-" + kind.word());
         assertThat(
                 Stream.concat(
-                    PartContrast.of(now, piece).stream()
+                    PartContrast.of(now, piece, PictureSizes.NONE).stream()
                         .filter(each -> each.found() < each.asked())
                         .map(Object::toString),
                     ToneContrast.of(now, now.site()).stream()

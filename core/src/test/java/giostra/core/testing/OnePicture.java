@@ -9,9 +9,16 @@ import java.util.function.IntBinaryOperator;
 /**
  * One picture for all, 400 by 300 px.
  *
- * @param pixel as 0xAARRGGBB, by its column and row
+ * @param samples what is seen of it
  */
-public record OnePicture(IntBinaryOperator pixel) implements PictureSizes {
+public record OnePicture(Samples samples) implements PictureSizes {
+  /**
+   * @param pixel as 0xAARRGGBB, by its column and row
+   */
+  public OnePicture(IntBinaryOperator pixel) {
+    this(Samples.of(400, 300, pixel));
+  }
+
   @Override
   public Optional<Size> find(String id) {
     return id.isEmpty() ? Optional.empty() : Optional.of(new Size(400, 300));
@@ -19,6 +26,6 @@ public record OnePicture(IntBinaryOperator pixel) implements PictureSizes {
 
   @Override
   public Optional<Seen> seen(String id) {
-    return find(id).map(_ -> new Seen(Samples.of(400, 300, pixel), Focus.CENTER));
+    return find(id).map(_ -> new Seen(samples, Focus.CENTER));
   }
 }

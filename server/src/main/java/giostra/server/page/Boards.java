@@ -4,6 +4,7 @@ import giostra.core.anatomy.Anatomy;
 import giostra.core.anatomy.Tone;
 import giostra.core.band.Band;
 import giostra.core.format.EditJson;
+import giostra.core.layout.PictureSizes;
 import giostra.core.layout.Resolution;
 import giostra.core.look.Cascade;
 import giostra.core.look.Origin;
@@ -138,10 +139,16 @@ final class Boards {
    * @param part id of the part that is asked for; empty for the first
    * @throws Refused for a part that the node's type has not
    */
-  static Board board(Document own, Document document, String nodeId, String ofId, String part) {
+  static Board board(
+      Document own,
+      Document document,
+      PictureSizes pictures,
+      String nodeId,
+      String ofId,
+      String part) {
     Node node = PageService.node(document, nodeId);
     Values here = PageService.node(own, nodeId).values();
-    List<PartReply> parts = parts(document, node, PageService.node(document, ofId));
+    List<PartReply> parts = parts(document, node, PageService.node(document, ofId), pictures);
     String asked = part.isEmpty() && !parts.isEmpty() ? parts.getFirst().id() : part;
     return new Board(
         nodeId,
@@ -265,8 +272,9 @@ final class Boards {
   }
 
   /** The parts of a node, with what it departs in. */
-  private static List<PartReply> parts(Document document, Node node, Node of) {
-    Map<PartId, List<ContrastReply>> contrasts = contrasts(document, of);
+  private static List<PartReply> parts(
+      Document document, Node node, Node of, PictureSizes pictures) {
+    Map<PartId, List<ContrastReply>> contrasts = contrasts(document, of, pictures);
     List<Part> shown = shown(document, of);
     List<Part> its = of.type().parts();
     // In the order of what is looked at, whoever speaks of it.
@@ -314,7 +322,8 @@ final class Boards {
   }
 
   /** The contrasts that are computed of a node's parts. */
-  private static Map<PartId, List<ContrastReply>> contrasts(Document document, Node node) {
+  private static Map<PartId, List<ContrastReply>> contrasts(
+      Document document, Node node, PictureSizes pictures) {
     var all = new HashMap<PartId, List<ContrastReply>>();
     if (node instanceof Piece piece) {
       for (Contrasted each : Judged.of(piece).contrasts(document, piece)) {
@@ -326,7 +335,7 @@ final class Boards {
         put(all, each.part(), State.REST, each.band(), each.found(), ToneContrast.ASKED);
       }
     }
-    for (PartContrast each : PartContrast.of(document, node)) {
+    for (PartContrast each : PartContrast.of(document, node, pictures)) {
       put(all, each.part(), each.state(), each.band(), each.found(), each.asked());
     }
     return all;

@@ -37,6 +37,7 @@ import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
 import giostra.core.value.TypeStyle;
 import giostra.core.value.Typeface;
+import giostra.server.media.MediaService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -57,10 +58,12 @@ import tools.jackson.databind.JsonNode;
 class DressController {
   private final PageService pages;
   private final Stage stage;
+  private final MediaService media;
 
-  DressController(PageService pages, Stage stage) {
+  DressController(PageService pages, Stage stage, MediaService media) {
     this.pages = pages;
     this.stage = stage;
+    this.media = media;
   }
 
   /**
@@ -75,7 +78,13 @@ class DressController {
       @RequestParam(defaultValue = "") String part) {
     PageService.Head head = pages.head(id);
     Boards.Board board =
-        Boards.board(head.document(), pages.shown(head), node, of.isEmpty() ? node : of, part);
+        Boards.board(
+            head.document(),
+            pages.shown(head),
+            media.sizes(head.siteId()),
+            node,
+            of.isEmpty() ? node : of,
+            part);
     return board.part().isEmpty()
         ? board
         : board.reaching(reach(head, node, new PartId(board.part())));
@@ -366,7 +375,8 @@ class DressController {
       @RequestParam String part,
       @RequestParam String state,
       @RequestParam String band) {
-    Document document = pages.shown(pages.head(id));
+    PageService.Head head = pages.head(id);
+    Document document = pages.shown(head);
     Node by = PageService.node(document, node);
     Part asked = Anatomy.part(new PartId(part));
     StyleKey key = asked.key(Property.INK, StyleKey.state(state));
@@ -377,7 +387,8 @@ class DressController {
                 PageService.node(document, of),
                 asked,
                 key.state(),
-                document.bands().band(band))
+                document.bands().band(band),
+                media.sizes(head.siteId()))
             .map(Colour::css);
     return new NearestReply(
         found.orElse(null),

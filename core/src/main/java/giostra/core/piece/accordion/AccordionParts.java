@@ -8,6 +8,7 @@ import static giostra.core.anatomy.Initially.ground;
 import static giostra.core.anatomy.Initially.ink;
 import static giostra.core.anatomy.Initially.none;
 import static giostra.core.anatomy.Initially.padded;
+import static giostra.core.anatomy.Initially.pictured;
 import static giostra.core.anatomy.Initially.plain;
 import static giostra.core.anatomy.Initially.px;
 import static giostra.core.anatomy.Initially.rem;
@@ -34,7 +35,7 @@ public final class AccordionParts {
       shaded(
           corners(
               edge(
-                  ground(
+                  pictured(
                       ink(Part.of("accordion.row", "Row", State.CURRENT), ToneColour.INK),
                       plain(ToneColour.RAISED)),
                   1,

@@ -4,11 +4,11 @@ import static giostra.core.anatomy.Initially.border;
 import static giostra.core.anatomy.Initially.corners;
 import static giostra.core.anatomy.Initially.edge;
 import static giostra.core.anatomy.Initially.gap;
-import static giostra.core.anatomy.Initially.ground;
 import static giostra.core.anatomy.Initially.ink;
 import static giostra.core.anatomy.Initially.letters;
 import static giostra.core.anatomy.Initially.lively;
 import static giostra.core.anatomy.Initially.padded;
+import static giostra.core.anatomy.Initially.pictured;
 import static giostra.core.anatomy.Initially.plain;
 import static giostra.core.anatomy.Initially.px;
 import static giostra.core.anatomy.Initially.rem;
@@ -39,7 +39,7 @@ public final class CarouselParts {
       lively(
           corners(
               border(
-                  ground(
+                  pictured(
                       ink(Part.of("carousel.card", "Card", State.HOVER), ToneColour.INK),
                       plain(ToneColour.RAISED)),
                   1,
@@ -122,7 +122,7 @@ public final class CarouselParts {
       shaded(
           corners(
               edge(
-                  ground(
+                  pictured(
                       padded(
                           Part.of("quotation.bubble", "Box with a tail"),
                           rem(1.4),

@@ -2,12 +2,12 @@ package giostra.core.piece.counters;
 
 import static giostra.core.anatomy.Initially.corners;
 import static giostra.core.anatomy.Initially.gap;
-import static giostra.core.anatomy.Initially.ground;
 import static giostra.core.anatomy.Initially.grounded;
 import static giostra.core.anatomy.Initially.ink;
 import static giostra.core.anatomy.Initially.lively;
 import static giostra.core.anatomy.Initially.none;
 import static giostra.core.anatomy.Initially.padded;
+import static giostra.core.anatomy.Initially.pictured;
 import static giostra.core.anatomy.Initially.plain;
 import static giostra.core.anatomy.Initially.px;
 import static giostra.core.anatomy.Initially.rem;
@@ -34,7 +34,7 @@ public final class CounterParts {
   public static final Part FIGURE =
       lively(
               corners(
-                  ground(
+                  pictured(
                       gap(
                           padded(
                               Part.of("counters.box", "Box", State.HOVER),

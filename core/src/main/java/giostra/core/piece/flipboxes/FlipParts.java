@@ -7,6 +7,7 @@ import static giostra.core.anatomy.Initially.ground;
 import static giostra.core.anatomy.Initially.grounded;
 import static giostra.core.anatomy.Initially.ink;
 import static giostra.core.anatomy.Initially.none;
+import static giostra.core.anatomy.Initially.pictured;
 import static giostra.core.anatomy.Initially.plain;
 import static giostra.core.anatomy.Initially.px;
 import static giostra.core.anatomy.Initially.rem;
@@ -34,7 +35,7 @@ public final class FlipParts {
       shaded(
           corners(
               edge(
-                  ground(
+                  pictured(
                       ink(Part.of("flip.front", "Front", State.HOVER), ToneColour.INK),
                       plain(ToneColour.RAISED)),
                   1,
@@ -44,7 +45,7 @@ public final class FlipParts {
   public static final Part BACK =
       shaded(
           corners(
-              ground(
+              pictured(
                   ink(Part.of("flip.back", "Back", State.HOVER), ToneColour.GROUND),
                   plain(ToneColour.ACCENT)),
               px(14)));

@@ -8,6 +8,7 @@ import static giostra.core.anatomy.Initially.lively;
 import static giostra.core.anatomy.Initially.none;
 import static giostra.core.anatomy.Initially.opacity;
 import static giostra.core.anatomy.Initially.padded;
+import static giostra.core.anatomy.Initially.pictured;
 import static giostra.core.anatomy.Initially.plain;
 import static giostra.core.anatomy.Initially.px;
 import static giostra.core.anatomy.Initially.rem;
@@ -82,7 +83,7 @@ public final class TabsParts {
       shaded(
           corners(
               edge(
-                  ground(Part.of("tabs.panel", "Panel"), plain(ToneColour.RAISED)),
+                  pictured(Part.of("tabs.panel", "Panel"), plain(ToneColour.RAISED)),
                   1,
                   Ink.of(ToneColour.LINE)),
               px(14)));
