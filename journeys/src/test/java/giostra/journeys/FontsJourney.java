@@ -244,4 +244,67 @@ class FontsJourney {
                 .map(each -> each.path("id").asString()))
         .containsExactlyInAnyOrderElementsOf(bytes.keySet());
   }
+
+  /** How high each text is, how high the letters of its first line reach, and all of the page. */
+  private static final String BROKEN =
+      """
+      async () => {
+        await document.fonts.ready;
+        const texts = [...document.querySelectorAll('main :is(h1,h2,h3,p,li,blockquote)')]
+            .filter((each) => each.offsetHeight > 0 && each.textContent.trim());
+        return [document.documentElement.scrollHeight, ...texts.flatMap((each) => {
+          const words = document.createTreeWalker(each, NodeFilter.SHOW_TEXT,
+              (node) => node.data.trim() ? NodeFilter.FILTER_ACCEPT : NodeFilter.FILTER_SKIP);
+          const range = document.createRange();
+          range.selectNodeContents(words.nextNode());
+          const [line] = range.getClientRects();
+          return [each.getBoundingClientRect().height, line?.height ?? 0];
+        })];
+      }
+      """;
+
+  private static List<Double> broken(
+      Chromium.Open chromium, String address, int width, boolean has) {
+    Page page = chromium.page(width, 800);
+    if (!has) {
+      page.route("**/*.woff2", com.microsoft.playwright.Route::abort);
+    }
+    page.navigate(address);
+    page.waitForFunction(
+        "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
+    page.waitForTimeout(300);
+    var all = new ArrayList<Double>();
+    for (Object each : (List<?>) page.evaluate(BROKEN)) {
+      all.add(((Number) each).doubleValue());
+    }
+    return all;
+  }
+
+  /**
+   * On a slow line letters that a machine has stand in for those of the page. They take as much
+   * room, and their lines as well. Reference: Debian's Chromium with the fonts and without them.
+   */
+  @Test
+  void whereFontsDoNotComeTextsAreBrokenAlmostAsWithThem(Api api, Chromium.Open chromium) {
+    int texts = 0;
+    int alike = 0;
+    double worst = 0;
+    for (int width : List.of(1280, 800, 390)) {
+      List<Double> own = broken(chromium, api.at(Api.LIVE_DEMO), width, true);
+      List<Double> instead = broken(chromium, api.at(Api.LIVE_DEMO), width, false);
+      assertThat(instead).hasSameSizeAs(own);
+      worst = Math.max(worst, Math.abs(instead.getFirst() / own.getFirst() - 1));
+      for (int i = 1; i < own.size(); i += 2) {
+        texts++;
+        alike += Math.abs(own.get(i) - instead.get(i)) < 1 ? 1 : 0;
+        // Over and under its line a letter reaches as far.
+        assertThat(instead.get(i + 1)).isCloseTo(own.get(i + 1), within(1.01));
+      }
+    }
+    System.out.printf(
+        "measured: without their fonts %d of %d texts are as high, pages within %.2f %%%n",
+        alike, texts, worst * 100);
+    assertThat(alike).isGreaterThan(texts * 19 / 20);
+    assertThat(worst).isLessThan(0.01);
+  }
 }

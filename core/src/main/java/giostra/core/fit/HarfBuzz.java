@@ -153,6 +153,17 @@ final class HarfBuzz implements Shaper {
   }
 
   @Override
+  public Reach reach(String family) {
+    Optional<NativeFont> font =
+        OwnFonts.is(family)
+            ? OwnFonts.at(family, 400)
+            : Optional.ofNullable(families.get(family))
+                .flatMap(slices -> slices.drawing('x'))
+                .map(Slice::font);
+    return font.map(NativeFont::reach).orElseThrow();
+  }
+
+  @Override
   public double width(String text, String family, int weight, Manner manner) {
     return Objects.requireNonNull(known.get(new Word(text, family, weight, manner)));
   }
@@ -218,6 +229,11 @@ final class HarfBuzz implements Shaper {
       hb_buffer_destroy(buffer);
       MemoryUtil.memFree(text);
     }
+  }
+
+  /** How wide a text is in one font, whatever it has of it. */
+  static double width(String text, NativeFont font) {
+    return width(new StringBuilder(text), font, new Word(text, "", 400, Manner.RUNNING));
   }
 
   /** What is off where letters are spaced. The last was found by measuring in Chromium. */

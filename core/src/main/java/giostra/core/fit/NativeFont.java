@@ -7,6 +7,7 @@ import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_face_create;
 import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_face_destroy;
 import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_font_create;
 import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_font_destroy;
+import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_font_get_h_extents;
 import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_font_get_nominal_glyph;
 import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_font_make_immutable;
 import static org.lwjgl.util.harfbuzz.HarfBuzz.hb_font_set_scale;
@@ -21,6 +22,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.lwjgl.system.Configuration;
 import org.lwjgl.system.MemoryStack;
 import org.lwjgl.system.MemoryUtil;
+import org.lwjgl.util.harfbuzz.hb_font_extents_t;
 import org.lwjgl.util.harfbuzz.hb_variation_t;
 
 /**
@@ -81,6 +83,18 @@ final class NativeFont implements AutoCloseable {
   boolean draws(int codePoint) {
     try (MemoryStack stack = MemoryStack.stackPush()) {
       return hb_font_get_nominal_glyph(font(400), codePoint, stack.mallocInt(1));
+    } finally {
+      Reference.reachabilityFence(this);
+    }
+  }
+
+  /** How far its letters reach. Source: OpenType 1.9, "hhea", "OS/2"; HarfBuzz, "h_extents". */
+  Shaper.Reach reach() {
+    try (MemoryStack stack = MemoryStack.stackPush()) {
+      hb_font_extents_t extents = hb_font_extents_t.calloc(stack);
+      hb_font_get_h_extents(font(400), extents);
+      return new Shaper.Reach(
+          extents.ascender() / (double) SCALE, -extents.descender() / (double) SCALE);
     } finally {
       Reference.reachabilityFence(this);
     }

@@ -39,6 +39,17 @@ public interface Shaper {
   }
 
   /**
+   * How far letters of a family reach over and under their line, as shares of the font size.
+   *
+   * @param above positive
+   * @param below positive as well
+   */
+  record Reach(double above, double below) {}
+
+  /** The reach of a family, as a browser makes room for it. */
+  Reach reach(String family);
+
+  /**
    * How wide a run of text is on one line, in thousandths of the font size, with kerning and
    * ligatures. What the family has not is drawn by {@link Further} ones.
    *

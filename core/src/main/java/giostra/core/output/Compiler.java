@@ -31,6 +31,7 @@ import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -101,11 +102,9 @@ public final class Compiler {
     var pictures = new Pictures(document, shipped.media(), origins);
     Locale language = Locale.forLanguageTag(page.values().get(PageSettings.LANGUAGE));
     var absent = new LinkedHashSet<String>();
-    List<Shipped.Font> fonts =
-        FontUse.of(document, sections)
-            .among(
-                shipped.fonts(), new OwnFaces(document.site(), shipped.media(), absent), language);
-    Sheet sheet = sheet(sections, pictures, fonts);
+    var own = new OwnFaces(document.site(), shipped.media(), absent);
+    List<Shipped.Font> fonts = FontUse.of(document, sections).among(shipped.fonts(), own, language);
+    Sheet sheet = sheet(sections, pictures, fonts, own);
     List<String> scripts = shipped.scripts(kinds(sections));
     var icons = new TreeMap<String, IconSprite.Symbol>();
     var files = new LinkedHashSet<String>();
@@ -167,7 +166,8 @@ public final class Compiler {
     return kinds;
   }
 
-  private Sheet sheet(List<SectionFiles> sections, Pictures pictures, List<Shipped.Font> fonts) {
+  private Sheet sheet(
+      List<SectionFiles> sections, Pictures pictures, List<Shipped.Font> fonts, OwnFaces faces) {
     var everywhere = new BandCss(document.bands());
     var everywhereHover = new BandCss(document.bands());
     var worn = new HashSet<String>();
@@ -183,7 +183,15 @@ public final class Compiler {
     Set<String> kinds = kinds(sections);
     var parts = new TreeSet<String>();
     gathered(sections).forEach(each -> parts.addAll(each.parts()));
-    var fixed = new StringBuilder(Stylesheet.faces(fonts)).append(Stylesheet.base());
+    Stream<Typeface> families =
+        fonts.stream()
+            .map(Shipped.Font::family)
+            .distinct()
+            .flatMap(family -> Typeface.of(family).stream());
+    var fixed =
+        new StringBuilder(Stylesheet.faces(fonts))
+            .append(Stylesheet.standIns(families, faces))
+            .append(Stylesheet.base());
     kinds.forEach(kind -> fixed.append(Stylesheet.of(kind, kinds)));
     parts.forEach(part -> fixed.append(Stylesheet.part(part)));
     var groups = new ArrayList<Sheet.Group>();

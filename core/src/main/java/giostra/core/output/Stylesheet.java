@@ -1,6 +1,10 @@
 package giostra.core.output;
 
+import giostra.core.fit.Face;
+import giostra.core.fit.StandIn;
 import giostra.core.room.Rooms;
+import giostra.core.value.Stand;
+import giostra.core.value.Typeface;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -92,6 +96,35 @@ final class Stylesheet {
               font.unicodeRange().isEmpty() ? "" : ";unicode-range:" + font.unicodeRange()));
     }
     return css.toString();
+  }
+
+  /**
+   * What stands in for families until they have come, so that words break where they will. Where a
+   * machine has no such letters it goes on to the next name.
+   */
+  static String standIns(Stream<Typeface> families, OwnFaces own) {
+    return families
+        .filter(face -> face.stand() != Stand.HAND)
+        .filter(face -> Face.is(own.measured(face)))
+        .flatMap(face -> Stream.of(false, true).map(bold -> standIn(face, own, bold)))
+        .collect(Collectors.joining());
+  }
+
+  private static String standIn(Typeface face, OwnFaces own, boolean bold) {
+    StandIn in = StandIn.of(own.measured(face), face.stand(), bold);
+    String names =
+        face.stand().names(bold).stream()
+            .map(name -> "local(\"" + name + "\")")
+            .collect(Collectors.joining(","));
+    return String.format(
+        Locale.ROOT,
+        "@font-face{font-family:\"%s\";src:%s;font-weight:%s;size-adjust:%.2f%%;ascent-override:%.2f%%;descent-override:%.2f%%;line-gap-override:0%%}",
+        face.standIn(),
+        names,
+        bold ? StandIn.BOLD_FROM + " 1000" : "1 " + (StandIn.BOLD_FROM - 1),
+        in.size() * 100,
+        in.above() * 100,
+        in.below() * 100);
   }
 
   /** Source: CSS Fonts 4, "Font formats". */

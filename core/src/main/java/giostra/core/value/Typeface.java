@@ -21,9 +21,8 @@ public enum Typeface {
   OSWALD("Oswald Variable", "Oswald, narrow", Stand.SANS),
   SPACE_GROTESK("Space Grotesk Variable", "Space Grotesk, geometric", Stand.SANS),
   RUBIK("Rubik Variable", "Rubik, square and soft", Stand.SANS),
-  CAVEAT("Caveat Variable", "Caveat, by hand", "cursive"),
-  SOURCE_CODE(
-      "Source Code Pro Variable", "Source Code, one width", "\"DejaVu Sans Mono\",monospace"),
+  CAVEAT("Caveat Variable", "Caveat, by hand", Stand.HAND),
+  SOURCE_CODE("Source Code Pro Variable", "Source Code, one width", Stand.CODE),
   OWN_1("Own 1", "Own family 1", Stand.SANS),
   OWN_2("Own 2", "Own family 2", Stand.SANS),
   OWN_3("Own 3", "Own family 3", Stand.SANS),
@@ -38,19 +37,14 @@ public enum Typeface {
   public static final List<Typeface> SHIPPED =
       Arrays.stream(values()).filter(each -> !OWN.contains(each)).toList();
 
-  private static final class Stand {
-    static final String SANS = "\"Noto Sans\",\"DejaVu Sans\",sans-serif";
-    static final String SERIF = "\"Noto Serif\",\"DejaVu Serif\",serif";
-  }
-
   private final String face;
   private final String label;
-  private final String fallbacks;
+  private final Stand stand;
 
-  Typeface(String face, String label, String fallbacks) {
+  Typeface(String face, String label, Stand stand) {
     this.face = face;
     this.label = label;
-    this.fallbacks = fallbacks;
+    this.stand = stand;
   }
 
   /** Its name on pages, and in the files that ship. */
@@ -68,9 +62,20 @@ public enum Typeface {
     return name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
+  /** What stands in for it until it has come. */
+  public Stand stand() {
+    return stand;
+  }
+
+  /** The name that this has on pages, drawn as large as the family itself. */
+  public String standIn() {
+    return face.replace(" Variable", "") + " Until";
+  }
+
   /** As {@code font-family} has it. */
   public String css() {
-    return "\"" + face + "\",\"" + Further.FACE + "\"," + fallbacks;
+    String until = stand == Stand.HAND ? "" : "\"" + standIn() + "\",";
+    return "\"" + face + "\",\"" + Further.FACE + "\"," + until + stand.fallbacks();
   }
 
   /** The one of that name in the files that ship. */
