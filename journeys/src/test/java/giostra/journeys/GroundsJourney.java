@@ -16,10 +16,13 @@ import giostra.core.look.State;
 import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
+import giostra.core.page.Edits;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
+import giostra.core.piece.carousel.Carousel;
+import giostra.core.piece.carousel.CarouselParts;
 import giostra.core.piece.flipboxes.FlipBoxes;
 import giostra.core.piece.flipboxes.FlipParts;
 import giostra.core.value.Colour;
@@ -41,8 +44,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
 /**
- * Pictures as grounds of boxes: what Chromium draws of them, and whether words on them can be read,
- * against its pixels.
+ * What lies under boxes: pictures as their grounds, and the shadows that they throw; what Chromium
+ * draws of them, and whether words on them can be read, against its pixels.
  */
 @ExtendWith({Giostra.class, Chromium.class})
 class GroundsJourney {
@@ -252,5 +255,73 @@ class GroundsJourney {
     page.waitForSelector("[data-live]");
     return (String)
         page.evaluate("() => getComputedStyle(document.querySelector('.g-front')).backgroundImage");
+  }
+
+  /** Cards on a track, the first at its beginning, others waiting behind its end. */
+  private static Document cards(String shadow, String gap) {
+    var items = new ArrayList<Item>();
+    for (int i = 1; i <= 6; i++) {
+      items.add(
+          new Item("card-" + i, Values.NONE.with(ItemSettings.HEADING, Values.ALL, "Card " + i)));
+    }
+    var section =
+        new Section("section", Values.NONE, List.of(new Carousel("cards", Values.NONE, items)));
+    var page = new giostra.core.page.Page("page", Values.NONE, List.of(section));
+    return Edits.apply(
+            new Document(new Site(Bands.INITIAL, Values.NONE), page),
+            List.of(
+                set("cards", CarouselParts.CARD, Property.SHADOW, shadow),
+                set("cards", CarouselParts.CARD, Property.GROUND, "#00ff00"),
+                set("cards", CarouselParts.CARD, Property.BORDER, "0"),
+                new Edit.SetValue("cards", "gap", "desktop", gap)))
+        .document();
+  }
+
+  /** Px beside the track, from it outwards, at half its height: whether there is something red. */
+  private static List<Boolean> red(Page page, boolean atStart) throws IOException {
+    var box = page.locator(".g-view").boundingBox();
+    BufferedImage drawn = ImageIO.read(new ByteArrayInputStream(page.screenshot()));
+    int y = (int) (box.y + box.height / 2);
+    var found = new ArrayList<Boolean>();
+    for (int away = 1; away <= 24; away++) {
+      int x = (int) (atStart ? Math.round(box.x) - away : Math.round(box.x + box.width) - 1 + away);
+      var colour = new java.awt.Color(drawn.getRGB(x, y));
+      assertThat(colour.getGreen() > 200 && colour.getRed() < 60)
+          .as("no card %d px beside the track", away)
+          .isFalse();
+      found.add(colour.getRed() - colour.getGreen() > 12);
+    }
+    return found;
+  }
+
+  /** A shadow is whole at the ends of its track where cards are as far apart as it reaches. */
+  @Test
+  void aShadowIsWholeAtTheEndsOfItsTrack(Api api, Chromium.Open chromium) throws IOException {
+    for (String direction : List.of("ltr", "rtl")) {
+      for (String gap : List.of("24px", "12px")) {
+        String id = api.newPage("velluta", cards("0 4px 18px #ff0000", gap));
+        Edit way = new Edit.SetValue("page", "direction", "", direction);
+        assertThat(api.edit(id, 0, way).status()).isEqualTo(200);
+        String address = api.publish(id);
+        Page page = chromium.page(1280, 800);
+        page.navigate(address);
+        page.waitForSelector("[data-live]");
+        page.waitForTimeout(300);
+        for (boolean atStart : new boolean[] {true, false}) {
+          List<Boolean> red = red(page, atStart);
+          boolean fits = gap.equals("24px");
+          assertThat(red.get(3)).as("red 4 px beside it, %s, %s", gap, direction).isEqualTo(fits);
+          assertThat(red.getLast()).as("nor further than it reaches").isFalse();
+        }
+        Page phone = chromium.page(390, 800);
+        phone.navigate(address);
+        phone.waitForSelector("[data-live]");
+        phone.waitForTimeout(300);
+        assertThat(
+                phone.evaluate(
+                    "() => [document.documentElement.scrollWidth, document.documentElement.clientWidth]"))
+            .isEqualTo(List.of(390, 390));
+      }
+    }
   }
 }

@@ -4,6 +4,7 @@ import giostra.core.band.Band;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Piecewise;
 import giostra.core.layout.Heights.Measured;
+import giostra.core.look.Part;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.TrackSettings.Arrows;
@@ -12,6 +13,7 @@ import giostra.core.room.Rooms;
 import giostra.core.value.Length;
 import giostra.core.value.Setting;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * How a kind is laid out whose items stand on a track.
@@ -30,6 +32,11 @@ public interface TrackRoom<P extends Tracked> extends LaidOut<P> {
 
   /** What of an item is high. */
   Heights.Part part();
+
+  /** The part of an item that throws a shadow over its ends; of most kinds there is none. */
+  default Optional<Part> throwing(P piece) {
+    return Optional.empty();
+  }
 
   /** Where its arrows stand. */
   Setting<Arrows> arrows();

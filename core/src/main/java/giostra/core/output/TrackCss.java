@@ -1,12 +1,14 @@
 package giostra.core.output;
 
 import giostra.core.band.Band;
+import giostra.core.layout.ShadowReach;
 import giostra.core.layout.TrackBand;
 import giostra.core.page.Item;
 import giostra.core.page.TrackSettings.Arrows;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
 import giostra.core.page.Tracked;
+import giostra.core.value.Length;
 import giostra.core.value.Require;
 import java.util.HashMap;
 import java.util.List;
@@ -142,7 +144,16 @@ final class TrackCss {
     each(
         view,
         "--g-cuts",
-        b -> b.all() ? "visible" : b.axis() == Axis.ACROSS ? "clip visible" : "visible clip");
+        b ->
+            b.all()
+                ? "visible"
+                : shows(b) ? "clip" : b.axis() == Axis.ACROSS ? "clip visible" : "visible clip");
+    if (some(this::shows)) {
+      each(
+          view,
+          "overflow-clip-margin",
+          b -> shows(b) ? Length.px(Math.ceil(reach(b).around())).css() : "0px");
+    }
     each(
         view,
         "scroll-snap-type",
@@ -155,6 +166,16 @@ final class TrackCss {
         view,
         "touch-action",
         b -> b.axis() == Axis.ACROSS && b.moves() ? "pan-y pinch-zoom" : "auto");
+  }
+
+  private ShadowReach reach(TrackBand band) {
+    return ShadowReach.of(writing.document, piece, band);
+  }
+
+  /** Whether the shadows of items show over the ends of the track. */
+  private boolean shows(TrackBand band) {
+    ShadowReach reach = reach(band);
+    return reach.some() && reach.fits();
   }
 
   /** Without script the scroller comes to rest at the stops. */

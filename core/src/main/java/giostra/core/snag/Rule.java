@@ -57,7 +57,7 @@ public enum Rule {
   /** A clip without a poster, a second format or captions. */
   CLIP(BREAKS, BANDS),
   /** A sign or words that are hard to tell from what they stand on. */
-  CONTRAST(BREAKS, Faint::check, BANDS, SITE, AROUND),
+  CONTRAST(BREAKS, Faint::check, BANDS, SITE, AROUND, PICTURES),
   /** What takes more or less room while it is touched, so that what is around it moves. */
   JUMP(HURTS, Jumps::check, BANDS, SITE, AROUND, LANGUAGE),
   /** Words that are hard to read on the picture under them. */
@@ -77,6 +77,8 @@ public enum Rule {
   CLOSE(HINT, Close::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** The edge of a section that reaches over what is in its neighbour. */
   EDGE_OVER(HURTS, EdgeOver::check, BANDS, NEIGHBOURS),
+  /** A shadow that is cut where its track ends. */
+  CUT_SHADOW(HINT, CutShadow::check, BANDS, SITE, AROUND),
   /** CSS of one's own: what it touches is not computed. */
   OWN_CSS(NOTE, Unproved::check),
   /** A value that cannot take effect where it stands. */

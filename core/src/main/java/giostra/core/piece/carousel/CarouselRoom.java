@@ -80,6 +80,14 @@ public final class CarouselRoom
   }
 
   @Override
+  public Optional<Part> throwing(Carousel piece) {
+    boolean tailed =
+        piece.values().get(CarouselSettings.CARD) == Card.QUOTATION
+            && piece.values().get(CarouselSettings.FRAME) == CarouselSettings.Frame.TAIL;
+    return Optional.of(tailed ? CarouselParts.BUBBLE : CarouselParts.CARD);
+  }
+
+  @Override
   public Carousel piece(String id, Values values, List<Item> items) {
     return new Carousel(id, values, items);
   }
