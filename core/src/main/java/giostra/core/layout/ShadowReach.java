@@ -28,7 +28,8 @@ import java.util.stream.Stream;
  * @param around px in any direction, moved as it is in that state
  * @param grows whether items grow in some state, so that nobody knows how far they reach
  * @param apart px between items, where they are always as far apart; otherwise 0
- * @param beside px beside the blocks of the section, at the least
+ * @param beside px beside the blocks of the section, at the least; 0 where a neighbour is seen at
+ *     one end
  */
 public record ShadowReach(double ends, double around, boolean grows, double apart, double beside) {
 
@@ -42,7 +43,8 @@ public record ShadowReach(double ends, double around, boolean grows, double apar
             false,
             in.gap().slope() == 0 ? in.gap().constantPx() : 0,
             beside(document, piece, in));
-    if (part == null || !in.moves()) {
+    // Where a neighbour is seen on both sides it is cut itself.
+    if (part == null || !in.moves() || in.sides() == 2) {
       return all;
     }
     List<Scope> scopes =
@@ -60,6 +62,9 @@ public record ShadowReach(double ends, double around, boolean grows, double apar
   }
 
   private static double beside(Document document, Tracked piece, TrackBand in) {
+    if (in.sides() > 0) {
+      return 0;
+    }
     return document.path(piece.id()).stream()
         .filter(Section.class::isInstance)
         .filter(section ->

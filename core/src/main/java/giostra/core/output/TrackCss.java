@@ -153,6 +153,8 @@ final class TrackCss {
           view,
           "overflow-clip-margin",
           b -> shows(b) ? Length.px(Math.ceil(reach(b).around())).css() : "0px");
+      // Of what waits behind the ends nothing is seen there, its shadow neither.
+      each(id + " .g-belt>.g-item[inert]", "clip-path", b -> shows(b) ? "inset(0)" : "none");
     }
     each(
         view,

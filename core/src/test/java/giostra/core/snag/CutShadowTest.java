@@ -61,6 +61,15 @@ class CutShadowTest {
   }
 
   @Test
+  void whereNeighboursAreSeenAtBothEndsTheyAreCutThemselves() {
+    Edit shadow = style(Property.SHADOW, State.REST, "0 0 30px #000");
+    Edit peek = new Edit.SetValue("houses", "peek", "desktop", "60px");
+    Edit both = new Edit.SetValue("houses", "peekSides", "desktop", "both");
+    assertThat(found(shadow, gap("24px"))).hasSize(1);
+    assertThat(found(shadow, gap("24px"), peek, both)).isEmpty();
+  }
+
+  @Test
   void whatGrowsIsCutWhateverTheDistance() {
     List<Snag> found =
         found(
