@@ -74,10 +74,11 @@ class GroundsJourney {
   }
 
   /** A site with one picture. */
-  private record Site1(String site, String picture) {
-    static Site1 of(Api api, byte[] picture) {
+  private record Pictured(String site, String picture) {
+    static Pictured of(Api api, byte[] picture) {
       String site = api.newSite("Grounds " + System.nanoTime());
-      return new Site1(site, api.upload(site, "patches.png", picture).json().path("id").asString());
+      return new Pictured(
+          site, api.upload(site, "patches.png", picture).json().path("id").asString());
     }
 
     String page(Api api) {
@@ -149,7 +150,7 @@ class GroundsJourney {
   @ParameterizedTest
   @ValueSource(strings = {"cover", "pattern"})
   void theContrastIsThatOfThePixels(String fit, Api api, Page page) throws IOException {
-    Site1 of = Site1.of(api, patches(480, 480, 4, 7));
+    Pictured of = Pictured.of(api, patches(480, 480, 4, 7));
     String id = of.page(api);
     String ink = "#f7f3e4";
     for (String veil : List.of("#0000", "#0a1412aa", "#0a1412e6")) {
@@ -209,7 +210,7 @@ class GroundsJourney {
   @Test
   void aDesignerPutsAPictureUnderHerBoxesAndAnOverlayOnIt(
       Api api, Chromium.Open chromium, Page page) throws IOException {
-    Site1 of = Site1.of(api, patches(1600, 1200, 8, 3));
+    Pictured of = Pictured.of(api, patches(1600, 1200, 8, 3));
     String id = of.page(api);
     Bench bench = Bench.open(page, api, id, "dress", "boxes");
     bench.bead("Front").click();
@@ -297,9 +298,10 @@ class GroundsJourney {
   /** A shadow is whole at the ends of its track where cards are as far apart as it reaches. */
   @Test
   void aShadowIsWholeAtTheEndsOfItsTrack(Api api, Chromium.Open chromium) throws IOException {
+    String site = api.newSite("Shadows");
     for (String direction : List.of("ltr", "rtl")) {
       for (String gap : List.of("24px", "12px")) {
-        String id = api.newPage("velluta", cards("0 4px 18px #ff0000", gap));
+        String id = api.newPage(site, cards("0 4px 18px #ff0000", gap));
         Edit way = new Edit.SetValue("page", "direction", "", direction);
         assertThat(api.edit(id, 0, way).status()).isEqualTo(200);
         String address = api.publish(id);

@@ -447,7 +447,8 @@ class TextFitJourney {
       async () => {
         // The same files under names of our own: the page's faces are optional and may come too late.
         const faces = [...document.styleSheets].flatMap((sheet) => [...sheet.cssRules])
-            .filter((rule) => rule instanceof CSSFontFaceRule)
+            // What stands in until they come is the machine's.
+            .filter((rule) => rule instanceof CSSFontFaceRule && rule.style.getPropertyValue('src').includes('url('))
             .map(({ style }) => new FontFace('Fit ' + style.getPropertyValue('font-family').replaceAll('"', ''),
                 style.getPropertyValue('src').replace(/url\\("?([^")]+)"?\\)/, (_, at) => `url(${new URL(at, document.querySelector('link[rel=stylesheet]').href)})`),
                 { weight: style.getPropertyValue('font-weight'), unicodeRange: style.getPropertyValue('unicode-range') }));

@@ -153,14 +153,14 @@ final class HarfBuzz implements Shaper {
   }
 
   @Override
-  public Reach reach(String family) {
+  public Optional<Reach> reach(String family) {
     Optional<NativeFont> font =
         OwnFonts.is(family)
             ? OwnFonts.at(family, 400)
             : Optional.ofNullable(families.get(family))
                 .flatMap(slices -> slices.drawing('x'))
                 .map(Slice::font);
-    return font.map(NativeFont::reach).orElseThrow();
+    return font.map(NativeFont::reach);
   }
 
   @Override

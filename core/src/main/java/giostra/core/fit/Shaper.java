@@ -46,8 +46,8 @@ public interface Shaper {
    */
   record Reach(double above, double below) {}
 
-  /** The reach of a family, as a browser makes room for it. */
-  Reach reach(String family);
+  /** The reach of a family, as a browser makes room for it; nothing where it is not there. */
+  Optional<Reach> reach(String family);
 
   /**
    * How wide a run of text is on one line, in thousandths of the font size, with kerning and

@@ -1,6 +1,7 @@
 package giostra.core.fit;
 
 import giostra.core.value.Stand;
+import java.util.Optional;
 
 /**
  * How letters that a machine has are drawn so that they take the room of a family that has not come
@@ -20,14 +21,26 @@ public record StandIn(double size, double above, double below) {
       "The lamps went down one aisle at a time, and then the moonflowers opened while we stood"
           + " there. Nobody spoke. Doors open at seven; bring a coat, the far room is cold.";
 
-  /** The one of a family in a stand's letters. */
-  public static StandIn of(String family, Stand stand, boolean bold) {
+  /**
+   * The one of a family in a stand's letters; none where there is nothing like it, or where the
+   * family is not there or says of its letters that they are far from as wide as any.
+   */
+  public static Optional<StandIn> of(String family, Stand stand, boolean bold) {
     Shaper shaper = HarfBuzz.shipped();
+    Optional<Shaper.Reach> found = shaper.reach(family);
+    if (stand == Stand.HAND || found.isEmpty()) {
+      return Optional.empty();
+    }
     double own = shaper.width(WORDS, family, bold ? 700 : 400, Shaper.Manner.RUNNING);
     double size = own / Shaper.EM / wide(stand, bold);
-    Shaper.Reach reach = shaper.reach(family);
-    return new StandIn(size, reach.above() / size, reach.below() / size);
+    Shaper.Reach reach = found.get();
+    return size > 1 / MOST && size < MOST
+        ? Optional.of(new StandIn(size, reach.above() / size, reach.below() / size))
+        : Optional.empty();
   }
+
+  /** How many times as wide letters may be as others; ours. */
+  private static final double MOST = 3;
 
   /**
    * How wide the words are in a stand's letters, in font sizes: measured of the Liberation fonts,

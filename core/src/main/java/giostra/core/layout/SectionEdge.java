@@ -49,6 +49,11 @@ public record SectionEdge(List<EdgeShape.Point> profile, Length height) {
       this.free = free;
     }
 
+    /** In which shape it is. */
+    public Setting<EdgeShape> shape() {
+      return shape;
+    }
+
     /** How high it is. */
     public Setting<Length> height() {
       return height;

@@ -1,9 +1,7 @@
 package giostra.core.output;
 
-import giostra.core.fit.Face;
 import giostra.core.fit.StandIn;
 import giostra.core.room.Rooms;
-import giostra.core.value.Stand;
 import giostra.core.value.Typeface;
 import java.io.IOException;
 import java.io.InputStream;
@@ -104,14 +102,16 @@ final class Stylesheet {
    */
   static String standIns(Stream<Typeface> families, OwnFaces own) {
     return families
-        .filter(face -> face.stand() != Stand.HAND)
-        .filter(face -> Face.is(own.measured(face)))
-        .flatMap(face -> Stream.of(false, true).map(bold -> standIn(face, own, bold)))
+        .flatMap(face ->
+            Stream.of(false, true)
+                .flatMap(bold ->
+                    StandIn.of(own.measured(face), face.stand(), bold)
+                        .map(in -> standIn(face, bold, in))
+                        .stream()))
         .collect(Collectors.joining());
   }
 
-  private static String standIn(Typeface face, OwnFaces own, boolean bold) {
-    StandIn in = StandIn.of(own.measured(face), face.stand(), bold);
+  private static String standIn(Typeface face, boolean bold, StandIn in) {
     String names =
         face.stand().names(bold).stream()
             .map(name -> "local(\"" + name + "\")")

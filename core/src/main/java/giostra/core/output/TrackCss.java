@@ -24,6 +24,7 @@ final class TrackCss {
   private final List<TrackBand> bands;
   private final List<Item> items;
   private final Map<String, TrackBand> byId = new HashMap<>();
+  private final Map<String, ShadowReach> reaches = new HashMap<>();
   private final String id;
   private final MotionPlan motion;
 
@@ -171,7 +172,8 @@ final class TrackCss {
   }
 
   private ShadowReach reach(TrackBand band) {
-    return ShadowReach.of(writing.document, piece, band);
+    return reaches.computeIfAbsent(
+        band.band().id(), _ -> ShadowReach.of(writing.document, piece, band));
   }
 
   /** Whether the shadows of items show over the ends of the track. */

@@ -11,6 +11,7 @@ import giostra.core.page.TrackSettings;
 import giostra.core.page.Tracked;
 import giostra.core.value.Length;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** Shadows of cards that reach over the ends of their track and are cut there. */
 final class CutShadow {
@@ -22,11 +23,10 @@ final class CutShadow {
 
   private static List<Snag> of(Looked at, Tracked piece) {
     return TrackLayout.of(at.document(), piece, at.scrollbar()).bands().stream()
-        .filter(in -> {
-          ShadowReach reach = ShadowReach.of(at.document(), piece, in);
-          return reach.some() && !reach.fits();
-        })
-        .map(in -> found(piece, in, ShadowReach.of(at.document(), piece, in)))
+        .flatMap(in ->
+            Stream.of(ShadowReach.of(at.document(), piece, in))
+                .filter(reach -> reach.some() && !reach.fits())
+                .map(reach -> found(piece, in, reach)))
         .toList();
   }
 

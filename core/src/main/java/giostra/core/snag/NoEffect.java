@@ -3,6 +3,7 @@ package giostra.core.snag;
 import giostra.core.band.Band;
 import giostra.core.layout.Resolution;
 import giostra.core.look.Scope;
+import giostra.core.page.Section;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -10,8 +11,11 @@ import java.util.List;
 final class NoEffect {
   private NoEffect() {}
 
-  /** All such values of a piece, band by band. */
+  /** All such values of a piece, or of the edges of a section, band by band. */
   static List<Snag> check(Looked at) {
+    if (at.node() instanceof Section section) {
+      return EdgeEffects.of(at.document(), section);
+    }
     var found = new ArrayList<Snag>();
     at.piece()
         .ifPresent(piece -> {

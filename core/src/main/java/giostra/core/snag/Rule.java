@@ -82,7 +82,7 @@ public enum Rule {
   /** CSS of one's own: what it touches is not computed. */
   OWN_CSS(NOTE, Unproved::check),
   /** A value that cannot take effect where it stands. */
-  NO_EFFECT(NOTE, NoEffect::check, BANDS, SITE, AROUND, LANGUAGE);
+  NO_EFFECT(NOTE, NoEffect::check, BANDS, SITE, AROUND, LANGUAGE, NEIGHBOURS);
 
   /** How it is looked for. */
   @FunctionalInterface

@@ -8,6 +8,8 @@ import giostra.core.value.Typeface;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -36,19 +38,26 @@ class StandInTest {
     }
   }
 
+  @Test
+  void nothingStandsInForWhatIsNotThereNorForAHand() {
+    assertThat(StandIn.of(OwnFonts.family(List.of("gone-0123456789abcdef")), Stand.SANS, false))
+        .isEmpty();
+    assertThat(StandIn.of(Typeface.CAVEAT.face(), Typeface.CAVEAT.stand(), false)).isEmpty();
+  }
+
   @ParameterizedTest
   @EnumSource(
       mode = EnumSource.Mode.MATCH_NONE,
       names = {"OWN_.", "CAVEAT"})
   void itTakesTheRoomOfItsFamily(Typeface face) {
     for (boolean bold : new boolean[] {false, true}) {
-      StandIn in = StandIn.of(face.face(), face.stand(), bold);
+      StandIn in = StandIn.of(face.face(), face.stand(), bold).orElseThrow();
       double own =
           HarfBuzz.shipped()
               .width(StandIn.WORDS, face.face(), bold ? 700 : 400, Shaper.Manner.RUNNING);
       assertThat(in.size() * StandIn.wide(face.stand(), bold) * Shaper.EM)
           .isCloseTo(own, within(0.001));
-      Shaper.Reach reach = HarfBuzz.shipped().reach(face.face());
+      Shaper.Reach reach = HarfBuzz.shipped().reach(face.face()).orElseThrow();
       assertThat(in.above() * in.size()).isCloseTo(reach.above(), within(1e-9));
       assertThat(in.below() * in.size()).isCloseTo(reach.below(), within(1e-9));
       // No family is twice as wide as another.

@@ -108,7 +108,9 @@ class EdgeOverTest {
   /** A memory that knows a section knows what stands beside it. */
   @Test
   void aSweepNoticesANeighbour() {
-    Document edged = with(THREE, "two", "edgeBelow", "steps");
+    Edit tone = new Edit.SetValue("two", SectionSettings.TONE.id(), Values.ALL, "dusk");
+    Document edged =
+        Edits.apply(with(THREE, "two", "edgeBelow", "steps"), List.of(tone)).document();
     var sweep = new Sweep();
     assertThat(sweep.of(edged, PictureSizes.NONE, 0)).isEmpty();
     Document near = with(edged, "three", SectionSettings.SPACE_ABOVE.id(), Length.px(10).css());
@@ -116,6 +118,41 @@ class EdgeOverTest {
         .isEqualTo(Snags.of(near, PictureSizes.NONE, 0))
         .isNotEmpty();
     Document moved = Edits.apply(near, List.of(new Edit.MoveNode("three", "page", 0))).document();
-    assertThat(sweep.of(moved, PictureSizes.NONE, 0)).isEmpty();
+    // Now nothing stands below it.
+    assertThat(sweep.of(moved, PictureSizes.NONE, 0))
+        .isEqualTo(Snags.of(moved, PictureSizes.NONE, 0))
+        .isNotEmpty()
+        .allMatch(snag -> snag.rule() == Rule.NO_EFFECT);
+  }
+
+  private static List<String> idle(Document document, String section) {
+    return Snags.of(Rule.NO_EFFECT, document, document.node(section), 0).stream()
+        .filter(snag -> snag.extent().widths().band().equals("desktop"))
+        .map(snag -> snag.place().value() + ": " + snag.message())
+        .toList();
+  }
+
+  /** Nobody sees a shape between two grounds that are alike, nor where nothing lies beside it. */
+  @Test
+  void anEdgeThatNobodySeesIsTold() {
+    Document between = with(THREE, "two", "edgeAbove", "wave");
+    assertThat(idle(between, "two"))
+        .containsExactly(
+            "edgeAbove: The section before has the same ground: the shape is not seen.");
+    Document below = with(THREE, "two", "edgeBelow", "wave");
+    assertThat(idle(below, "two")).singleElement().asString().contains("section after");
+    assertThat(idle(with(THREE, "one", "edgeAbove", "arch"), "one"))
+        .singleElement()
+        .asString()
+        .contains("No section stands above");
+    assertThat(idle(with(THREE, "three", "edgeBelow", "arch"), "three"))
+        .singleElement()
+        .asString()
+        .contains("No section stands below");
+    Edit tone = new Edit.SetValue("two", SectionSettings.TONE.id(), Values.ALL, "dusk");
+    assertThat(idle(Edits.apply(between, List.of(tone)).document(), "two")).isEmpty();
+    Edit picture = new Edit.SetValue("one", SectionSettings.GROUND.id(), Values.ALL, "some");
+    assertThat(idle(Edits.apply(between, List.of(picture)).document(), "two")).isEmpty();
+    assertThat(idle(THREE, "two")).isEmpty();
   }
 }
