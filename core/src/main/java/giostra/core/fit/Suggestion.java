@@ -19,7 +19,8 @@ public final class Suggestion {
     Require.above(0, "inner width (px)", inner);
     Require.above(0, "comfortable width (px)", comfortable);
     Require.within(1, 12, "most in view", most);
-    double fits = Math.floor((inner - peeking * (peek + gap) + gap) / (comfortable + gap));
-    return (int) Math.clamp(fits, 1, most);
+    double fits = (inner - peeking * (peek + gap) + gap) / (comfortable + gap);
+    // What fits exactly does so whatever a division leaves in its last digits.
+    return (int) Math.clamp(Math.floor(fits + 1e-9), 1, most);
   }
 }
