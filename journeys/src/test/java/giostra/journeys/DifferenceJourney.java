@@ -34,9 +34,9 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * Every setting of every kind, set on one of two pieces that are alike: on the live page they then
- * differ in what is laid out, painted or told, at each of two widths, in a deep run of three. One
- * page holds the pieces of a kind, so that it is published once; one of each sort of field goes
- * through the screen, the rest is set by edits, in a deep run all goes through the screen.
+ * differ in what is laid out, painted or told, at each of three widths. One page holds the pieces
+ * of a kind, so that it is published once; one of each sort of field goes through the screen, the
+ * rest is set by edits, in a deep run all goes through the screen.
  */
 @ExtendWith({Giostra.class, Chromium.class})
 class DifferenceJourney {
@@ -49,10 +49,6 @@ class DifferenceJourney {
         .distinct()
         .filter(kind -> only.isEmpty() || only.equals(kind));
   }
-
-  /** The bands in between are SettingsJourney's. */
-  private static final List<Integer> WIDTHS =
-      Runs.deep() ? Subject.WIDTHS : List.of(Subject.WIDTHS.getFirst(), Subject.WIDTHS.getLast());
 
   /** So many are typed on one page. */
   private static final int AT_ONCE = 6;
@@ -113,7 +109,7 @@ class DifferenceJourney {
     }
     Page live = chromium.kept("live");
     var same = new ArrayList<String>();
-    for (int width : WIDTHS) {
+    for (int width : Subject.WIDTHS) {
       live.setViewportSize(width, 800);
       live.navigate(address);
       live.waitForFunction(

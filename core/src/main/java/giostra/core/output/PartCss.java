@@ -55,6 +55,9 @@ final class PartCss {
   /** No box that has a picture as its ground is wider, in px; ours, no source. */
   private static final double WIDEST = 1600;
 
+  /** A pattern is small enough to be as sharp as most screens are: two px to one of CSS. Ours. */
+  private static final double PATTERN_DENSITY = 2;
+
   /**
    * A declaration.
    *
@@ -346,7 +349,10 @@ final class PartCss {
     String ground = ground(look.of(Property.GROUND));
     GroundFit fit = look.of(Property.PICTURE_FIT);
     Length size = look.of(Property.PICTURE_SIZE);
-    double wide = fit == GroundFit.PATTERN ? PATTERN_DENSITY * px(size) : widest(look);
+    double wide =
+        fit == GroundFit.PATTERN
+            ? PATTERN_DENSITY * size.constantPx()
+            : Math.min(WIDEST, look.widest());
     String picture = picture(look.of(Property.PICTURE), wide);
     if (picture.equals("none")) {
       return ground;
@@ -354,17 +360,6 @@ final class PartCss {
     String laid = fit == GroundFit.PATTERN ? size.css() + " auto" : fit.css() + " no-repeat";
     String at = look.of(Property.PICTURE_FOCUS).css();
     return veil(look.of(Property.VEIL)) + picture + " " + at + "/" + laid + "," + ground;
-  }
-
-  /** A pattern is small: it can be drawn as sharp as most screens show it. */
-  private static final double PATTERN_DENSITY = 2;
-
-  private static double px(Length size) {
-    return size.constantPx();
-  }
-
-  private static double widest(Look look) {
-    return Math.min(WIDEST, look.widest());
   }
 
   /** One colour, too, is an image where something lies under it. */
