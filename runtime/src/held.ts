@@ -46,9 +46,11 @@ export function hold(element: Element, state: string) {
     else element.setAttribute('aria-disabled', 'true');
   }
   if (!held) return;
-  // What is lit by what is in it is lit by that.
-  for (const each of [element, ...element.querySelectorAll('.g-whole-of')]) {
-    each.setAttribute('data-held', held);
+  element.setAttribute('data-held', held);
+  // What the pointer is over lies on something that it is over as well.
+  for (let box = element.parentElement; box && state !== 'focus'; box = box.parentElement) {
+    if (box.matches('[data-piece], [data-block], main')) break;
+    box.setAttribute('data-held', 'hover');
   }
 }
 

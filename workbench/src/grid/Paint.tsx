@@ -6,16 +6,46 @@ import { Dialog } from '../ui/Dialog';
 /** For what can be none of a tone's colours: a colour of a tone, say. */
 export const NO_TONE: Tone = { label: '', colours: [] };
 
+/** A colour of the tone as the server writes it: its name, a step of it, how solid it is. */
+const NAMED = /\b([a-z]+)(?:-(deeper|lighter)-(\d))?(?:\/(\d+)%)?(?![a-z0-9(-])/;
+const ALL_NAMED = new RegExp(NAMED, 'g');
+const ONE_NAMED = new RegExp(`^${NAMED.source}$`);
+
+/** A colour that is so much deeper, or lighter, and so solid, as CSS has it. */
+const mixed = (solid: string, step: number, percent: number) => {
+  const stepped =
+    step === 0
+      ? solid
+      : `color-mix(in oklab,${solid},${step > 0 ? '#000' : '#fff'} ${Math.abs(step) * 10}%)`;
+  return percent === 100 ? stepped : `color-mix(in srgb,${stepped} ${percent}%,#0000)`;
+};
+
+const stepOf = (way: string | undefined, steps: string | undefined) =>
+  way === undefined ? 0 : Number(steps) * (way === 'lighter' ? -1 : 1);
+
 /** A value with the colours in the place of their names in a tone. */
 export const toned = (value: string, tone: Tone): string =>
-  value.replaceAll(
-    /[a-z]+(?![a-z(-])/g,
-    (word) => tone.colours.find((each) => each.id === word)?.colour ?? word,
-  );
+  value === 'around'
+    ? 'currentColor'
+    : value.replaceAll(
+        ALL_NAMED,
+        (
+          word: string,
+          name: string,
+          way: string | undefined,
+          steps: string | undefined,
+          percent: string | undefined,
+        ) => {
+          const found = tone.colours.find((each) => each.id === name);
+          return found ? mixed(found.colour, stepOf(way, steps), Number(percent ?? 100)) : word;
+        },
+      );
 
 interface Stop {
   /** Which of the tone's colours it is; empty for one of its own. */
   readonly name: string;
+  /** How much deeper than that it is, or lighter where it is less than nothing. */
+  readonly step: number;
   /** `#rrggbb` */
   readonly solid: string;
   /** 0 to 255 */
@@ -36,12 +66,15 @@ interface Paint {
 }
 
 function colour(text: string, at: number, tone: Tone): Stop {
-  const named = tone.colours.find((each) => each.id === text);
+  const [, name, way, steps, percent] = ONE_NAMED.exec(text) ?? [];
+  const named = tone.colours.find((each) => each.id === name);
   const hex = /^#([0-9a-f]{6})([0-9a-f]{2})?$/.exec(named?.colour ?? text);
+  const alpha = hex ? Number.parseInt(hex[2] ?? 'ff', 16) : 0;
   return {
     name: named?.id ?? '',
+    step: named ? stepOf(way, steps) : 0,
     solid: `#${hex?.[1] ?? '000000'}`,
-    alpha: hex ? Number.parseInt(hex[2] ?? 'ff', 16) : 0,
+    alpha: named ? Math.round(2.55 * Number(percent ?? 100)) : alpha,
     at,
   };
 }
@@ -67,8 +100,12 @@ function read(text: string, tone: Tone): Paint {
 const named = (name: string, stop: Stop, tone: Tone): Partial<Stop> =>
   name ? colour(name, stop.at, tone) : { name };
 
-const hexOf = ({ name, solid, alpha }: Stop) =>
-  name || (alpha === 255 ? solid : solid + alpha.toString(16).padStart(2, '0'));
+const hexOf = ({ name, step, solid, alpha }: Stop) => {
+  if (!name) return alpha === 255 ? solid : solid + alpha.toString(16).padStart(2, '0');
+  const way = step > 0 ? '-deeper-' : '-lighter-';
+  const percent = Math.max(1, Math.round(alpha / 2.55));
+  return `${name}${step === 0 ? '' : way + Math.abs(step)}${percent === 100 ? '' : `/${percent}%`}`;
+};
 
 const begun = (course: Course) =>
   'angle' in course
@@ -129,7 +166,7 @@ export function PaintDialog({ label, value, tone, gradient, onTry, onSet, onClos
       stops: plain
         ? [
             { ...first, at: 0 },
-            { ...first, name: '', alpha: 0, at: 100 },
+            { ...first, name: '', step: 0, alpha: 0, at: 100 },
           ]
         : stops,
     });
@@ -234,8 +271,27 @@ export function PaintDialog({ label, value, tone, gradient, onTry, onSet, onClos
               type="color"
               aria-label={plain ? 'Colour' : `Colour ${index + 1}`}
               value={stop.solid}
-              onChange={(event) => put(index, { name: '', solid: event.target.value })}
+              onChange={(event) => put(index, { name: '', step: 0, solid: event.target.value })}
             />
+            {stop.name && (
+              <label>
+                Deeper
+                <input
+                  type="number"
+                  min={-6}
+                  max={6}
+                  className="input input-sm w-16"
+                  value={stop.step}
+                  title="A tenth of the way to black with each; below 0 to white"
+                  onChange={(event) => {
+                    const next = Number(event.target.value);
+                    if (Number.isInteger(next) && next >= -6 && next <= 6) {
+                      put(index, { step: next });
+                    }
+                  }}
+                />
+              </label>
+            )}
             <label>
               Solid, %
               <input
@@ -245,7 +301,7 @@ export function PaintDialog({ label, value, tone, gradient, onTry, onSet, onClos
                 className="range range-xs"
                 value={stop.alpha}
                 aria-valuetext={`${Math.round(stop.alpha / 2.55)} %`}
-                onChange={(event) => put(index, { name: '', alpha: Number(event.target.value) })}
+                onChange={(event) => put(index, { alpha: Number(event.target.value) })}
               />
               <output>{Math.round(stop.alpha / 2.55)}</output>
             </label>

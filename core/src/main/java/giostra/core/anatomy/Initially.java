@@ -27,6 +27,7 @@ import giostra.core.value.PointKind;
 import giostra.core.value.ShadeKind;
 import giostra.core.value.Shadows;
 import giostra.core.value.SizeKind;
+import giostra.core.value.Slant;
 import giostra.core.value.TimeKind;
 import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
@@ -116,12 +117,18 @@ public final class Initially {
         .with(Property.TEXT_SIZE, new LettersKind(6, 240), size)
         .with(Property.LEADING, new DecimalKind(0.8, 3), leading)
         .with(Property.SPACING, new DecimalKind(-0.1, 0.5), display ? -0.01 : 0.0)
+        .with(Property.SLANT, new PickKind<>(Slant.class), Slant.UPRIGHT)
         .with(Property.CASE, new PickKind<>(LetterCase.class), LetterCase.AS_TYPED);
   }
 
   /** In a colour of the tone. */
   public static Part ink(Part part, ToneColour ink) {
     return part.with(Property.INK, new PaintKind(), Ink.of(ink));
+  }
+
+  /** In the colour of the words around, unless somebody says another. */
+  public static Part around(Part part) {
+    return part.with(Property.INK, new PaintKind(true), Ink.AROUND);
   }
 
   /** On a ground. */
@@ -158,6 +165,22 @@ public final class Initially {
     return part.with(Property.BORDER, kind, Around.all(px(px)))
         .with(Property.BORDER_STYLE, new PickKind<>(LineStyle.class), LineStyle.SOLID)
         .with(Property.BORDER_INK, new PaintKind(), ink);
+  }
+
+  /** It may have an edge, which takes no room; initially it has none. */
+  public static Part edged(Part part) {
+    return edge(part, 0, Ink.of(ToneColour.LINE));
+  }
+
+  /** A picture, which may have an edge all around and throw a shadow. */
+  public static Part framed(Part part) {
+    return shaded(ring(part, 0, Ink.of(ToneColour.LINE)));
+  }
+
+  /** A line, which may be drawn in another way than solid. */
+  public static Part ruled(Part part) {
+    return part.with(
+        Property.BORDER_STYLE, "Line’s style", new PickKind<>(LineStyle.class), LineStyle.SOLID);
   }
 
   /** With an edge, which takes no room. */
@@ -204,8 +227,12 @@ public final class Initially {
 
   /** It may throw a shadow, move and grow; initially it does nothing of that. */
   public static Part lively(Part part) {
-    return shaded(part)
-        .with(Property.MOVES, new MovedKind(), Nudge.NONE)
+    return moving(shaded(part));
+  }
+
+  /** It may move and grow; initially it does neither. */
+  public static Part moving(Part part) {
+    return part.with(Property.MOVES, new MovedKind(), Nudge.NONE)
         .with(Property.GROWS, new DecimalKind(0.5, 1.6), 1.0)
         .with(Property.TAKES, TimeKind.ms(0, 2000), Duration.ofMillis(200));
   }
@@ -217,7 +244,7 @@ public final class Initially {
 
   /** A sign that may stand on a ground of its own; initially it has none. */
   public static Part grounded(Part part) {
-    return corners(room(ground(part, none()), Property.PADDING, px(0)), px(0));
+    return edged(corners(room(ground(part, none()), Property.PADDING, px(0)), px(0)));
   }
 
   public static Part opacity(Part part, double opacity) {

@@ -3,7 +3,9 @@ package giostra.core.anatomy;
 import static giostra.core.anatomy.Initially.border;
 import static giostra.core.anatomy.Initially.corners;
 import static giostra.core.anatomy.Initially.edge;
+import static giostra.core.anatomy.Initially.edged;
 import static giostra.core.anatomy.Initially.em;
+import static giostra.core.anatomy.Initially.framed;
 import static giostra.core.anatomy.Initially.gap;
 import static giostra.core.anatomy.Initially.ground;
 import static giostra.core.anatomy.Initially.grounded;
@@ -80,7 +82,7 @@ public final class PageParts {
           1.6,
           ToneColour.QUIET);
 
-  public static final Part PICTURE = corners(Part.of("page.picture", "Picture"), px(14));
+  public static final Part PICTURE = framed(corners(Part.of("page.picture", "Picture"), px(14)));
 
   /** A picture whose address only is known, until it is there. */
   public static final Part REMOTE =
@@ -88,25 +90,30 @@ public final class PageParts {
 
   public static final Part BUTTON =
       lively(
-          ground(
-              corners(
-                  padded(
-                      gap(
-                          words(
-                              Part.of(
-                                  "page.button", "Button", State.FOCUS, State.HOVER, State.PRESSED),
-                              TypeStyle.BUTTON,
-                              Family.TEXT,
-                              600,
-                              rem(1),
-                              1.3,
-                              ToneColour.GROUND),
-                          em(0.5)),
-                      em(0.7),
-                      em(1.4),
-                      em(0.7)),
-                  px(999)),
-              plain(ToneColour.ACCENT)));
+          edged(
+              ground(
+                  corners(
+                      padded(
+                          gap(
+                              words(
+                                  Part.of(
+                                      "page.button",
+                                      "Button",
+                                      State.FOCUS,
+                                      State.HOVER,
+                                      State.PRESSED),
+                                  TypeStyle.BUTTON,
+                                  Family.TEXT,
+                                  600,
+                                  rem(1),
+                                  1.3,
+                                  ToneColour.GROUND),
+                              em(0.5)),
+                          em(0.7),
+                          em(1.4),
+                          em(0.7)),
+                      px(999)),
+                  plain(ToneColour.ACCENT))));
 
   public static final Part SECOND_BUTTON =
       lively(
@@ -197,7 +204,12 @@ public final class PageParts {
 
   /** Emphasised words. */
   public static final Part EMPHASIS =
-      Part.of("copy.emphasis", "Emphasis").with(Property.WEIGHT, new WholeKind(100, 900), 700);
+      Initially.around(
+          Part.of("copy.emphasis", "Emphasis").with(Property.WEIGHT, new WholeKind(100, 900), 700));
+
+  /** Words that lead somewhere. */
+  public static final Part LINK =
+      Initially.around(Part.of("copy.link", "Link", State.FOCUS, State.HOVER));
 
   public static final Part QUOTATION =
       line(
@@ -220,12 +232,15 @@ public final class PageParts {
   public static final Part CODE_BLOCK =
       padded(Part.of("copy.code-block", "Block of code"), em(0.8), em(1), em(0.8));
   public static final Part COPY_PICTURE =
-      corners(Part.of("copy.picture", "Picture in a text"), px(12));
+      framed(corners(Part.of("copy.picture", "Picture in a text"), px(12)));
 
   // --- signs and messages ----------------------------------------------------------------------
 
   public static final Part ICON =
-      grounded(Initially.size(Part.of("page.icon", "Icon"), 24, 8, 200));
+      lively(
+          grounded(
+              Initially.around(
+                  Initially.size(Part.of("page.icon", "Icon", State.HOVER), 24, 8, 200))));
 
   public static final Part OVERLAY =
       ground(
@@ -261,7 +276,16 @@ public final class PageParts {
   /** What texts that stand by themselves have. */
   public static final List<Part> TEXTS =
       List.of(
-          TEXT, PARAGRAPH, LIST, COPY_HEADING, EMPHASIS, QUOTATION, CODE, CODE_BLOCK, COPY_PICTURE);
+          TEXT,
+          PARAGRAPH,
+          LIST,
+          COPY_HEADING,
+          EMPHASIS,
+          LINK,
+          QUOTATION,
+          CODE,
+          CODE_BLOCK,
+          COPY_PICTURE);
 
   static final List<Part> ALL =
       List.of(
@@ -285,6 +309,7 @@ public final class PageParts {
           LIST,
           COPY_HEADING,
           EMPHASIS,
+          LINK,
           QUOTATION,
           CODE,
           CODE_BLOCK,
@@ -297,7 +322,7 @@ public final class PageParts {
 
   /** What items of most kinds have beside their own parts. */
   public static final List<Part> WORDED =
-      List.of(KICKER, SUBHEADING, ITEM_TEXT, BUTTON, SECOND_BUTTON, BUTTON_ICON);
+      List.of(KICKER, SUBHEADING, ITEM_TEXT, EMPHASIS, LINK, BUTTON, SECOND_BUTTON, BUTTON_ICON);
 
   private PageParts() {}
 

@@ -1,8 +1,13 @@
 package giostra.core.anatomy;
 
+import static giostra.core.anatomy.Initially.around;
 import static giostra.core.anatomy.Initially.corners;
 import static giostra.core.anatomy.Initially.em;
+import static giostra.core.anatomy.Initially.framed;
+import static giostra.core.anatomy.Initially.ground;
 import static giostra.core.anatomy.Initially.ink;
+import static giostra.core.anatomy.Initially.none;
+import static giostra.core.anatomy.Initially.opacity;
 import static giostra.core.anatomy.Initially.px;
 import static giostra.core.anatomy.Initially.rem;
 import static giostra.core.anatomy.Initially.room;
@@ -10,6 +15,7 @@ import static giostra.core.anatomy.Initially.size;
 
 import giostra.core.look.Part;
 import giostra.core.look.Property;
+import giostra.core.look.State;
 import giostra.core.value.ToneColour;
 import java.util.List;
 
@@ -20,16 +26,32 @@ public final class PanelParts {
 
   /** An icon or a thumbnail by a heading. */
   public static final Part SIGN =
-      corners(size(Part.of("panel.heading-icon", "Heading’s icon"), em(1.5), 8, 120), px(4));
+      opacity(
+          corners(
+              around(
+                  size(
+                      Part.of("panel.heading-icon", "Heading’s icon", State.CURRENT, State.HOVER),
+                      em(1.5),
+                      8,
+                      120)),
+              px(4)),
+          1);
 
   public static final Part MARKER =
-      ink(size(Part.of("panel.marker", "Marker"), 20, 8, 80), ToneColour.ACCENT);
+      corners(
+          ground(
+              ink(
+                  size(Part.of("panel.marker", "Marker", State.CURRENT, State.HOVER), 20, 8, 80),
+                  ToneColour.ACCENT),
+              none()),
+          px(0));
 
   /** Between two things in a panel. */
   public static final Part INNER =
       room(Part.of("panel.content", "Panel’s content"), Property.ABOVE, rem(1));
 
-  public static final Part PICTURE = corners(Part.of("panel.picture", "Panel’s picture"), px(12));
+  public static final Part PICTURE =
+      framed(corners(Part.of("panel.picture", "Panel’s picture"), px(12)));
 
   public static final List<Part> ALL = List.of(SIGN, MARKER, INNER, PICTURE);
 

@@ -19,6 +19,8 @@ public final class StandsOn {
           PageParts.KICKER,
           PageParts.SUBHEADING,
           PageParts.ITEM_TEXT,
+          PageParts.EMPHASIS,
+          PageParts.LINK,
           PageParts.BUTTON,
           PageParts.SECOND_BUTTON,
           PageParts.ICON);

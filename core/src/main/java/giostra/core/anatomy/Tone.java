@@ -142,8 +142,10 @@ public record Tone(String id, String label, Map<ToneColour, Colour> colours) {
   /** The colour that an ink is in it. */
   public Colour colour(Ink ink) {
     return switch (ink) {
-      case Ink.Named(var name) -> colour(name);
+      case Ink.Named named -> named.of(colour(named.name()));
       case Ink.Own(var colour) -> colour;
+      // Words have the tone's own, unless somebody says what else.
+      case Ink.Around() -> colour(ToneColour.INK);
     };
   }
 }

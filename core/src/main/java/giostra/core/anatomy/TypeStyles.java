@@ -42,6 +42,7 @@ public final class TypeStyles {
           Property.TEXT_SIZE,
           Property.LEADING,
           Property.SPACING,
+          Property.SLANT,
           Property.CASE);
 
   private static final Map<TypeStyle, Part> PARTS = parts();

@@ -14,6 +14,7 @@ import giostra.core.value.Around;
 import giostra.core.value.Ends;
 import giostra.core.value.Family;
 import giostra.core.value.Length;
+import giostra.core.value.Slant;
 import giostra.core.value.Typeface;
 
 /**
@@ -91,7 +92,10 @@ public record PartBox(Part part, Scope scope, Band band) {
 
   /** The face of its letters. */
   public Face face() {
-    return face(of(Property.FAMILY), of(Property.WEIGHT), scope, band);
+    Face upright = face(of(Property.FAMILY), of(Property.WEIGHT), scope, band);
+    return part.has(Property.SLANT) && of(Property.SLANT) == Slant.ITALIC
+        ? upright.slanted()
+        : upright;
   }
 
   /** The face that letters of a family and a weight are drawn with. */

@@ -15,6 +15,7 @@ import giostra.core.value.Nudge;
 import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
 import giostra.core.value.Shadows;
+import giostra.core.value.Slant;
 import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
 import giostra.core.value.TypeStyle;
@@ -84,6 +85,9 @@ public record Property<T>(String id, String label, Group group) {
   /** More between letters, as a share of the size of the text. */
   public static final Property<Double> SPACING =
       new Property<>("spacing", "Letter spacing", Group.LETTERS);
+
+  /** Whether its letters stand upright. */
+  public static final Property<Slant> SLANT = new Property<>("slant", "Slant", Group.LETTERS);
 
   public static final Property<LetterCase> CASE = new Property<>("case", "Case", Group.LETTERS);
 
@@ -197,6 +201,7 @@ public record Property<T>(String id, String label, Group group) {
                   TEXT_SIZE,
                   LEADING,
                   SPACING,
+                  SLANT,
                   CASE,
                   INK,
                   GROUND,

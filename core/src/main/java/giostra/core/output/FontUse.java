@@ -13,6 +13,7 @@ import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.value.Family;
 import giostra.core.value.Further;
+import giostra.core.value.Slant;
 import giostra.core.value.Typeface;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -39,7 +40,9 @@ record FontUse(Set<Typeface> families, String characters, boolean slanted) {
 
   /** That of a page: what it and its sections ask for, together. */
   static FontUse of(Document document, List<SectionFiles> sections) {
-    FontUse all = together(sections.stream().map(each -> each.gathered().fonts()).toList());
+    FontUse of = together(sections.stream().map(each -> each.gathered().fonts()).toList());
+    boolean slanted = of.slanted || slants(document.site()) || slants(document.page());
+    var all = new FontUse(of.families, of.characters, slanted);
     all.roles(document, document.page());
     Stream.of(document.site(), document.page()).forEach(all::styles);
     return all;
@@ -58,8 +61,10 @@ record FontUse(Set<Typeface> families, String characters, boolean slanted) {
 
   /** That of some nodes, and of the looks that pieces among them wear. */
   static FontUse of(Document document, List<Node> nodes, String markup) {
-    var all =
-        new FontUse(EnumSet.noneOf(Typeface.class), once(markup), SLANTED.matcher(markup).find());
+    boolean slanted =
+        SLANTED.matcher(markup).find()
+            || Stream.concat(nodes.stream(), worn(document, nodes)).anyMatch(FontUse::slants);
+    var all = new FontUse(EnumSet.noneOf(Typeface.class), once(markup), slanted);
     for (Node each : nodes) {
       if (each instanceof Section && says(each)) {
         all.roles(document, each);
@@ -146,6 +151,13 @@ record FontUse(Set<Typeface> families, String characters, boolean slanted) {
             byBand.values().forEach(value -> ((Family) value).typeface().ifPresent(families::add));
           }
         });
+  }
+
+  private static boolean slants(Node node) {
+    return node.values().styles().set().entrySet().stream()
+        .anyMatch(each ->
+            each.getKey().property().equals(Property.SLANT)
+                && each.getValue().containsValue(Slant.ITALIC));
   }
 
   private static boolean says(Node section) {

@@ -17,6 +17,7 @@ import giostra.core.value.LineStyle;
 import giostra.core.value.Nudge;
 import giostra.core.value.Require;
 import giostra.core.value.Shadows;
+import giostra.core.value.Slant;
 import giostra.core.value.ToneColour;
 import giostra.core.value.Typeface;
 import java.util.ArrayList;
@@ -162,6 +163,9 @@ final class PartCss {
     add(Property.TEXT_SIZE, "font-size", size -> size.css());
     add(Property.LEADING, "line-height", PartCss::number);
     add(Property.SPACING, "letter-spacing", spacing -> spacing == 0 ? "0" : number(spacing) + "em");
+    if (!whole) {
+      add(Property.SLANT, "font-style", Slant::css);
+    }
     add(Property.CASE, "text-transform", letters -> letters.css());
     if (part == TrackParts.BAR) {
       add(List.of(Property.INK), "::before", "background", look -> look.of(Property.INK).css());
@@ -214,7 +218,9 @@ final class PartCss {
   }
 
   private void edges() {
-    if (!(whole && where.bare())) {
+    if (part.has(Property.BORDER_STYLE) && !part.has(Property.BORDER)) {
+      ruled();
+    } else if (!(whole && where.bare())) {
       if (whole || !part.has(Property.VEIL)) {
         add(Property.GROUND, "background", this::ground);
       } else {
@@ -232,7 +238,36 @@ final class PartCss {
       }
       add(Property.CORNERS, "border-radius", this::corners);
     }
+    borders();
+    shadows();
+    add(Property.OPACITY, "opacity", PartCss::number);
+  }
+
+  /** A line is what lies under it; dashed or dotted, a border in the first colour of that. */
+  private void ruled() {
+    if (whole) {
+      add(Property.GROUND, "background", this::ground);
+      return;
+    }
+    List<Property<?>> of = List.of(Property.GROUND, Property.BORDER_STYLE);
+    add(of, "", "background", look -> solid(look) ? ground(look.of(Property.GROUND)) : "none");
+    add(
+        of,
+        "",
+        "border-style",
+        look -> solid(look) ? "none" : look.of(Property.BORDER_STYLE).css());
+    add(of, "", "border-color", look -> look.of(Property.GROUND).first().css());
+  }
+
+  private static boolean solid(Look look) {
+    return look.of(Property.BORDER_STYLE) == LineStyle.SOLID;
+  }
+
+  private void borders() {
     String side = where.said().getOrDefault(Property.BORDER, "border");
+    if (!part.has(Property.BORDER)) {
+      return;
+    }
     if (!whole) {
       add(
           Property.BORDER,
@@ -240,7 +275,7 @@ final class PartCss {
           border -> border.sides(mirrored).map(each -> each.isZero() ? Length.px(0) : each).css());
       add(Property.BORDER_STYLE, side + "-style", LineStyle::css);
       add(Property.BORDER_INK, side + "-color", Ink::css);
-    } else if (part.has(Property.BORDER)) {
+    } else {
       add(
           List.of(Property.BORDER, Property.BORDER_STYLE, Property.BORDER_INK),
           "",
@@ -252,17 +287,30 @@ final class PartCss {
                   + " "
                   + look.of(Property.BORDER_INK).css());
     }
-    shadows();
-    add(Property.OPACITY, "opacity", PartCss::number);
   }
 
-  /** An edge is drawn as a shadow, so both are said in one. */
+  /** An edge is drawn as a shadow, so both are said in one; that of a picture lies over it. */
   private void shadows() {
     boolean shaded = part.has(Property.SHADOW) && !whole;
-    if (!part.has(Property.EDGE)) {
-      if (shaded) {
-        add(Property.SHADOW, "box-shadow", Shadows::css);
-      }
+    boolean none =
+        !part.has(Property.EDGE) || (whole && part.setting(Property.EDGE).initial().isZero());
+    boolean over = where.said().containsKey(Property.EDGE);
+    if (shaded && (none || over)) {
+      add(Property.SHADOW, "box-shadow", Shadows::css);
+    }
+    if (none) {
+      return;
+    }
+    if (over) {
+      add(
+          List.of(Property.EDGE, Property.EDGE_INK),
+          "",
+          "outline",
+          look ->
+              Css.px(look.of(Property.EDGE).first())
+                  + " solid "
+                  + look.of(Property.EDGE_INK).css());
+      add(Property.EDGE, "outline-offset", edge -> shift("", edge.first(), true));
       return;
     }
     var of = new ArrayList<Property<?>>(List.of(Property.EDGE, Property.EDGE_INK));
@@ -275,9 +323,14 @@ final class PartCss {
         "",
         "box-shadow",
         look -> {
-          String edge = edge(inset, look.of(Property.EDGE), look.of(Property.EDGE_INK));
           Shadows shadows = shaded ? look.of(Property.SHADOW) : Shadows.NONE;
-          return shadows.all().isEmpty() ? edge : edge + "," + shadows.css();
+          Around edge = look.of(Property.EDGE);
+          // An edge that is none need not be drawn, unless there is nothing else to say.
+          if (edge.isZero() && !shadows.all().isEmpty()) {
+            return shadows.css();
+          }
+          String drawn = edge(inset, edge, look.of(Property.EDGE_INK));
+          return shadows.all().isEmpty() ? drawn : drawn + "," + shadows.css();
         });
   }
 

@@ -7,6 +7,7 @@ import giostra.core.look.State;
 import giostra.core.room.Rooms;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
@@ -20,7 +21,6 @@ import java.util.stream.Collectors;
  *     two of which it is both
  * @param current the same where it is current
  * @param own what follows the node's own element, where a block by itself is or holds the part
- * @param hover what it is under a pointer; empty where the selector says that
  * @param said CSS properties that say properties of it, where these are not the usual ones
  * @param variables whether all of it is said by custom properties
  * @param bare whether it has a ground and corners only where somebody gives it some
@@ -29,7 +29,6 @@ public record Where(
     String selector,
     String current,
     String own,
-    String hover,
     Map<Property<?>, String> said,
     boolean variables,
     boolean bare) {
@@ -73,11 +72,12 @@ public record Where(
     to.own("copy.list", ".g-copy :is(ul,ol)", " :is(ul,ol)");
     to.own("copy.heading", ".g-copy " + HEADINGS, " " + HEADINGS);
     to.own("copy.emphasis", ".g-copy strong", " strong");
+    to.own("copy.link", ".g-copy a&", " a&");
     to.own("copy.quotation", ".g-copy blockquote", " blockquote");
     to.own("copy.code", ".g-copy :is(code,pre)", " :is(code,pre)");
     to.own("copy.code-block", ".g-copy pre", " pre");
     to.own("copy.picture", ".g-copy img", " img");
-    to.at("page.icon", ":is(.g-card>.g-body,.g-copybox)>.g-icon");
+    to.at("page.icon", ":is(.g-card&>.g-body,.g-slide& .g-copybox)>.g-icon");
     to.own("section.overlay", ".g-grounded::after", "::after");
     to.at("page.field", ".g-own-html :is(input,textarea,select)");
     to.at("page.message", ".g-message");
@@ -100,8 +100,14 @@ public record Where(
         ".g-dot&>.g-dot-name",
         ".g-dot:is([aria-disabled=true],[aria-selected=true])>.g-dot-name");
     to.at("track.neighbour", ".g-near");
-    to.at("panel.heading-icon", ".g-head-icon");
-    to.at("panel.marker", ".g-marker");
+    to.at(
+        "panel.heading-icon",
+        ":is(.g-head,summary,.g-fold)&>.g-head-icon",
+        ":is(.g-head[aria-selected=true],[open]>summary,[aria-expanded=true])>.g-head-icon");
+    to.at(
+        "panel.marker",
+        ":is(summary,.g-fold)&>.g-marker",
+        ":is([open]>summary,[aria-expanded=true])>.g-marker");
     to.at("panel.content", ".g-inner>*+:not(.g-kicker+p,.g-sub+p)");
     to.at("panel.picture", ".g-panel-picture>img");
     to.at("grid.divider", ".g-grid>*::after|.g-grid>*::before");
@@ -110,7 +116,10 @@ public record Where(
     to.named("grid.divider", Property.SIZE, "--p-size");
     to.named("copy.quotation", Property.BORDER, "border-inline-start");
     to.named("page.focus", Property.BORDER, "outline");
-    to.bare("page.icon");
+    for (String picture : List.of("page.picture", "copy.picture", "panel.picture")) {
+      to.named(picture, Property.EDGE, "outline");
+    }
+    to.bare("page.icon").bare("panel.marker");
     Rooms.all().forEach(room -> Rooms.of(room.word(), Written.class).places(to));
   }
 
@@ -125,20 +134,12 @@ public record Where(
 
     /** The same, with what it is where it is current. */
     public Places at(String part, String selector, String current) {
-      return put(part, new Where(selector, current, " " + selector, "", Map.of(), false, false));
+      return put(part, new Where(selector, current, " " + selector, Map.of(), false, false));
     }
 
     /** A part that a block by itself is or holds: what follows the block's own element. */
     public Places own(String part, String selector, String own) {
-      return put(part, new Where(selector, "", own, "", Map.of(), false, false));
-    }
-
-    /** What it is under a pointer, where that is not said of the part itself. */
-    public Places hovered(String part, String selector) {
-      Where of = known(part);
-      return put(
-          part,
-          new Where(of.selector, of.current, of.own, selector, of.said, of.variables, of.bare));
+      return put(part, new Where(selector, "", own, Map.of(), false, false));
     }
 
     /** The name of the CSS property that says a property of it, where it is not the usual one. */
@@ -146,22 +147,19 @@ public record Where(
       Where of = known(part);
       var names = new HashMap<Property<?>, String>(of.said);
       names.put(property, name);
-      return put(
-          part, new Where(of.selector, of.current, of.own, of.hover, names, of.variables, of.bare));
+      return put(part, new Where(of.selector, of.current, of.own, names, of.variables, of.bare));
     }
 
     /** All of it is said by custom properties. */
     public Places variables(String part) {
       Where of = known(part);
-      return put(
-          part, new Where(of.selector, of.current, of.own, of.hover, of.said, true, of.bare));
+      return put(part, new Where(of.selector, of.current, of.own, of.said, true, of.bare));
     }
 
     /** It has a ground and corners only where somebody gives it some. */
     public Places bare(String part) {
       Where of = known(part);
-      return put(
-          part, new Where(of.selector, of.current, of.own, of.hover, of.said, of.variables, true));
+      return put(part, new Where(of.selector, of.current, of.own, of.said, of.variables, true));
     }
 
     private static Where known(String part) {
@@ -231,11 +229,7 @@ public record Where(
           case DISABLED -> ":is(:disabled,[aria-disabled=true])".repeat(5);
         };
     String where =
-        state == State.CURRENT
-            ? " " + current
-            : state == State.HOVER && !hover.isEmpty()
-                ? " " + hover
-                : block ? own : " " + selector.replace("|", "| ");
+        state == State.CURRENT ? " " + current : block ? own : " " + selector.replace("|", "| ");
     return Arrays.stream(where.split("\\|", -1))
         .map(each -> narrowed(root + each.replace("&", named), not, of) + end)
         .collect(Collectors.joining(","));

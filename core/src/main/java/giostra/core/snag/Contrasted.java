@@ -22,6 +22,11 @@ public interface Contrasted {
 
   Band band();
 
+  /** The state in which something can be said of it: its own, or at rest while what it is on is. */
+  default State said() {
+    return part().states().contains(state()) ? state() : State.REST;
+  }
+
   /** At worst. */
   double found();
 
@@ -75,7 +80,7 @@ public interface Contrasted {
               Math.floor(widest.found() * 100) / 100,
               "asked",
               widest.asked());
-      String ink = part.key(Property.INK, widest.state()).written();
+      String ink = part.key(Property.INK, widest.said()).written();
       return Snag.of(Rule.CONTRAST, node, extent, message)
           .of(item)
           .of(part)
@@ -86,7 +91,7 @@ public interface Contrasted {
 
     /** The way out that gives the words a colour in all of it. */
     public Snag.Fix fix(Document document, Node node, Colour colour) {
-      StyleKey ink = widest.part().key(Property.INK, widest.state());
+      StyleKey ink = widest.part().key(Property.INK, widest.said());
       return new Snag.Fix(
           Said.of("set-colour", "colour", colour.css()), set(document, node, ink, colour.css()));
     }

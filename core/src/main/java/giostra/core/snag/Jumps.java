@@ -61,6 +61,7 @@ final class Jumps {
           Property.WEIGHT,
           Property.TEXT_SIZE,
           Property.SPACING,
+          Property.SLANT,
           Property.CASE,
           Property.LEADING);
 

@@ -27,6 +27,7 @@ import giostra.core.value.Oklch;
 import giostra.core.value.ToneColour;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -51,6 +52,9 @@ public record PartContrast(Part part, State state, Band band, double found, doub
   private static final double LARGE_BOLD = 14 * 96 / 72.0;
   private static final int BOLD = 700;
 
+  private static final List<Property<?>> GROUNDS =
+      List.of(Property.GROUND, Property.PICTURE, Property.VEIL);
+
   /** What may lie over pictures, and players, which have a computation of their own. */
   private static final Set<String> OVER_PICTURES = Set.of("slider", "video");
 
@@ -59,7 +63,7 @@ public record PartContrast(Part part, State state, Band band, double found, doub
     var all = new ArrayList<PartContrast>();
     var on = new On(document, node, pictures);
     for (Part part : parts(document, node)) {
-      for (State state : part.states()) {
+      for (State state : on.states(part)) {
         // What is disabled need not be read. Source: WCAG 2.2, 1.4.3, "Incidental".
         if (state != State.DISABLED) {
           for (Band band : document.bands().all()) {
@@ -170,8 +174,13 @@ public record PartContrast(Part part, State state, Band band, double found, doub
           && !part.id().place().equals("track")) {
         return Optional.empty();
       }
+      // What has the colour of the words around is read as they are.
+      State own = part.states().contains(state) ? state : State.REST;
+      if (Cascade.value(part, Property.INK, own, scope, band).equals(Ink.AROUND)) {
+        return Optional.empty();
+      }
       Stands stands = stands(part, state, band, Optional.empty());
-      double asked = asked(part, state, scope, band);
+      double asked = asked(part, own, scope, band);
       return Optional.of(new PartContrast(part, state, band, stands.worst(stands.ink()), asked));
     }
 
@@ -180,14 +189,9 @@ public record PartContrast(Part part, State state, Band band, double found, doub
      */
     private Stands stands(Part part, State state, Band band, Optional<Ground> veil) {
       Tone tone = Resolution.tone(document, node, band);
-      List<Colour> below =
-          List.of(tone.colour(ToneColour.GROUND).over(new Colour(255, 255, 255, 255)));
-      Optional<Part> under = StandsOn.under(part, kind);
-      if (under.isPresent()) {
-        below = on(under.get(), State.REST, band, tone, below, veil);
-      }
-      below = on(part, state, band, tone, below, veil);
-      Ink ink = Cascade.value(part, Property.INK, state, scope, band);
+      State own = part.states().contains(state) ? state : State.REST;
+      List<Colour> below = on(part, own, band, tone, under(part, state, band, tone, veil), veil);
+      Ink ink = Cascade.value(part, Property.INK, own, scope, band);
       if (state == State.CURRENT && filled(document, node, part)) {
         // Filled, it has the line's colour under it, unless somebody says what else.
         if (!scope.speaksOf(part.key(Property.GROUND, state))) {
@@ -198,6 +202,53 @@ public record PartContrast(Part part, State state, Band band, double found, doub
         }
       }
       return new Stands(tone.colour(ink), below);
+    }
+
+    /** What is seen where a part stands: the section, and all that lies between it and the part. */
+    private List<Colour> under(
+        Part part, State state, Band band, Tone tone, Optional<Ground> veil) {
+      return StandsOn.under(part, kind)
+          .map(box -> {
+            State of = withIt(box, state);
+            return on(box, of, band, tone, under(box, of, band, tone, veil), veil);
+          })
+          .orElseGet(
+              () -> List.of(tone.colour(ToneColour.GROUND).over(new Colour(255, 255, 255, 255))));
+    }
+
+    /** The states of a part, and those in which what it stands on is another. */
+    Set<State> states(Part part) {
+      Set<State> all = new LinkedHashSet<>(part.states());
+      for (Part box : standsOn(part)) {
+        box.states().stream()
+            .filter(state -> state == withIt(box, state) && state != State.REST)
+            .filter(state ->
+                GROUNDS.stream()
+                    .filter(box::has)
+                    .anyMatch(property ->
+                        box.initially(property, state) != null
+                            || scope.speaksOf(box.key(property, state))))
+            .forEach(all::add);
+      }
+      return all;
+    }
+
+    /** What a part stands on, what is next to it first. */
+    private List<Part> standsOn(Part part) {
+      return Stream.iterate(
+              StandsOn.under(part, kind),
+              Optional::isPresent,
+              on -> on.flatMap(each -> StandsOn.under(each, kind)))
+          .flatMap(Optional::stream)
+          .toList();
+    }
+
+    /** What the pointer is over, or what is current, is so with what it stands on. */
+    private static State withIt(Part box, State state) {
+      State all = state == State.PRESSED ? State.HOVER : state;
+      return (all == State.HOVER || all == State.CURRENT) && box.states().contains(all)
+          ? all
+          : State.REST;
     }
 
     Optional<Colour> nearest(Part part, State state, Band band) {
@@ -224,8 +275,8 @@ public record PartContrast(Part part, State state, Band band, double found, doub
     /** The least overlay over the picture that the words stand on with which they can be read. */
     Optional<Snag.Fix> leastVeil(Range<PartContrast> range) {
       PartContrast low = range.widest();
-      return Stream.concat(Stream.of(low.part), StandsOn.under(low.part, kind).stream())
-          .filter(part -> pictured(part, part.equals(low.part) ? low.state : State.REST, low.band))
+      return Stream.concat(Stream.of(low.part), standsOn(low.part).stream())
+          .filter(part -> pictured(part, stateOf(part, low), low.band))
           .findFirst()
           .flatMap(part -> {
             Stands now = stands(low.part, low.state, low.band, Optional.empty());
@@ -233,7 +284,7 @@ public record PartContrast(Part part, State state, Band band, double found, doub
               Ground veil = OnPicture.veil(now.ink(), percent);
               if (stands(low.part, low.state, low.band, Optional.of(veil)).worst(now.ink())
                   >= low.asked) {
-                State state = part.equals(low.part) ? low.state : State.REST;
+                State state = stateOf(part, low);
                 return Optional.of(
                     new Snag.Fix(
                         Said.of("least-overlay", "percent", percent),
@@ -242,6 +293,10 @@ public record PartContrast(Part part, State state, Band band, double found, doub
             }
             return Optional.empty();
           });
+    }
+
+    private static State stateOf(Part part, PartContrast low) {
+      return part.equals(low.part) ? low.said() : withIt(part, low.state);
     }
 
     private boolean pictured(Part part, State state, Band band) {
@@ -305,7 +360,10 @@ public record PartContrast(Part part, State state, Band band, double found, doub
   public static double asked(Part part, State state, Scope scope, Band band) {
     if (!part.has(Property.TEXT_SIZE)) {
       // Buttons and numbers have words of a size that is said elsewhere.
-      boolean words = part.equals(PageParts.BUTTON) || part.has(Property.FAMILY);
+      boolean words =
+          part.equals(PageParts.BUTTON)
+              || part.has(Property.FAMILY)
+              || part.id().place().equals("copy");
       return words ? ToneContrast.ASKED : 3;
     }
     double px =

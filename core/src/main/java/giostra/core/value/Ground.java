@@ -20,6 +20,14 @@ public sealed interface Ground {
   /** As documents have it; {@link #parse} reads it back. */
   String written();
 
+  /** Its colour, or the first of them. */
+  default Ink first() {
+    return switch (this) {
+      case Plain(Ink ink) -> ink;
+      case Gradient gradient -> gradient.stops().getFirst().ink();
+    };
+  }
+
   /** One colour. */
   record Plain(Ink ink) implements Ground {
     @Override
@@ -213,7 +221,8 @@ public sealed interface Ground {
                 + NUMBER
                 + "%)?\\s{0,9},)?(.{1,400})\\)");
     private static final Pattern STOP =
-        Pattern.compile("(#[0-9a-f]+|rgba?\\([^)]*\\)|[a-z-]+)(?:\\s+(\\d{0,9}\\.?\\d{1,9})%)?");
+        Pattern.compile(
+            "(#[0-9a-f]+|rgba?\\([^)]*\\)|[a-z]+(?:[- ][a-z]+(?:[- ]\\d)?)?(?: ?/ ?\\d{1,3}%)?)(?:\\s+(\\d{0,9}\\.?\\d{1,9})%)?");
 
     private Written() {}
   }

@@ -10,6 +10,26 @@ package giostra.core.value;
  */
 public record Oklch(double lightness, double chroma, double hue) {
 
+  static final Colour BLACK = new Colour(0, 0, 0, 255);
+  static final Colour WHITE = new Colour(255, 255, 255, 255);
+
+  /**
+   * A share of the way from a colour to black or white in OKLab, which have no hue. Source: CSS
+   * Color 5, "color-mix()"; CSS Color 4, "Interpolating with Alpha". What no screen has is cut, as
+   * browsers do.
+   *
+   * @param share 0 to 1
+   */
+  static Colour mixed(Colour from, Colour to, double share) {
+    double own = from.alpha() / 255.0 * (1 - share);
+    double all = own + share;
+    Oklch seen = of(from);
+    double light = (seen.lightness * own + of(to).lightness * share) / all;
+    double[] rgb = new Oklch(light, 0, seen.hue).rgb(seen.chroma * own / all);
+    return new Colour(
+        channel(rgb[0]), channel(rgb[1]), channel(rgb[2]), (int) Math.round(all * 255));
+  }
+
   /** Of a colour, whatever its alpha. */
   public static Oklch of(Colour colour) {
     double r = linear(colour.red() / 255.0);

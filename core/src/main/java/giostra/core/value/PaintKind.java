@@ -3,11 +3,21 @@ package giostra.core.value;
 import java.util.Arrays;
 import java.util.stream.Collectors;
 
-/** A colour: see {@link Ink}. */
-public record PaintKind() implements ParsedKind<Ink> {
+/**
+ * A colour: see {@link Ink}.
+ *
+ * @param around whether it may be that of what is around
+ */
+public record PaintKind(boolean around) implements ParsedKind<Ink> {
+  public PaintKind() {
+    this(false);
+  }
+
   @Override
   public Ink parse(String text) {
-    return Ink.parse(text);
+    return around && text.strip().equalsIgnoreCase(Ink.AROUND.written())
+        ? Ink.AROUND
+        : Ink.parse(text);
   }
 
   @Override
@@ -18,6 +28,9 @@ public record PaintKind() implements ParsedKind<Ink> {
   @Override
   public String allowed() {
     return "a colour such as #1c2b27, #1c2b27cc or rgb(28 43 39 / 80%), or one of the tone: "
-        + Arrays.stream(ToneColour.values()).map(PickKind::word).collect(Collectors.joining(", "));
+        + Arrays.stream(ToneColour.values()).map(PickKind::word).collect(Collectors.joining(", "))
+        + "; such a one may be deeper or lighter by 1 to 6 steps and less solid: accent deeper 2,"
+        + " ink / 75%"
+        + (around ? "; or around, as the words around it" : "");
   }
 }

@@ -139,4 +139,69 @@ class PaintTest {
     assertThatThrownBy(() -> new MovedKind().read("Icon nudged", "21 0"))
         .hasMessageContaining("from -20 to 20");
   }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "accent | accent | var(--g-mark)",
+        "Ink / 75% | ink/75% | color-mix(in srgb,var(--g-ink) 75%,#0000)",
+        "accent deeper | accent-deeper-1 | color-mix(in oklab,var(--g-mark),#000 10%)",
+        "accent-deeper-2 | accent-deeper-2 | color-mix(in oklab,var(--g-mark),#000 20%)",
+        "line lighter 6/1% | line-lighter-6/1% | color-mix(in srgb,color-mix(in oklab,var(--g-line),#fff 60%) 1%,#0000)"
+      })
+  void stepsOfAColourOfTheToneAreWrittenInOneWord(String written, String kept, String css) {
+    Ink ink = Ink.parse(written);
+    assertThat(ink.written()).isEqualTo(kept);
+    assertThat(Ink.parse(kept)).isEqualTo(ink);
+    assertThat(ink.css()).isEqualTo(css);
+    Ground ground = Ground.parse("linear-gradient(90deg, " + kept + " 10%, #fff, " + kept + ")");
+    assertThat(Ground.parse(ground.written())).isEqualTo(ground);
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "accent deeper 7",
+        "accent deeper 0x",
+        "ink/0%",
+        "ink/101%",
+        "ink 75%",
+        "accent darker",
+        "around",
+        "deeper",
+        "accent-deeper-2-lighter-1"
+      })
+  void whatIsNoStepIsRefusedWithWhatIs(String written) {
+    assertThatThrownBy(() -> new PaintKind().read("Bar, ink", written))
+        .hasMessageContaining("Bar, ink")
+        .hasMessageContaining("accent deeper 2");
+    assertThatThrownBy(() -> new UnderKind().read("Bar, ground", written))
+        .hasMessageContaining("Bar, ground");
+  }
+
+  @Test
+  void wordsMayHaveTheColourOfThoseAroundThem() {
+    assertThat(new PaintKind(true).read("Link, ink", "around")).isEqualTo(Ink.AROUND);
+    assertThat(Ink.AROUND.css()).isEqualTo("currentColor");
+  }
+
+  /** Of colours that are not so dark that eight bits are too few to tell them apart. */
+  @Property
+  void stepsGoToBlackAndToWhite(
+      @ForAll @IntRange(min = 60, max = 255) int red,
+      @ForAll @IntRange(min = 60, max = 255) int green,
+      @ForAll @IntRange(min = 60, max = 255) int blue,
+      @ForAll @IntRange(min = 1, max = 5) int step) {
+    Colour of = new Colour(red, green, blue, 255);
+    double light = Oklch.of(of).lightness();
+    Colour deeper = new Ink.Named(ToneColour.ACCENT, step, 100).of(of);
+    Colour more = new Ink.Named(ToneColour.ACCENT, step + 1, 100).of(of);
+    Colour lighter = new Ink.Named(ToneColour.ACCENT, -step, 50).of(of);
+    assertThat(Oklch.of(deeper).lightness()).isCloseTo(light * (1 - step / 10.0), within(0.01));
+    assertThat(Oklch.of(more).lightness()).isLessThanOrEqualTo(Oklch.of(deeper).lightness());
+    assertThat(Oklch.of(lighter).lightness())
+        .isCloseTo(light + (1 - light) * step / 10.0, within(0.02));
+    assertThat(lighter.alpha()).isEqualTo(128);
+  }
 }

@@ -1,6 +1,5 @@
 package giostra.core.piece.carousel;
 
-import giostra.core.look.Property;
 import giostra.core.output.Css;
 import giostra.core.output.Html;
 import giostra.core.output.Pictures;
@@ -250,7 +249,7 @@ final class CardOutput {
         shape ->
             shape == PictureShape.ROUND || shape == CarouselSettings.PICTURE_SHAPE.initial()
                 ? "50%"
-                : CarouselParts.PORTRAIT.setting(Property.CORNERS).initial().css());
+                : CarouselParts.PORTRAIT_CORNERS.css());
     writing.put(
         quotation + " .g-portrait",
         "aspect-ratio",

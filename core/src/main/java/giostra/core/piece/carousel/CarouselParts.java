@@ -3,10 +3,16 @@ package giostra.core.piece.carousel;
 import static giostra.core.anatomy.Initially.border;
 import static giostra.core.anatomy.Initially.corners;
 import static giostra.core.anatomy.Initially.edge;
+import static giostra.core.anatomy.Initially.edged;
+import static giostra.core.anatomy.Initially.framed;
 import static giostra.core.anatomy.Initially.gap;
+import static giostra.core.anatomy.Initially.ground;
 import static giostra.core.anatomy.Initially.ink;
 import static giostra.core.anatomy.Initially.letters;
 import static giostra.core.anatomy.Initially.lively;
+import static giostra.core.anatomy.Initially.moving;
+import static giostra.core.anatomy.Initially.none;
+import static giostra.core.anatomy.Initially.opacity;
 import static giostra.core.anatomy.Initially.padded;
 import static giostra.core.anatomy.Initially.pictured;
 import static giostra.core.anatomy.Initially.plain;
@@ -26,6 +32,7 @@ import giostra.core.piece.carousel.CarouselSettings.Card;
 import giostra.core.piece.carousel.CarouselSettings.Frame;
 import giostra.core.value.Family;
 import giostra.core.value.Ink;
+import giostra.core.value.Length;
 import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
 import giostra.core.value.TypeStyle;
@@ -47,11 +54,24 @@ public final class CarouselParts {
               px(14)));
 
   public static final Part CARD_WORDS =
-      padded(gap(Part.of("carousel.words", "Words"), rem(0.6)), rem(1.25), rem(1.35), rem(1.4));
+      edged(
+          corners(
+              ground(
+                  padded(
+                      gap(Part.of("carousel.words", "Words", State.HOVER), rem(0.6)),
+                      rem(1.25),
+                      rem(1.35),
+                      rem(1.4)),
+                  none()),
+              px(0)));
+
+  /** The picture of a card; its frame cuts off what grows out of it. */
+  public static final Part CARD_PICTURE =
+      moving(opacity(Part.of("carousel.picture", "Picture", State.HOVER), 1));
 
   public static final Part CARD_HEADING =
       words(
-          Part.of("carousel.heading", "Heading"),
+          Part.of("carousel.heading", "Heading", State.HOVER),
           TypeStyle.SUBHEADING,
           Family.DISPLAY,
           500,
@@ -61,7 +81,7 @@ public final class CarouselParts {
 
   /** The picture of a card that has no frame. */
   public static final Part BARE_PICTURE =
-      corners(Part.of("carousel.bare-picture", "Picture without a frame"), px(14));
+      framed(corners(Part.of("carousel.bare-picture", "Picture without a frame"), px(14)));
 
   public static final Part QUOTATION =
       padded(
@@ -71,7 +91,7 @@ public final class CarouselParts {
 
   public static final Part QUOTATION_TEXT =
       words(
-          Part.of("quotation.text", "Quotation"),
+          Part.of("quotation.text", "Quotation", State.HOVER),
           TypeStyle.TEXT,
           Family.TEXT,
           400,
@@ -97,7 +117,7 @@ public final class CarouselParts {
 
   public static final Part SPEAKER_NAME =
       words(
-          Part.of("quotation.name", "Name"),
+          Part.of("quotation.name", "Name", State.HOVER),
           TypeStyle.TEXT,
           Family.TEXT,
           650,
@@ -107,7 +127,7 @@ public final class CarouselParts {
 
   public static final Part ROLE =
       words(
-          Part.of("quotation.role", "Role"),
+          Part.of("quotation.role", "Role", State.HOVER),
           TypeStyle.SMALL,
           Family.TEXT,
           400,
@@ -115,7 +135,11 @@ public final class CarouselParts {
           1.35,
           ToneColour.QUIET);
 
-  public static final Part PORTRAIT = corners(Part.of("quotation.portrait", "Portrait"), px(12));
+  /** Its shape says the piece. */
+  public static final Part PORTRAIT = framed(Part.of("quotation.portrait", "Portrait"));
+
+  /** Corners of a portrait that is no circle. */
+  static final Length PORTRAIT_CORNERS = px(12);
 
   /** The box of the words where the quotation has a tail. */
   public static final Part BUBBLE =
@@ -144,12 +168,14 @@ public final class CarouselParts {
               CARD,
               CARD_WORDS,
               CARD_HEADING,
+              CARD_PICTURE,
               BARE_PICTURE,
               QUOTATION,
               QUOTATION_WORDS,
               QUOTATION_TEXT,
               QUOTE_MARK,
               SPEAKER,
+              PORTRAIT,
               SPEAKER_NAME,
               ROLE,
               BUBBLE,
@@ -162,6 +188,7 @@ public final class CarouselParts {
       Set.of(
           CARD_WORDS,
           CARD_HEADING,
+          CARD_PICTURE,
           PageParts.ICON,
           PageParts.KICKER,
           PageParts.SUBHEADING,
@@ -171,7 +198,15 @@ public final class CarouselParts {
           PageParts.BUTTON_ICON);
 
   private static final Set<Part> QUOTED =
-      Set.of(QUOTATION, QUOTATION_WORDS, QUOTATION_TEXT, QUOTE_MARK, SPEAKER, SPEAKER_NAME, ROLE);
+      Set.of(
+          QUOTATION,
+          QUOTATION_WORDS,
+          QUOTATION_TEXT,
+          QUOTE_MARK,
+          SPEAKER,
+          PORTRAIT,
+          SPEAKER_NAME,
+          ROLE);
 
   private static final Set<Part> TAILED = Set.of(BUBBLE, BUBBLE_SPEAKER);
 

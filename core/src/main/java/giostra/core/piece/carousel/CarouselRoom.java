@@ -38,6 +38,7 @@ import giostra.core.value.Aspect;
 import giostra.core.value.Length;
 import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -69,14 +70,18 @@ public final class CarouselRoom
 
   @Override
   public Map<Part, Part> under() {
-    return StandsOn.on(
-        CarouselParts.CARD,
-        StandsOn.WORDS,
-        CarouselParts.CARD_HEADING,
-        CarouselParts.QUOTATION_TEXT,
-        CarouselParts.QUOTE_MARK,
-        CarouselParts.SPEAKER_NAME,
-        CarouselParts.ROLE);
+    var all = new HashMap<Part, Part>();
+    all.putAll(StandsOn.on(CarouselParts.CARD_WORDS, StandsOn.WORDS, CarouselParts.CARD_HEADING));
+    all.putAll(
+        StandsOn.on(
+            CarouselParts.CARD,
+            List.of(),
+            CarouselParts.CARD_WORDS,
+            CarouselParts.QUOTATION_TEXT,
+            CarouselParts.QUOTE_MARK,
+            CarouselParts.SPEAKER_NAME,
+            CarouselParts.ROLE));
+    return Map.copyOf(all);
   }
 
   @Override
@@ -194,16 +199,21 @@ public final class CarouselRoom
   @Override
   public void places(Where.Places to) {
     to.at("carousel.card", ".g-card&");
-    to.at("carousel.words", ".g-card>.g-body");
-    to.at("carousel.heading", ".g-card>.g-body>" + Where.HEADINGS);
+    to.at("carousel.words", ".g-card&>.g-body");
+    to.at("carousel.heading", ".g-card&>.g-body>" + Where.HEADINGS);
     to.at("carousel.bare-picture", ".g-bare>.g-shot");
     to.at("quotation.box", ".g-quotation");
     to.at("quotation.words", ".g-words");
-    to.at("quotation.text", ".g-words>blockquote");
+    to.at("quotation.text", ".g-card& .g-words>blockquote");
     to.at("quotation.mark", ".g-words>blockquote::before");
     to.at("quotation.speaker", ".g-quotation figcaption");
-    to.at("quotation.name", ".g-name");
-    to.at("quotation.role", ".g-role");
+    to.at("quotation.name", ".g-card& .g-name");
+    to.at("quotation.role", ".g-card& .g-role");
+    to.at("quotation.portrait", ".g-portrait");
+    to.named("quotation.portrait", Property.EDGE, "outline");
+    to.named("carousel.bare-picture", Property.EDGE, "outline");
+    to.at("carousel.picture", ".g-card&>.g-shot>img");
+    to.bare("carousel.words");
     to.at("quotation.bubble", ".g-tailed>.g-words");
     to.at("quotation.bubble-speaker", ".g-tailed>figcaption");
     to.named("quotation.mark", Property.SIZE, "block-size");

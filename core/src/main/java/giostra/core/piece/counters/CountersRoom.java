@@ -10,6 +10,7 @@ import giostra.core.layout.Heights;
 import giostra.core.layout.PictureSizes.Size;
 import giostra.core.layout.PictureWidths;
 import giostra.core.look.Part;
+import giostra.core.look.Property;
 import giostra.core.look.Values;
 import giostra.core.output.Where;
 import giostra.core.output.Writing;
@@ -123,13 +124,12 @@ public final class CountersRoom implements GridRoom<Counters>, Written<Counters>
 
   @Override
   public void places(Where.Places to) {
-    to.at("counters.box", ".g-figure");
-    // A figure is lit while the pointer is over where it leads.
-    to.hovered("counters.box", ".g-figure:has(.g-whole-of:hover)");
-    to.at("counters.number", ".g-number");
-    to.at("counters.title", ".g-title");
-    to.at("counters.icon", ".g-sign>.g-icon");
-    to.at("counters.picture", ".g-sign>.g-shot");
+    to.at("counters.box", ".g-figure&");
+    to.at("counters.number", ".g-figure&>.g-number");
+    to.at("counters.title", ".g-figure&>.g-title");
+    to.at("counters.icon", ".g-figure&>.g-sign>.g-icon");
+    to.at("counters.picture", ".g-figure&>.g-sign>.g-shot");
+    to.named("counters.picture", Property.EDGE, "outline");
     to.bare("counters.icon");
   }
 }

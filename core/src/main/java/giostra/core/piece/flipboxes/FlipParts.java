@@ -2,10 +2,12 @@ package giostra.core.piece.flipboxes;
 
 import static giostra.core.anatomy.Initially.corners;
 import static giostra.core.anatomy.Initially.edge;
+import static giostra.core.anatomy.Initially.edged;
 import static giostra.core.anatomy.Initially.gap;
 import static giostra.core.anatomy.Initially.ground;
 import static giostra.core.anatomy.Initially.grounded;
 import static giostra.core.anatomy.Initially.ink;
+import static giostra.core.anatomy.Initially.lively;
 import static giostra.core.anatomy.Initially.none;
 import static giostra.core.anatomy.Initially.pictured;
 import static giostra.core.anatomy.Initially.plain;
@@ -44,11 +46,12 @@ public final class FlipParts {
 
   public static final Part BACK =
       shaded(
-          corners(
-              pictured(
-                  ink(Part.of("flip.back", "Back", State.HOVER), ToneColour.GROUND),
-                  plain(ToneColour.ACCENT)),
-              px(14)));
+          edged(
+              corners(
+                  pictured(
+                      ink(Part.of("flip.back", "Back", State.HOVER), ToneColour.GROUND),
+                      plain(ToneColour.ACCENT)),
+                  px(14))));
 
   public static final Part BACK_BUTTON =
       ground(
@@ -61,7 +64,7 @@ public final class FlipParts {
 
   public static final Part HEADING =
       words(
-          Part.of("flip.heading", "Front’s heading"),
+          Part.of("flip.heading", "Front’s heading", State.HOVER),
           TypeStyle.SUBHEADING,
           Family.DISPLAY,
           500,
@@ -71,7 +74,7 @@ public final class FlipParts {
 
   public static final Part BACK_HEADING =
       words(
-          Part.of("flip.back-heading", "Back’s heading"),
+          Part.of("flip.back-heading", "Back’s heading", State.HOVER),
           TypeStyle.SUBHEADING,
           Family.DISPLAY,
           500,
@@ -81,7 +84,7 @@ public final class FlipParts {
 
   public static final Part BACK_TEXT =
       words(
-          Part.of("flip.back-text", "Back’s text"),
+          Part.of("flip.back-text", "Back’s text", State.HOVER),
           TypeStyle.TEXT,
           Family.TEXT,
           400,
@@ -90,10 +93,18 @@ public final class FlipParts {
           ToneColour.GROUND);
 
   public static final Part ICON =
-      grounded(ink(size(Part.of("flip.icon", "Front’s icon"), 36, 8, 200), ToneColour.ACCENT));
+      lively(
+          grounded(
+              ink(
+                  size(Part.of("flip.icon", "Front’s icon", State.HOVER), 36, 8, 200),
+                  ToneColour.ACCENT)));
 
   public static final Part BACK_ICON =
-      grounded(ink(size(Part.of("flip.back-icon", "Back’s icon"), 36, 8, 200), ToneColour.GROUND));
+      lively(
+          grounded(
+              ink(
+                  size(Part.of("flip.back-icon", "Back’s icon", State.HOVER), 36, 8, 200),
+                  ToneColour.GROUND)));
 
   /** Turns a box back. */
   public static final Part TURN_BACK =
@@ -130,7 +141,15 @@ public final class FlipParts {
 
   private static Map<Part, Part> under() {
     var all = new HashMap<Part, Part>();
-    all.putAll(StandsOn.on(FRONT, List.of(), HEADING, ICON, PageParts.ITEM_TEXT));
+    all.putAll(
+        StandsOn.on(
+            FRONT,
+            List.of(),
+            HEADING,
+            ICON,
+            PageParts.ITEM_TEXT,
+            PageParts.EMPHASIS,
+            PageParts.LINK));
     all.putAll(StandsOn.on(BACK, List.of(), BACK_HEADING, BACK_TEXT, BACK_ICON, BACK_BUTTON));
     return Map.copyOf(all);
   }

@@ -140,11 +140,11 @@ public final class FlipRoom implements GridRoom<FlipBoxes>, Written<FlipBoxes>, 
     to.at("flip.back", ".g-back&");
     to.at("flip.back-button", ".g-back .g-body .g-button&");
     to.at("flip.words", ".g-face>.g-body");
-    to.at("flip.heading", ".g-front>.g-body>" + Where.HEADINGS);
-    to.at("flip.back-heading", ".g-back>.g-body>" + Where.HEADINGS);
-    to.at("flip.back-text", ".g-back>.g-body>.g-copy");
-    to.at("flip.icon", ".g-front .g-icon");
-    to.at("flip.back-icon", ".g-back .g-body>.g-icon");
+    to.at("flip.heading", ".g-front&>.g-body>" + Where.HEADINGS);
+    to.at("flip.back-heading", ".g-back&>.g-body>" + Where.HEADINGS);
+    to.at("flip.back-text", ".g-back&>.g-body>.g-copy");
+    to.at("flip.icon", ".g-front& .g-icon");
+    to.at("flip.back-icon", ".g-back& .g-body>.g-icon");
     to.at("flip.turn-back", ".g-turn-back&");
     to.bare("flip.icon").bare("flip.back-icon");
   }

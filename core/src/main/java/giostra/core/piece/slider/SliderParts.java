@@ -39,7 +39,7 @@ public final class SliderParts {
 
   public static final Part SLIDE_HEADING =
       words(
-          Part.of("slider.heading", "Heading"),
+          Part.of("slider.heading", "Heading", State.HOVER),
           TypeStyle.HEADING,
           Family.DISPLAY,
           500,

@@ -2,6 +2,7 @@ package giostra.core.piece.tabs;
 
 import static giostra.core.anatomy.Initially.corners;
 import static giostra.core.anatomy.Initially.edge;
+import static giostra.core.anatomy.Initially.edged;
 import static giostra.core.anatomy.Initially.gap;
 import static giostra.core.anatomy.Initially.ground;
 import static giostra.core.anatomy.Initially.lively;
@@ -12,6 +13,7 @@ import static giostra.core.anatomy.Initially.pictured;
 import static giostra.core.anatomy.Initially.plain;
 import static giostra.core.anatomy.Initially.px;
 import static giostra.core.anatomy.Initially.rem;
+import static giostra.core.anatomy.Initially.ruled;
 import static giostra.core.anatomy.Initially.shaded;
 import static giostra.core.anatomy.Initially.size;
 import static giostra.core.anatomy.Initially.words;
@@ -37,31 +39,32 @@ public final class TabsParts {
   public static final Part TAB =
       lively(
               opacity(
-                  corners(
-                      ground(
-                          padded(
-                              gap(
-                                  words(
-                                      Part.of(
-                                          "tabs.heading",
-                                          "Heading",
-                                          State.CURRENT,
-                                          State.FOCUS,
-                                          State.HOVER,
-                                          State.PRESSED,
-                                          State.DISABLED),
-                                      TypeStyle.TEXT,
-                                      Family.TEXT,
-                                      600,
-                                      rem(1),
-                                      1.3,
-                                      ToneColour.QUIET),
+                  edged(
+                      corners(
+                          ground(
+                              padded(
+                                  gap(
+                                      words(
+                                          Part.of(
+                                              "tabs.heading",
+                                              "Heading",
+                                              State.CURRENT,
+                                              State.FOCUS,
+                                              State.HOVER,
+                                              State.PRESSED,
+                                              State.DISABLED),
+                                          TypeStyle.TEXT,
+                                          Family.TEXT,
+                                          600,
+                                          rem(1),
+                                          1.3,
+                                          ToneColour.QUIET),
+                                      rem(0.6)),
+                                  rem(0.6),
+                                  rem(1),
                                   rem(0.6)),
-                              rem(0.6),
-                              rem(1),
-                              rem(0.6)),
-                          none()),
-                      px(10)),
+                              none()),
+                          px(10))),
                   1))
           .in(State.HOVER, Property.INK, Ink.of(ToneColour.INK))
           .in(State.CURRENT, Property.INK, Ink.of(ToneColour.INK))
@@ -77,7 +80,7 @@ public final class TabsParts {
 
   /** Between two headings. */
   public static final Part DIVIDER =
-      ground(size(Part.of("tabs.divider", "Divider"), 1, 1, 12), plain(ToneColour.LINE));
+      ruled(ground(size(Part.of("tabs.divider", "Divider"), 1, 1, 12), plain(ToneColour.LINE)));
 
   public static final Part PANEL =
       shaded(
