@@ -57,7 +57,7 @@ class LayersJourney {
   private static final List<State> STATES =
       List.of(State.REST, State.FOCUS, State.HOVER, State.PRESSED);
 
-  private static final String HELD = ":is(.g-button,.g-kicker,.g-card,.g-head,.g-front,.g-number)";
+  private static final String HELD = ":is(.g-button,.g-kicker,.g-card,.g-head,.g-front,.g-figure)";
 
   /** A part, and where each item of a kind has it, as this journey knows the markup. */
   private record Seen(NodeType kind, Part part, String selector, boolean ground) {}

@@ -369,7 +369,9 @@ final class PartCss {
     add(Property.MOVES, "translate", Nudge::css);
     add(Property.GROWS, "scale", PartCss::number);
     add(
-        List.of(Property.TAKES, Property.MOVES, Property.GROWS, Property.SHADOW),
+        Stream.<Property<?>>of(Property.TAKES, Property.MOVES, Property.GROWS, Property.SHADOW)
+            .filter(part::has)
+            .toList(),
         "",
         "transition",
         look -> {

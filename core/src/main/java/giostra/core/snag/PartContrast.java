@@ -3,6 +3,7 @@ package giostra.core.snag;
 import giostra.core.anatomy.PageParts;
 import giostra.core.anatomy.StandsOn;
 import giostra.core.anatomy.Tone;
+import giostra.core.anatomy.TrackParts;
 import giostra.core.band.Band;
 import giostra.core.fit.Screen;
 import giostra.core.layout.PictureSizes;
@@ -170,7 +171,10 @@ public record PartContrast(Part part, State state, Band band, double found, doub
       if (!part.has(Property.INK) || OVER_PICTURES.contains(part.id().place())) {
         return Optional.empty();
       }
-      if (kind.stream().anyMatch(each -> OVER_PICTURES.contains(each.id().place()))
+      // The button that holds what moves by itself is of all tracks, whatever its name says.
+      if (kind.stream()
+              .filter(each -> !TrackParts.MOVING.contains(each))
+              .anyMatch(each -> OVER_PICTURES.contains(each.id().place()))
           && !part.id().place().equals("track")) {
         return Optional.empty();
       }
@@ -256,13 +260,16 @@ public record PartContrast(Part part, State state, Band band, double found, doub
           .filter(found -> found.found() < found.asked())
           .flatMap(found -> {
             Stands stands = stands(part, state, band, Optional.empty());
+            // What cannot be said of it in this state holds at rest as well.
+            Stands rest =
+                found.said() == state ? stands : stands(part, State.REST, band, Optional.empty());
             Oklch from = Oklch.of(stands.ink());
             for (int step = 1; step <= 1000; step++) {
               for (double by : new double[] {-step / 1000.0, step / 1000.0}) {
                 double light = from.lightness() + by;
                 if (light >= 0 && light <= 1) {
                   Colour tried = from.at(light).colour(255);
-                  if (stands.worst(tried) >= found.asked()) {
+                  if (Math.min(stands.worst(tried), rest.worst(tried)) >= found.asked()) {
                     return Optional.of(tried);
                   }
                 }
