@@ -3,6 +3,10 @@ package giostra.journeys;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import giostra.core.value.Ends;
+import giostra.core.piece.slider.SliderParts;
+import giostra.core.look.State;
+import giostra.core.look.Property;
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
 import giostra.core.fit.Samples;
@@ -193,7 +197,10 @@ class OverPictureJourney {
                 "desktop",
                 new Height.Fixed(Length.px(360 + random.nextInt(300))))
             .with(SliderSettings.WORDS_MEASURE, "desktop", Length.px(260 + random.nextInt(400)))
-            .with(SliderSettings.PADDING, "desktop", Length.px(16 + random.nextInt(60)))
+            .withStyle(
+                SliderParts.SLIDE_STAND.key(Property.PADDING_SIDES, State.REST),
+                "desktop",
+                Ends.both(Length.px(16 + random.nextInt(60))))
             .withStyle(
                 StyleKey.parse("slider.overlay/rest/ground"),
                 "desktop",

@@ -73,7 +73,6 @@ final class Varied {
           Map.entry("pictureWidth", new Range(25, 100, true)),
           Map.entry("wordsMeasure", new Range(300, 900, false)),
           Map.entry("headsWidth", new Range(90, 200, false)),
-          Map.entry("numberSize", new Range(24, 72, false)),
           Map.entry("leastHeight", new Range(80, 300, false)),
           Map.entry("trackHeight", new Range(240, 600, false)));
 

@@ -37,7 +37,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public final class DocumentJson {
   /** The version of the format, in {@code giostra}. */
-  public static final int VERSION = 4;
+  public static final int VERSION = 5;
 
   private static final JsonMapper MAPPER = JsonMapper.builder().build();
   private static final JsonNodeFactory MAKE = JsonNodeFactory.instance;

@@ -66,15 +66,12 @@ final class PlayersOfBefore {
       Optional<StyleKey> key = key(id);
       if (key.isPresent()) {
         JsonNode byBand = values.remove(id);
-        ObjectNode parts = within(node, "styles");
-        ObjectNode states = within(parts, key.get().part().id());
-        within(states, StyleKey.word(key.get().state())).set(key.get().property().id(), byBand);
+        ObjectNode parts = StylesJson.within(node, "styles");
+        ObjectNode states = StylesJson.within(parts, key.get().part().id());
+        StylesJson.within(states, StyleKey.word(key.get().state()))
+            .set(key.get().property().id(), byBand);
       }
     }
-  }
-
-  private static ObjectNode within(ObjectNode parent, String key) {
-    return parent.path(key) instanceof ObjectNode found ? found : parent.putObject(key);
   }
 
   /** An edit that sets such a setting sets a style. */

@@ -48,7 +48,7 @@ final class StylesJson {
     return parts;
   }
 
-  private static ObjectNode within(ObjectNode parent, String key) {
+  static ObjectNode within(ObjectNode parent, String key) {
     return parent.path(key) instanceof ObjectNode found ? found : parent.putObject(key);
   }
 

@@ -8,6 +8,9 @@ import giostra.core.value.RichKind;
 import giostra.core.value.Setting;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -28,7 +31,11 @@ public final class Upgrade {
 
   /** The first leads from version 1 to 2. */
   private static final List<Step> STEPS =
-      List.of(Upgrade::spacesAsThemselves, Upgrade::namesOfOurOwn, Upgrade::partsAndTabs);
+      List.of(
+          Upgrade::spacesAsThemselves,
+          Upgrade::namesOfOurOwn,
+          Upgrade::partsAndTabs,
+          OneHome::node);
 
   /** What settings are called since version 3, by what they were called before. */
   private static final Map<String, String> RENAMED =
@@ -80,8 +87,13 @@ public final class Upgrade {
     return copy;
   }
 
-  /** A list of edits: the nodes and documents in them. */
-  public static JsonNode edits(JsonNode json, int from) {
+  /**
+   * A list of edits: the nodes and documents in them.
+   *
+   * @param typeOf what nodes are, by their ids; empty where there is none of that id
+   */
+  public static JsonNode edits(
+      JsonNode json, int from, Function<String, Optional<NodeType>> typeOf) {
     if (check(from)) {
       return json;
     }
@@ -102,7 +114,7 @@ public final class Upgrade {
       // Which tab it was is not known any more: that one thing is not taken back.
       copy.removeIf(edit -> edit.path("setting").asString("").equals("opensOn"));
     }
-    return copy;
+    return OneHome.edits(copy, typeOf);
   }
 
   /** Whether there is nothing to do. */
@@ -121,7 +133,7 @@ public final class Upgrade {
     }
   }
 
-  private static @org.jspecify.annotations.Nullable NodeType type(String word) {
+  private static @Nullable NodeType type(String word) {
     try {
       return NodeType.named(word);
     } catch (Refused unknown) {

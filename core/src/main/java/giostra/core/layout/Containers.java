@@ -4,6 +4,7 @@ import giostra.core.band.Band;
 import giostra.core.band.Bands;
 import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
+import giostra.core.look.Part;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
@@ -95,15 +96,15 @@ public final class Containers {
   }
 
   /**
-   * What the padding of a panel leaves.
+   * What the padding of a panel leaves, as the piece says it.
    *
+   * @param panel the part that panels are
    * @param scrollbar width of a classic scrollbar in px, for which panels that scroll keep room
    */
   public static Piecewise padded(
-      Document document, Piece piece, Band band, Piecewise room, double scrollbar) {
-    double padding =
-        Resolution.value(document, piece, PanelSettings.PANEL_PADDING, band).constantPx();
-    return room.through(new Line(1, -2 * padding - gutter(document, piece, band, scrollbar)))
+      Document document, Piece piece, Part panel, Band band, Piecewise room, double scrollbar) {
+    double padding = new PartBox(panel, Resolution.scope(document, piece), band).sides();
+    return room.through(new Line(1, -padding - gutter(document, piece, band, scrollbar)))
         .atLeast(0);
   }
 

@@ -6,7 +6,6 @@ import giostra.core.fit.Samples;
 import giostra.core.layout.PictureSizes.Seen;
 import giostra.core.layout.PictureSizes.Size;
 import giostra.core.value.Colour;
-import giostra.core.value.GroundAt;
 
 /**
  * What lies under words that stand on a picture: the picture as it is cut to its box, over the
@@ -19,13 +18,31 @@ import giostra.core.value.GroundAt;
  * @param overlay over the whole box
  */
 public record OverPicture(
-    Seen seen,
-    Size size,
-    Crop.Fit fit,
-    double width,
-    double height,
-    Colour under,
-    GroundAt overlay) {
+    Seen seen, Size size, Crop.Fit fit, double width, double height, Colour under, Veil overlay) {
+  /** What lies over something, point by point. */
+  @FunctionalInterface
+  public interface Veil {
+    /** Its colour at px from the left and from above, as 0xAARRGGBB. */
+    int at(double x, double y);
+
+    /** It with another one over it. Source: Compositing and Blending 1, "source-over". */
+    default Veil under(Veil above) {
+      return (x, y) -> {
+        int top = above.at(x, y);
+        int low = at(x, y);
+        double alpha = (top >>> 24) / 255.0;
+        double rest = (low >>> 24) / 255.0 * (1 - alpha);
+        double all = alpha + rest;
+        int colour = (int) Math.round(all * 255) << 24;
+        for (int shift = 0; shift <= 16 && all > 0; shift += 8) {
+          double mixed = ((top >> shift & 255) * alpha + (low >> shift & 255) * rest) / all;
+          colour |= (int) Math.round(mixed) << shift;
+        }
+        return colour;
+      };
+    }
+  }
+
   /** Cells that say enough of what lies under words. */
   private static final int ENOUGH = 1_200;
 

@@ -5,6 +5,7 @@ import giostra.core.anatomy.PanelParts;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Flow.Spaced;
 import giostra.core.fit.Line;
+import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
@@ -53,12 +54,14 @@ public final class PanelFlows {
   /**
    * What is in a panel with the panel's padding around it.
    *
-   * @param pads how many of its padding stand above and below together
+   * @param panel the part that panels are
    */
-  public Flow padded(Piece piece, Flow inner, int pads) {
-    double padding = blocks.value(piece, PanelSettings.PANEL_PADDING).constantPx();
+  public Flow padded(Piece piece, Item item, Part panel, Flow inner) {
+    PartBox box = blocks.part(item, panel);
     double gutter = Containers.gutter(blocks.document(), piece, blocks.band(), blocks.scrollbar());
-    return inner.within(new Line(1, -2 * padding - gutter), pads * padding);
+    return inner.within(
+        new Line(1, -box.sides() - gutter),
+        box.px(Property.PADDING_ABOVE) + box.px(Property.PADDING_BELOW));
   }
 
   /** How many icons show by the heading of an item: one or none. */

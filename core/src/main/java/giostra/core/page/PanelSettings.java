@@ -35,14 +35,12 @@ public final class PanelSettings {
           "panelHeight", "Panel height", new PickKind<>(PanelHeight.class), PanelHeight.OWN);
   public static final Setting<Length> PANEL_FIXED =
       Setting.byBand("panelFixed", "Fixed height", new SizeKind(80, 1600, false), Length.px(320));
-  public static final Setting<Length> PANEL_PADDING =
-      Setting.byBand("panelPadding", "Panel padding", new SizeKind(0, 120, false), Length.px(20));
 
   /** 0 takes the level below the last heading. */
   public static final Setting<Integer> LEVEL =
       Setting.once("level", "Heading level (0 is automatic)", new WholeKind(0, 6), 0);
 
-  public static final List<Setting<?>> BY_BAND = List.of(PANEL_HEIGHT, PANEL_FIXED, PANEL_PADDING);
+  public static final List<Setting<?>> BY_BAND = List.of(PANEL_HEIGHT, PANEL_FIXED);
 
   private PanelSettings() {}
 }

@@ -114,7 +114,8 @@ public final class OnGround implements OnPicture.Standing {
     var veil = new GroundAt(overlay, here.wide(), here.high(), tone::colour);
     Colour white = new Colour(255, 255, 255, 255);
     Colour under = Resolution.tone(document, section, band).colour(ToneColour.GROUND).over(white);
-    var below = new OverPicture(seen, size, Crop.Fit.COVER, here.wide(), here.high(), under, veil);
+    var below =
+        new OverPicture(seen, size, Crop.Fit.COVER, here.wide(), here.high(), under, veil::at);
     var found = new ArrayList<Found>();
     for (Words each : here.words()) {
       Scope own = Resolution.scope(document, document.node(each.of()));

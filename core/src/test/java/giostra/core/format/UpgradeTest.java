@@ -11,25 +11,33 @@ import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.ItemSettings;
+import giostra.core.page.Node;
+import giostra.core.page.NodeType;
 import giostra.core.page.PageSettings;
+import giostra.core.page.SectionSettings;
 import giostra.core.page.TrackSettings;
 import giostra.core.piece.counters.CounterSettings;
 import giostra.core.piece.slider.SliderSettings;
 import giostra.core.value.Around;
 import giostra.core.value.Ground;
 import giostra.core.value.Length;
+import giostra.core.value.Setting;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
 /** What was written in older versions, each with a stored fixture of that version. */
 class UpgradeTest {
+  private static final Function<String, Optional<NodeType>> NOTHING = _ -> Optional.empty();
+
   private static JsonNode stored(int version) throws IOException {
     try (InputStream in = UpgradeTest.class.getResourceAsStream("document-" + version + ".json")) {
       return DocumentJson.parse(new String(in.readAllBytes(), StandardCharsets.UTF_8));
@@ -63,7 +71,7 @@ class UpgradeTest {
     var edits =
         DocumentJson.parse(
             "[{\"type\":\"AddNode\",\"parent\":\"page\",\"index\":0,\"content\":" + section + "}]");
-    List<Edit> read = EditJson.read(Upgrade.edits(edits, 1), document.bands());
+    List<Edit> read = EditJson.read(Upgrade.edits(edits, 1, NOTHING), document.bands());
     assertThat(EditJson.write(read).toString()).contains("One\u00A0two");
   }
 
@@ -99,7 +107,7 @@ class UpgradeTest {
              {"type":"SetValue","node":"cards","setting":"equalHeights","band":"phone","value":null},
              {"type":"SetValue","node":"card","setting":"showUntil","band":"","value":"2027-01-06"}]
             """);
-    List<Edit> read = EditJson.read(Upgrade.edits(edits, 2), document.bands());
+    List<Edit> read = EditJson.read(Upgrade.edits(edits, 2, NOTHING), document.bands());
     Document after = Edits.apply(document, read).document();
     assertThat(after.node("cards").values().set().get("heights"))
         .isEqualTo(Map.of("desktop", TrackSettings.Heights.ALL));
@@ -134,10 +142,74 @@ class UpgradeTest {
     var edits =
         DocumentJson.parse(
             "[{\"type\":\"SetValue\",\"node\":\"film\",\"setting\":\"timeColour\",\"band\":\"phone\",\"value\":null}]");
-    List<Edit> read = EditJson.read(Upgrade.edits(edits, 3), document.bands());
+    List<Edit> read = EditJson.read(Upgrade.edits(edits, 3, NOTHING), document.bands());
     assertThat(read)
         .containsExactly(
             new Edit.SetStyle("film", StyleKey.parse("video.time/rest/ink"), "phone", null));
+  }
+
+  @Test
+  void whatVersion4SaidInSettingsIsSaidOfParts() throws IOException {
+    Document document = DocumentJson.read(stored(4));
+    assertThat(styles(document, "tabs"))
+        .containsExactlyInAnyOrder(
+            "tabs.panel/rest/padding-above {desktop=32px, phone=1rem}",
+            "tabs.panel/rest/padding-sides {desktop=32px, phone=1rem}",
+            "tabs.panel/rest/padding-below {desktop=32px, phone=1rem}");
+    assertThat(styles(document, "questions"))
+        .containsExactlyInAnyOrder(
+            "accordion.heading-row/rest/padding-above {phone=12px}",
+            "accordion.heading-row/rest/padding-sides {phone=12px}",
+            "accordion.heading-row/rest/padding-below {phone=12px}",
+            "accordion.panel/rest/padding-sides {desktop=24px}",
+            "accordion.panel/rest/padding-below {desktop=24px}");
+    assertThat(styles(document, "boxes"))
+        .contains("flip.words/rest/padding-sides {desktop=30px}")
+        .contains("flip.front/rest/ink {desktop=#112233}")
+        .hasSize(4);
+    assertThat(styles(document, "slides"))
+        .contains("slider.stand/rest/padding-below {phone=24px}")
+        .hasSize(3);
+    assertThat(styles(document, "figures"))
+        .containsExactly("counters.number/rest/text-size {desktop=64px}");
+    assertThat(styles(document, "film")).containsExactly("video.place/rest/corners {desktop=0px}");
+    // Sections have a padding of that name, and keep it.
+    assertThat(document.node("section").values().own(SectionSettings.PADDING, "desktop"))
+        .isEqualTo(Length.px(40));
+    assertThat(DocumentJson.read(DocumentJson.text(document))).isEqualTo(document);
+  }
+
+  private static List<String> styles(Document document, String node) {
+    return document.node(node).values().styles().set().entrySet().stream()
+        .map(each -> {
+          Setting<?> setting = document.node(node).type().style(each.getKey());
+          var byBand = new java.util.TreeMap<String, Object>();
+          each.getValue().forEach((band, value) -> byBand.put(band, setting.write(value)));
+          return each.getKey().written() + " " + byBand;
+        })
+        .toList();
+  }
+
+  @Test
+  void editsOfVersion4AreTakenBackAsStylesOfWhatTheirNodeIs() throws IOException {
+    Document document = DocumentJson.read(stored(4));
+    var edits =
+        DocumentJson.parse(
+            """
+            [{"type":"SetValue","node":"slides","setting":"padding","band":"phone","value":null},
+             {"type":"SetValue","node":"section","setting":"padding","band":"desktop","value":"50px"},
+             {"type":"SetValue","node":"questions","setting":"panelPadding","band":"desktop","value":"9px"}]
+            """);
+    List<Edit> read =
+        EditJson.read(
+            Upgrade.edits(edits, 4, id -> document.find(id).map(Node::type)), document.bands());
+    Document after = Edits.apply(document, read).document();
+    assertThat(styles(after, "slides")).isEmpty();
+    assertThat(styles(after, "questions"))
+        .contains("accordion.panel/rest/padding-below {desktop=9px}")
+        .noneMatch(each -> each.startsWith("accordion.panel/rest/padding-above"));
+    assertThat(after.node("section").values().own(SectionSettings.PADDING, "desktop"))
+        .isEqualTo(Length.px(50));
   }
 
   @Test

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import giostra.core.band.Bands;
 import giostra.core.layout.Heights.Part;
 import giostra.core.layout.Heights.Reading;
+import giostra.core.look.Property;
+import giostra.core.look.State;
 import giostra.core.look.Values;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
@@ -27,19 +29,23 @@ import giostra.core.piece.carousel.Carousel;
 import giostra.core.piece.carousel.CarouselSettings;
 import giostra.core.piece.carousel.CarouselSettings.Card;
 import giostra.core.piece.carousel.CarouselSettings.Frame;
-import giostra.core.piece.counters.CounterSettings;
+import giostra.core.piece.counters.CounterParts;
 import giostra.core.piece.counters.Counters;
 import giostra.core.piece.flipboxes.FlipBoxes;
-import giostra.core.piece.flipboxes.FlipSettings;
+import giostra.core.piece.flipboxes.FlipParts;
 import giostra.core.piece.slider.Slider;
+import giostra.core.piece.slider.SliderParts;
 import giostra.core.piece.slider.SliderSettings;
 import giostra.core.piece.tabs.HeadRows;
 import giostra.core.piece.tabs.Tabs;
 import giostra.core.piece.tabs.TabsBand;
+import giostra.core.piece.tabs.TabsParts;
 import giostra.core.piece.tabs.TabsSettings;
 import giostra.core.piece.tabs.TabsSettings.HeadsRow;
+import giostra.core.value.Ends;
 import giostra.core.value.Height;
 import giostra.core.value.Length;
+import giostra.core.value.TypeSize;
 import java.util.List;
 import java.util.Optional;
 import org.assertj.core.data.Offset;
@@ -205,13 +211,19 @@ class HeightsTest {
     Values screen = values.with(SliderSettings.HEIGHT, "desktop", new Height.Screen(50));
     assertThat(height(new Slider("p", screen, List.of(slide)), Part.SLIDE, 1440))
         .isCloseTo(400, HAIR);
-    Values low =
-        values
-            .with(SliderSettings.HEIGHT, "desktop", new Height.Auto())
-            .with(SliderSettings.PADDING, "desktop", Length.px(60));
+    Values low = values.with(SliderSettings.HEIGHT, "desktop", new Height.Auto());
+    low = padded(low, SliderParts.SLIDE_STAND, 60);
     // 1.2rem + 1.6 vmin of 800 px is 32 px.
     assertThat(height(new Slider("p", low, List.of(slide)), Part.SLIDE, 1440))
         .isCloseTo(2 * 60 + 32 * 1.15, HAIR);
+  }
+
+  private static Values padded(Values values, giostra.core.look.Part part, double px) {
+    Length room = Length.px(px);
+    return values
+        .withStyle(part.key(Property.PADDING_ABOVE, State.REST), "desktop", room)
+        .withStyle(part.key(Property.PADDING_SIDES, State.REST), "desktop", Ends.both(room))
+        .withStyle(part.key(Property.PADDING_BELOW, State.REST), "desktop", room);
   }
 
   @Test
@@ -226,9 +238,7 @@ class HeightsTest {
             ItemSettings.BACK_TEXT,
             "Older than flowers.");
     Values values =
-        Values.NONE
-            .with(FlipSettings.PADDING, "desktop", Length.px(24))
-            .with(GridSettings.COLUMNS, "desktop", 3);
+        padded(Values.NONE.with(GridSettings.COLUMNS, "desktop", 3), FlipParts.WORDS, 24);
     Piece piece = new FlipBoxes("p", values, List.of(box));
     assertThat(height(piece, Part.FRONT, 1440)).isCloseTo(48 + 36 + 0.6 * REM + 22 * 1.15, HAIR);
     assertThat(height(piece, Part.BACK, 1440)).isCloseTo(48 + LINE, HAIR);
@@ -237,7 +247,11 @@ class HeightsTest {
   @Test
   void aFigureHasItsNumberOnOneLine() {
     Item figure = item("one", ItemSettings.HEADING, "lamps", ItemSettings.TO, 400.0);
-    Values values = Values.NONE.with(CounterSettings.NUMBER_SIZE, "desktop", Length.px(50));
+    Values values =
+        Values.NONE.withStyle(
+            CounterParts.NUMBER.key(Property.TEXT_SIZE, State.REST),
+            "desktop",
+            TypeSize.of(Length.px(50)));
     Piece piece = new Counters("p", values, List.of(figure));
     assertThat(height(piece, Part.FIGURE, 1440))
         .isCloseTo(2 * 0.75 * REM + 55 + 0.35 * REM + REM * 1.35, HAIR);
@@ -258,9 +272,10 @@ class HeightsTest {
                 new Column("right", Values.NONE, List.of(shot))));
     Item item = new Item("one", words(ItemSettings.TEXT, "Mist."), List.of(columns));
     Values values =
-        Values.NONE
-            .with(TabsSettings.FORM, "desktop", TabsSettings.Form.TABS)
-            .with(PanelSettings.PANEL_PADDING, "desktop", Length.px(30));
+        padded(
+            Values.NONE.with(TabsSettings.FORM, "desktop", TabsSettings.Form.TABS),
+            TabsParts.PANEL,
+            30);
     Piece piece = new Tabs("p", values, List.of(item));
     // 1120 less 2 x 30, less the gap, in halves; the picture is 4:3 as it is.
     assertThat(height(piece, Part.PANEL, 1440))

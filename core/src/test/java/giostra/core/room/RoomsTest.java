@@ -150,6 +150,8 @@ class RoomsTest {
               .filter(file -> kind.matcher(text(file)).find())
               .map(file -> ROOT.relativize(file).toString())
               .filter(file -> !file.contains("/core/piece/flipboxes/"))
+              // What was said of kinds in older documents: a new one was not yet there.
+              .filter(file -> !file.endsWith("/format/OneHome.java"))
               // Its own script, what is generated from its plan, the demo that has some.
               .filter(file -> !file.endsWith("/flip-boxes.ts") && !file.endsWith("/plan.ts"))
               .filter(file -> !file.contains("/giostra/demo/") && !file.contains("/generated/"))

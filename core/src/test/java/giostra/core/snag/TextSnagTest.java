@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import giostra.core.layout.Heights;
 import giostra.core.layout.PictureSizes;
+import giostra.core.look.Property;
+import giostra.core.look.State;
 import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
+import giostra.core.piece.counters.CounterParts;
 import giostra.core.testing.Demo;
 import java.util.Arrays;
 import java.util.List;
@@ -144,7 +147,9 @@ class TextSnagTest {
   @Test
   void aNumberWiderThanItsBoxIsFoundAndWhatBreaksIsNot() {
     // Two columns at 280 px have 112 px each; "00,000" is 3.6 times as wide as it is high.
-    Edit number = set("figures", "numberSize", "phone", "40px");
+    Edit number =
+        new Edit.SetStyle(
+            "figures", CounterParts.NUMBER.key(Property.TEXT_SIZE, State.REST), "phone", "40px");
     assertThat(found(Rule.NO_ROOM, "figures", number))
         .singleElement()
         .satisfies(snag -> {

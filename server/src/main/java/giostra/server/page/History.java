@@ -492,7 +492,10 @@ class History {
   }
 
   private static List<Edit> edits(String json, int version, Document now) {
-    return EditJson.read(Upgrade.edits(DocumentJson.parse(json), version), now.bands());
+    return EditJson.read(
+        Upgrade.edits(
+            DocumentJson.parse(json), version, id -> now.find(id).map(Node::type)),
+        now.bands());
   }
 
   // --- what meets what ---

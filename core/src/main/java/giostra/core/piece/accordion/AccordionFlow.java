@@ -73,18 +73,20 @@ final class AccordionFlow {
   Flow question(Accordion piece, Item item) {
     PartBox box = blocks.part(item, AccordionParts.QUESTION);
     Text text = box.words().of(item.values().get(ItemSettings.HEADING), locale);
-    double padding = blocks.value(piece, AccordionSettings.HEAD_PADDING).constantPx();
+    PartBox row = blocks.part(item, AccordionParts.QUESTION_ROW);
+    double sides = row.sides();
+    double down = row.px(Property.PADDING_ABOVE) + row.px(Property.PADDING_BELOW);
     boolean marked = piece.values().get(AccordionSettings.MARKER) != Marker.NONE;
     int signs = new PanelFlows(blocks).icons(piece, item);
-    double gap = blocks.part(item, AccordionParts.QUESTION_ROW).px(Property.GAP);
+    double gap = row.px(Property.GAP);
     double marker = marked ? blocks.part(item, PanelParts.MARKER).px(Property.SIZE) : 0;
     // The icon stands beside the words: its size is of the row's letters, not of theirs.
     double sign = signs * blocks.part(item, PanelParts.SIGN).em(Property.SIZE, Length.ROOT_FONT_PX);
     double taken = (marked ? marker + gap : 0) + (signs > 0 ? sign + gap : 0);
     return (width, screen) -> {
-      screen.fits(2 * padding + taken, width);
-      double words = text.height(Math.max(1, width - 2 * padding - taken), screen);
-      return Math.max(Math.max(marker, sign), words) + 2 * padding;
+      screen.fits(sides + taken, width);
+      double words = text.height(Math.max(1, width - sides - taken), screen);
+      return Math.max(Math.max(marker, sign), words) + down;
     };
   }
 
@@ -170,7 +172,6 @@ final class AccordionFlow {
                           + share.down(screen))));
     }
     Flow inner = Flow.stack(parts).narrowed(Line.of(blocks.value(piece, AccordionSettings.INNER)));
-    // What stands under its question needs no padding above.
-    return panels.padded(piece, inner, 1);
+    return panels.padded(piece, item, AccordionParts.PANEL, inner);
   }
 }

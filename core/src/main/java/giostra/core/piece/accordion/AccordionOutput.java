@@ -242,8 +242,6 @@ final class AccordionOutput {
                     : writing.value(piece, AccordionSettings.GAP, band).css());
     String head = rows + ">.g-fold>.g-fold-head";
     String panel = rows + ">.g-fold>.g-panel";
-    writing.put(head, "padding", piece, AccordionSettings.HEAD_PADDING, p -> p.css());
-    writing.put(panel, "padding", piece, PanelSettings.PANEL_PADDING, p -> p.css());
     writing.put(
         panel + ">.g-inner",
         "max-inline-size",

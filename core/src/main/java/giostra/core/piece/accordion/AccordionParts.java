@@ -61,7 +61,12 @@ public final class AccordionParts {
 
   /** Heading, icon and marker side by side. */
   public static final Part QUESTION_ROW =
-      gap(Part.of("accordion.heading-row", "Heading row"), rem(0.9));
+      padded(
+          gap(Part.of("accordion.heading-row", "Heading row"), rem(0.9)), px(20), px(20), px(20));
+
+  /** What is under a heading; the padding of that stands above it. */
+  public static final Part PANEL =
+      padded(Part.of("accordion.panel", "Panel"), px(0), px(20), px(20));
 
   /** The search box and the categories. */
   public static final Part TOOLS =
@@ -165,7 +170,7 @@ public final class AccordionParts {
 
   public static final List<Part> ALL =
       PageParts.joined(
-          List.of(ROW, QUESTION, QUESTION_ROW),
+          List.of(ROW, QUESTION, QUESTION_ROW, PANEL),
           PanelParts.ALL,
           List.of(TOOLS, SEARCH, CHIPS, CHIP, SHARE, FOUND, MARKED),
           PageParts.WORDED);

@@ -99,7 +99,7 @@ public final class AccordionRoom
   public Piecewise panel(
       Document document, Accordion piece, Band band, Piecewise outer, double scrollbar) {
     return Containers.narrowed(
-        Containers.padded(document, piece, band, outer, scrollbar),
+        Containers.padded(document, piece, AccordionParts.PANEL, band, outer, scrollbar),
         Resolution.value(document, piece, AccordionSettings.INNER, band));
   }
 
@@ -129,6 +129,7 @@ public final class AccordionRoom
     to.at("accordion.row", "details.g-fold", "details.g-fold[open]");
     to.at("accordion.heading", ".g-fold>summary&>.g-question", ".g-fold[open]>summary>.g-question");
     to.at("accordion.heading-row", ".g-fold>summary");
+    to.at("accordion.panel", "details.g-fold>.g-panel");
     to.at("accordion.tools", ".g-tools");
     to.at("accordion.search", ".g-search&");
     to.at("accordion.categories", ".g-chips");

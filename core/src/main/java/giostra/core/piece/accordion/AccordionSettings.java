@@ -82,8 +82,6 @@ public final class AccordionSettings {
       Setting.byBand("alwaysOpen", "Always open", new ToggleKind(), false);
   public static final Setting<Length> INNER =
       Setting.byBand("inner", "Inner measure", new SizeKind(120, 2560), Length.percent(100));
-  public static final Setting<Length> HEAD_PADDING =
-      Setting.byBand("headPadding", "Heading padding", new SizeKind(0, 80, false), Length.px(20));
 
   static final List<Setting<?>> ALL =
       PieceSettings.with(
@@ -108,8 +106,7 @@ public final class AccordionSettings {
                   FAQ,
                   GAP,
                   ALWAYS_OPEN,
-                  INNER,
-                  HEAD_PADDING),
+                  INNER),
               PanelSettings.BY_BAND));
 
   private AccordionSettings() {}

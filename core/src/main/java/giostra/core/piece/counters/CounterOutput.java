@@ -122,7 +122,6 @@ final class CounterOutput {
     String id = "#g-" + piece.id();
     writing.frame(piece);
     new GridOutput(writing, piece).css("flex");
-    writing.put(id + " .g-number", "font-size", piece, CounterSettings.NUMBER_SIZE, s -> s.css());
     String[] parts = {"g-sign", "g-number", "g-title"};
     String[] words = {"ICON", "NUMBER", "TITLE"};
     for (int i = 0; i < parts.length; i++) {

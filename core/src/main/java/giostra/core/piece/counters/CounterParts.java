@@ -23,9 +23,11 @@ import giostra.core.look.State;
 import giostra.core.value.DecimalKind;
 import giostra.core.value.Family;
 import giostra.core.value.Length;
+import giostra.core.value.LettersKind;
 import giostra.core.value.PickKind;
 import giostra.core.value.Slant;
 import giostra.core.value.ToneColour;
+import giostra.core.value.TypeSize;
 import giostra.core.value.TypeStyle;
 import giostra.core.value.WholeKind;
 import java.util.List;
@@ -48,13 +50,13 @@ public final class CounterParts {
                       none()),
                   px(0))));
 
-  /** How large it is says the piece. */
   public static final Part NUMBER =
       ink(
           Part.of("counters.number", "Number", State.HOVER)
               .with(Property.TYPE, new PickKind<>(TypeStyle.class), TypeStyle.FIGURE)
               .with(Property.FAMILY, new PickKind<>(Family.class), Family.DISPLAY)
               .with(Property.WEIGHT, new WholeKind(100, 900), 500)
+              .with(Property.TEXT_SIZE, new LettersKind(6, 240), TypeSize.of(px(52)))
               .with(Property.LEADING, new DecimalKind(0.8, 3), 1.1)
               .with(Property.SLANT, new PickKind<>(Slant.class), Slant.UPRIGHT),
           ToneColour.INK);

@@ -9,7 +9,6 @@ import giostra.core.value.Easings;
 import giostra.core.value.Length;
 import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
-import giostra.core.value.SizeKind;
 import giostra.core.value.Step;
 import giostra.core.value.TimeKind;
 import giostra.core.value.ToggleKind;
@@ -99,8 +98,6 @@ public final class CounterSettings {
       PieceSettings.comfort("comfortTo", "Comfortable to", 360);
   public static final Setting<Order> ORDER =
       Setting.byBand("order", "Order", new PickKind<>(Order.class), Order.ICON_NUMBER_TITLE);
-  public static final Setting<Length> NUMBER_SIZE =
-      Setting.byBand("numberSize", "Number size", new SizeKind(12, 160, false), Length.px(52));
 
   static final List<Setting<?>> ALL =
       PieceSettings.with(
@@ -120,8 +117,7 @@ public final class CounterSettings {
                   REPEAT,
                   COMFORT_FROM,
                   COMFORT_TO,
-                  ORDER,
-                  NUMBER_SIZE),
+                  ORDER),
               GridSettings.ALL));
 
   private CounterSettings() {}

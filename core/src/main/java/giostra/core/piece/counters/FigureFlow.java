@@ -9,10 +9,14 @@ import giostra.core.look.Property;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
+import giostra.core.value.TypeSize;
 import java.util.ArrayList;
 
 /** Figures as they flow in one band. */
 final class FigureFlow {
+  /** Numbers are measured once at this size, and widths scaled to it. */
+  private static final double MEASURED = 16;
+
   private final BlockFlows blocks;
   private final ItemFlows items;
 
@@ -22,16 +26,19 @@ final class FigureFlow {
   }
 
   /** The number, which never breaks; it may stand over the padding of its box. */
-  private Flow number(Counters piece, Item item, double leading, double padding) {
-    double size = blocks.value(piece, CounterSettings.NUMBER_SIZE).constantPx();
-    Face face = blocks.part(item, CounterParts.NUMBER).face();
+  private Flow number(Counters piece, Item item, double padding) {
+    PartBox box = blocks.part(item, CounterParts.NUMBER);
+    Face face = box.face();
+    double leading = box.of(Property.LEADING);
+    TypeSize letters = box.of(Property.TEXT_SIZE);
     double[] needs = {-1};
     return (width, screen) -> {
+      double size = letters.px(screen.lesser());
       if (screen.hearsOfTight()) {
         if (needs[0] < 0) {
-          needs[0] = face.figures(Counting.widest(piece, item, blocks.locale()), size);
+          needs[0] = face.figures(Counting.widest(piece, item, blocks.locale()), MEASURED);
         }
-        screen.fits(needs[0], width + padding);
+        screen.fits(needs[0] * size / MEASURED, width + padding);
       }
       return size * leading;
     };
@@ -47,9 +54,8 @@ final class FigureFlow {
     if (!sign.isEmpty()) {
       parts.add(Flow.stack(sign, 0));
     }
-    double leading = blocks.part(item, CounterParts.NUMBER).of(Property.LEADING);
     PartBox box = blocks.part(item, CounterParts.FIGURE);
-    parts.add(number(piece, item, leading, box.sides()));
+    parts.add(number(piece, item, box.sides()));
     items
         .line(item, CounterParts.TITLE, Fields.shown(piece, item, ItemSettings.HEADING))
         .ifPresent(parts::add);

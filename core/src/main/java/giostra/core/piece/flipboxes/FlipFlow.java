@@ -4,6 +4,7 @@ import giostra.core.anatomy.PageParts;
 import giostra.core.fit.Flow;
 import giostra.core.layout.BlockFlows;
 import giostra.core.layout.ItemFlows;
+import giostra.core.layout.PartBox;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.page.Fields;
@@ -79,9 +80,8 @@ final class FlipFlow {
       parts.add(items.copy(textPart, piece, item, text));
     }
     buttons.ifPresent(parts::add);
-    Flow body =
-        Flow.stack(parts, blocks.part(item, FlipParts.WORDS).px(Property.GAP))
-            .padded(blocks.value(piece, FlipSettings.PADDING).constantPx());
+    PartBox words = blocks.part(item, FlipParts.WORDS);
+    Flow body = ItemFlows.within(Flow.stack(parts, words.px(Property.GAP)), words);
     return pictured && items.pictures().find(picture).isPresent()
         ? Flow.stack(List.of(Flow.fixed(FACE_PICTURE), body), 0)
         : body;

@@ -144,7 +144,6 @@ final class FlipOutput {
     writing.frame(piece);
     new GridOutput(writing, piece).css("block");
     writing.put(id, "--g-least", piece, FlipSettings.LEAST_HEIGHT, h -> h.css());
-    writing.put(id, "--g-pad", piece, FlipSettings.PADDING, p -> p.css());
     writing
         .css()
         .put(id, "--g-time", _ -> piece.values().get(FlipSettings.DURATION).toMillis() + "ms");

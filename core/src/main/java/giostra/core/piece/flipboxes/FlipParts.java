@@ -9,6 +9,7 @@ import static giostra.core.anatomy.Initially.grounded;
 import static giostra.core.anatomy.Initially.ink;
 import static giostra.core.anatomy.Initially.lively;
 import static giostra.core.anatomy.Initially.none;
+import static giostra.core.anatomy.Initially.padded;
 import static giostra.core.anatomy.Initially.pictured;
 import static giostra.core.anatomy.Initially.plain;
 import static giostra.core.anatomy.Initially.px;
@@ -60,7 +61,8 @@ public final class FlipParts {
               ToneColour.ACCENT),
           plain(ToneColour.GROUND));
 
-  public static final Part WORDS = gap(Part.of("flip.words", "Words"), rem(0.6));
+  public static final Part WORDS =
+      padded(gap(Part.of("flip.words", "Words"), rem(0.6)), px(24), px(24), px(24));
 
   public static final Part HEADING =
       words(

@@ -52,8 +52,6 @@ public final class FlipSettings {
       PieceSettings.comfort("comfortTo", "Comfortable to", 420);
   public static final Setting<Length> LEAST_HEIGHT =
       Setting.byBand("leastHeight", "Least height", new SizeKind(80, 1200, false), Length.px(260));
-  public static final Setting<Length> PADDING =
-      Setting.byBand("padding", "Padding", new SizeKind(0, 120, false), Length.px(24));
 
   static final List<Setting<?>> ALL =
       PieceSettings.with(
@@ -68,7 +66,7 @@ public final class FlipSettings {
                   COMFORT_FROM,
                   COMFORT_TO),
               GridSettings.ALL,
-              List.of(LEAST_HEIGHT, PADDING)));
+              List.of(LEAST_HEIGHT)));
 
   private FlipSettings() {}
 }

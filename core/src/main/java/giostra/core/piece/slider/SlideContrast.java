@@ -136,6 +136,10 @@ public final class SlideContrast {
     private final Tone tone;
     private final Colour under;
     private final SlideFlow.Standing standing;
+
+    /** What the words stand on that lie over the picture; mostly nothing. */
+    private final Ground boxed;
+
     private final List<Colour> inks;
     private final List<Double> asked;
 
@@ -152,9 +156,12 @@ public final class SlideContrast {
                   instanceof Ground.Plain(Ink ink)
               ? Resolution.tone(document, piece, band).colour(ink).over(white)
               : white;
+      this.boxed = Cascade.value(SliderParts.SLIDE_WORDS, Property.GROUND, State.REST, scope, band);
       this.standing = flow.standing(piece, item, mirrored);
       List<Part> parts =
-          standing.in(1000, 1000, new Screen(1000, 1000)).stream().map(Words::part).toList();
+          standing.in(1000, 1000, new Screen(1000, 1000)).words().stream()
+              .map(Words::part)
+              .toList();
       this.inks =
           parts.stream()
               .map(part -> tone.colour(Cascade.value(part, Property.INK, State.REST, scope, band)))
@@ -166,7 +173,7 @@ public final class SlideContrast {
     /** Where all stands does not depend on the overlay: known of the widths looked at before. */
     private final Map<Integer, Placed> placed = new HashMap<>();
 
-    private record Placed(double wide, double high, List<Words> words) {}
+    private record Placed(double wide, double high, SlideFlow.Stood stood) {}
 
     private Placed placed(int width) {
       var screen = new Screen(width, Screen.USUAL_HEIGHT);
@@ -208,9 +215,20 @@ public final class SlideContrast {
       Placed here = placed.computeIfAbsent(width, this::placed);
       double wide = here.wide();
       double high = here.high();
-      var veil = new GroundAt(overlay, wide, high, tone::colour);
-      var below = new OverPicture(seen, size, fit, wide, high, under, veil);
-      List<Words> words = here.words();
+      Words box = here.stood().box();
+      var around = new GroundAt(overlay, wide, high, tone::colour);
+      var within = new GroundAt(boxed, box.width(), box.height(), tone::colour);
+      OverPicture.Veil veil = around::at;
+      var below =
+          new OverPicture(
+              seen,
+              size,
+              fit,
+              wide,
+              high,
+              under,
+              veil.under((x, y) -> within.at(x - box.x(), y - box.y())));
+      List<Words> words = here.stood().words();
       return IntStream.range(0, words.size())
           .mapToObj(i -> {
             Words each = words.get(i);

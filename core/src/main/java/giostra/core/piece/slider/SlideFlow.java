@@ -8,6 +8,7 @@ import giostra.core.fit.Piecewise;
 import giostra.core.fit.Screen;
 import giostra.core.layout.BlockFlows;
 import giostra.core.layout.ItemFlows;
+import giostra.core.layout.PartBox;
 import giostra.core.layout.Resolution;
 import giostra.core.layout.TrackBand;
 import giostra.core.look.Part;
@@ -18,6 +19,7 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.PieceSettings;
 import giostra.core.piece.slider.SliderSettings.PictureSide;
 import giostra.core.piece.slider.SliderSettings.PictureUse;
+import giostra.core.value.Ends;
 import giostra.core.value.Height;
 import giostra.core.value.Length;
 import java.util.ArrayList;
@@ -36,9 +38,11 @@ final class SlideFlow {
 
   Flow slide(Slider piece, Item item) {
     List<Spaced> parts = stacked(piece, item);
-    double padding = blocks.value(piece, SliderSettings.PADDING).constantPx();
     Length content = blocks.value(piece, SliderSettings.WORDS_MEASURE);
-    Flow stand = Flow.stack(parts).narrowed(Line.of(content)).padded(padding);
+    Flow box = ItemFlows.within(Flow.stack(parts), blocks.part(item, SliderParts.SLIDE_WORDS));
+    Flow stand =
+        ItemFlows.within(
+            box.narrowed(Line.of(content)), blocks.part(item, SliderParts.SLIDE_STAND));
     Height height = blocks.value(piece, SliderSettings.HEIGHT);
     Flow least = (width, screen) -> height.px(width, screen.height(), screen.large());
     boolean pictured = items.picture(piece, item.values().get(ItemSettings.PICTURE)).isPresent();
@@ -64,6 +68,13 @@ final class SlideFlow {
    */
   record Words(Part part, double x, double y, double width, double height) {}
 
+  /**
+   * All of them.
+   *
+   * @param box what they stand in, with its padding
+   */
+  record Stood(Words box, List<Words> words) {}
+
   /** Where the words of a slide stand whose picture is under them; prepared for many widths. */
   interface Standing {
     /**
@@ -72,7 +83,7 @@ final class SlideFlow {
      * @param width of the slide, px
      * @param height of the slide, px
      */
-    List<Words> in(double width, double height, Screen screen);
+    Stood in(double width, double height, Screen screen);
   }
 
   /**
@@ -81,8 +92,17 @@ final class SlideFlow {
    * @param mirrored whether one reads from right to left
    */
   Standing standing(Slider piece, Item item, boolean mirrored) {
-    double padding = blocks.value(piece, SliderSettings.PADDING).constantPx();
-    double gap = blocks.part(item, SliderParts.SLIDE_WORDS).px(Property.GAP);
+    PartBox stand = blocks.part(item, SliderParts.SLIDE_STAND);
+    Ends around = stand.of(Property.PADDING_SIDES);
+    double left = (mirrored ? around.end() : around.start()).constantPx();
+    double over = stand.px(Property.PADDING_ABOVE);
+    double under = stand.px(Property.PADDING_BELOW);
+    PartBox words = blocks.part(item, SliderParts.SLIDE_WORDS);
+    Ends within = words.of(Property.PADDING_SIDES);
+    double inset = (mirrored ? within.end() : within.start()).constantPx();
+    double top = words.px(Property.PADDING_ABOVE);
+    double down = top + words.px(Property.PADDING_BELOW);
+    double gap = words.px(Property.GAP);
     Length measure = blocks.value(piece, SliderSettings.WORDS_MEASURE);
     SliderSettings.Place place = blocks.value(piece, SliderSettings.PLACE);
     double side =
@@ -95,11 +115,15 @@ final class SlideFlow {
     Optional<Flow> icon = items.icon(piece, item, PageParts.ICON);
     Flow stack = Flow.stack(stacked(piece, item));
     return (width, height, screen) -> {
-      double room = Math.max(1, width - 2 * padding);
-      double box = Math.min(room, measure.in(room));
-      double x = padding + (room - box) * (mirrored ? 1 - place.across() : place.across());
-      double all = stack.height(box, screen);
-      double y = padding + (height - 2 * padding - all) * place.down();
+      double room = Math.max(1, width - stand.sides());
+      double wider = Math.min(room, measure.in(room));
+      double x = left + (room - wider) * (mirrored ? 1 - place.across() : place.across());
+      double box = Math.max(1, wider - words.sides());
+      double all = stack.height(box, screen) + down;
+      double y = over + (height - over - under - all) * place.down();
+      var stood = new Words(SliderParts.SLIDE_WORDS, x, y, wider, all);
+      x += inset;
+      y += top;
       y += icon.map(sign -> sign.height(box, screen) + gap).orElse(0.0);
       var found = new ArrayList<Words>();
       for (ItemFlows.Said each : said) {
@@ -108,7 +132,7 @@ final class SlideFlow {
         found.add(new Words(each.part(), x + (box - wide) * side, y, wide, high));
         y += high + gap;
       }
-      return found;
+      return new Stood(stood, found);
     };
   }
 

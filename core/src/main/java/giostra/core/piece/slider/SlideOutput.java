@@ -243,7 +243,6 @@ final class SlideOutput {
 
   private void contentCss() {
     String stand = id + " .g-stand";
-    writing.put(stand, "padding", piece, SliderSettings.PADDING, p -> p.css());
     writing.put(
         stand,
         "place-items",

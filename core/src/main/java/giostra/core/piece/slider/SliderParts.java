@@ -1,13 +1,17 @@
 package giostra.core.piece.slider;
 
 import static giostra.core.anatomy.Initially.corners;
+import static giostra.core.anatomy.Initially.edged;
 import static giostra.core.anatomy.Initially.gap;
 import static giostra.core.anatomy.Initially.ground;
 import static giostra.core.anatomy.Initially.ink;
+import static giostra.core.anatomy.Initially.none;
+import static giostra.core.anatomy.Initially.padded;
 import static giostra.core.anatomy.Initially.plain;
 import static giostra.core.anatomy.Initially.px;
 import static giostra.core.anatomy.Initially.rem;
 import static giostra.core.anatomy.Initially.room;
+import static giostra.core.anatomy.Initially.shaded;
 import static giostra.core.anatomy.Initially.words;
 
 import giostra.core.anatomy.PageParts;
@@ -35,7 +39,18 @@ public final class SliderParts {
           Part.of("slider.overlay", "Overlay"),
           Ground.parse("linear-gradient(180deg,#0a141266,#0a1412a8)"));
 
-  public static final Part SLIDE_WORDS = gap(Part.of("slider.words", "Words"), rem(0.7));
+  /** What is kept free between the edges of a slide and its words. */
+  public static final Part SLIDE_STAND =
+      padded(Part.of("slider.stand", "Room around the words"), px(48), px(48), px(48));
+
+  public static final Part SLIDE_WORDS =
+      shaded(
+          edged(
+              corners(
+                  ground(
+                      padded(gap(Part.of("slider.words", "Words"), rem(0.7)), px(0), px(0), px(0)),
+                      none()),
+                  px(0))));
 
   public static final Part SLIDE_HEADING =
       words(
@@ -52,7 +67,14 @@ public final class SliderParts {
 
   public static final List<Part> ALL =
       PageParts.joined(
-          List.of(SLIDE, SLIDE_OVERLAY, SLIDE_WORDS, SLIDE_HEADING, SLIDE_BUTTONS, PageParts.ICON),
+          List.of(
+              SLIDE,
+              SLIDE_OVERLAY,
+              SLIDE_STAND,
+              SLIDE_WORDS,
+              SLIDE_HEADING,
+              SLIDE_BUTTONS,
+              PageParts.ICON),
           PageParts.WORDED,
           TrackParts.MOVING);
 

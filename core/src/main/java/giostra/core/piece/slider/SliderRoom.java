@@ -171,6 +171,7 @@ public final class SliderRoom implements TrackRoom<Slider>, TrackWritten<Slider>
   public void places(Where.Places to) {
     to.at("slider.slide", ".g-slide&");
     to.at("slider.overlay", ".g-slide>.g-shot::after");
+    to.at("slider.stand", ".g-stand");
     to.at("slider.words", ".g-copybox");
     to.at("slider.heading", ".g-slide& .g-copybox>" + Where.HEADINGS);
     to.at("slider.buttons", ".g-copybox>.g-buttons");

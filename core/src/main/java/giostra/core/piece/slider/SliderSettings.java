@@ -82,8 +82,6 @@ public final class SliderSettings {
       Setting.byBand("height", "Height", new TallKind(120, 1600), new Height.Fixed(Length.px(520)));
   public static final Setting<Length> WORDS_MEASURE =
       Setting.byBand("wordsMeasure", "Words’ measure", new SizeKind(120, 2560), Length.px(520));
-  public static final Setting<Length> PADDING =
-      Setting.byBand("padding", "Padding", new SizeKind(0, 200, false), Length.px(48));
   public static final Setting<Place> PLACE =
       Setting.byBand("place", "Content stands", new PickKind<>(Place.class), Place.START);
   public static final Setting<WholeLink> WHOLE_LINK =
@@ -110,7 +108,6 @@ public final class SliderSettings {
                   PICTURE_SHARE,
                   WORDS_MEASURE,
                   PLACE,
-                  PADDING,
                   TrackSettings.GAP,
                   TrackSettings.ENDLESS,
                   TrackSettings.AXIS,

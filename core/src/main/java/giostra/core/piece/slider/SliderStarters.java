@@ -14,6 +14,7 @@ import giostra.core.page.TrackSettings;
 import giostra.core.value.Change;
 import giostra.core.value.Change.Manner;
 import giostra.core.value.Changes;
+import giostra.core.value.Ends;
 import giostra.core.value.Ground;
 import giostra.core.value.Height;
 import giostra.core.value.Length;
@@ -73,27 +74,37 @@ final class SliderStarters {
               "Blankets in the chest, gulls on the rail, breakfast whenever.",
               "See the deck"));
 
+  /** With room around the words of slides. */
+  private static Values stood(Values values, String band, double px) {
+    Length room = Length.px(px);
+    return values
+        .withStyle(stand(Property.PADDING_ABOVE), band, room)
+        .withStyle(stand(Property.PADDING_SIDES), band, Ends.both(room))
+        .withStyle(stand(Property.PADDING_BELOW), band, room);
+  }
+
+  private static StyleKey stand(Property<?> property) {
+    return SliderParts.SLIDE_STAND.key(property, State.REST);
+  }
+
   /** All of them. */
   static List<Starter> all() {
     Values wide =
-        Starters.named("Openings")
+        stood(stood(Starters.named("Openings"), "phone", 24), "desktop", 104)
             .with(PieceSettings.EXTENT, "desktop", SectionSettings.Extent.EDGE)
             .with(SliderSettings.HEIGHT, "desktop", new Height.Screen(70))
             .with(SliderSettings.HEIGHT, "phone", new Height.Screen(80))
-            .with(SliderSettings.PADDING, "phone", Length.px(24))
-            .with(SliderSettings.PADDING, "desktop", Length.px(104))
             .with(SliderSettings.ARROWS, "phone", TrackSettings.Arrows.NONE)
             .with(TrackSettings.ENDLESS, "desktop", true)
             // Dark enough for words of these pictures at every width, and no more.
             .withStyle(OVERLAY, "desktop", Ground.parse(WIDE_OVERLAY))
             .withStyle(OVERLAY, "tablet", Ground.parse(NARROW_OVERLAY));
     Values beside =
-        Starters.named("Openings")
+        stood(Starters.named("Openings"), "phone", 24)
             .with(SliderSettings.PICTURE_USE, "desktop", SliderSettings.PictureUse.BESIDE)
             .with(SliderSettings.PICTURE_SIDE, "desktop", SliderSettings.PictureSide.ALTERNATE)
             .with(SliderSettings.PICTURE_SIDE, "phone", SliderSettings.PictureSide.ABOVE)
             .with(SliderSettings.HEIGHT, "phone", new Height.Auto())
-            .with(SliderSettings.PADDING, "phone", Length.px(24))
             .with(SliderSettings.ARROWS, "desktop", TrackSettings.Arrows.BELOW);
     return List.of(
         new Starter(

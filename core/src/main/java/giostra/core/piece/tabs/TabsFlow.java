@@ -282,7 +282,7 @@ final class TabsFlow {
         .line(item, PageParts.SUBHEADING, Fields.shown(piece, item, ItemSettings.SUBHEADING))
         .ifPresent(text -> parts.add(new Spaced(kicked ? 0 : between, text)));
     parts.addAll(panels.content(piece, item));
-    return panels.padded(piece, Flow.stack(parts), 2);
+    return panels.padded(piece, item, TabsParts.PANEL, Flow.stack(parts));
   }
 
   /** Icons and thumbnails that stand by a heading; how many of them. */

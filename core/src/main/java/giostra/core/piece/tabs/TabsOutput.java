@@ -409,7 +409,6 @@ final class TabsOutput {
   private void panels() {
     String panels = id + ">.g-set>.g-panels";
     String panel = panels + ">.g-tab>.g-panel";
-    writing.put(panel, "padding", piece, PanelSettings.PANEL_PADDING, p -> p.css());
     boolean tallest = bands.stream().anyMatch(b -> height(b) == PanelHeight.TALLEST && !b.folds());
     if (tallest) {
       // All lie in one cell, so that the tallest gives the height; those that do not show are not

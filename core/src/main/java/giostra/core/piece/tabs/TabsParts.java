@@ -86,7 +86,9 @@ public final class TabsParts {
       shaded(
           corners(
               edge(
-                  pictured(Part.of("tabs.panel", "Panel"), plain(ToneColour.RAISED)),
+                  pictured(
+                      padded(Part.of("tabs.panel", "Panel"), px(20), px(20), px(20)),
+                      plain(ToneColour.RAISED)),
                   1,
                   Ink.of(ToneColour.LINE)),
               px(14)));

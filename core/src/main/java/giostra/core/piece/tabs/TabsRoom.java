@@ -100,7 +100,7 @@ public final class TabsRoom implements PanelRoom<Tabs>, Written<Tabs>, Judged<Ta
   public Piecewise panel(
       Document document, Tabs piece, Band band, Piecewise outer, double scrollbar) {
     Piecewise beside = TabsBand.beside(document, piece, band, outer);
-    return Containers.padded(document, piece, band, beside, scrollbar);
+    return Containers.padded(document, piece, TabsParts.PANEL, band, beside, scrollbar);
   }
 
   @Override

@@ -411,7 +411,6 @@ final class VideoOutput {
     String id = "#g-" + piece.id();
     writing.frame(piece);
     new GridOutput(writing, piece).css("flex");
-    writing.put(id, "--g-corners", piece, VideoSettings.CORNERS, size -> size.css());
     int darken = piece.values().get(VideoSettings.DARKEN);
     writing.css().put(id, "--g-darken", _ -> darken + "%");
     PictureSizes sizes = writing.pictures().sizes();

@@ -113,7 +113,10 @@ public final class VideoParts {
 
   /** The place of a clip while it has no poster, or none that is there. */
   public static final Part PLACE =
-      Initially.ground(Part.of("video.place", "Place of a clip"), Initially.plain(ToneColour.LINE));
+      Initially.corners(
+          Initially.ground(
+              Part.of("video.place", "Place of a clip"), Initially.plain(ToneColour.LINE)),
+          Initially.px(14));
 
   /** What is beside a clip that has another shape than its place. */
   public static final Part BESIDE =

@@ -7,7 +7,6 @@ import giostra.core.value.Length;
 import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
 import giostra.core.value.SeveralKind;
-import giostra.core.value.SizeKind;
 import giostra.core.value.ToggleKind;
 import giostra.core.value.WholeKind;
 import java.util.List;
@@ -71,8 +70,6 @@ public final class VideoSettings {
       PieceSettings.comfort("comfortTo", "Comfortable to", 1280);
   public static final Setting<Ratio> RATIO =
       Setting.byBand("ratio", "Shape", new PickKind<>(Ratio.class), Ratio.AS_CLIP);
-  public static final Setting<Length> CORNERS =
-      Setting.byBand("corners", "Corners", new SizeKind(0, 200, false), Length.px(14));
 
   static final List<Setting<?>> ALL =
       PieceSettings.with(
@@ -86,7 +83,6 @@ public final class VideoSettings {
               COMFORT_FROM,
               COMFORT_TO,
               RATIO,
-              CORNERS,
               GridSettings.COLUMNS,
               GridSettings.GAP,
               GridSettings.LAST_ROW));
