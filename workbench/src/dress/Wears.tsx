@@ -4,6 +4,7 @@ import {
   ClipboardPaste,
   Copy,
   Layers2,
+  ListChecks,
   Palette,
   Shirt,
 } from 'lucide-react';
@@ -13,6 +14,7 @@ import { isPiece, useBench } from '../bench/context';
 import { text } from '../bench/document';
 import { Fonts } from './Fonts';
 import { NewTone } from './NewTone';
+import { Several } from './Several';
 import { keepStyles, keptStyles, putStyles, stylesOf } from './styles';
 import { TypeScale } from './TypeScale';
 
@@ -36,7 +38,7 @@ const LETTERED = new Set(['type', 'page', 'copy']);
 export function Wears({ board, bead, subject, by, open, onOpen, traced, onTraced }: Props) {
   const { session, catalogue } = useBench();
   const [kept, setKept] = useState(() => keptStyles() !== undefined);
-  const [making, setMaking] = useState<'tone' | 'scale' | 'fonts'>();
+  const [making, setMaking] = useState<'tone' | 'scale' | 'fonts' | 'several'>();
   const departs = bead.departures;
   const { with: shared } = board;
   const name = shared?.type === 'look' ? shared.name : '';
@@ -107,6 +109,16 @@ export function Wears({ board, bead, subject, by, open, onOpen, traced, onTraced
       </button>
       <button
         type="button"
+        className="tool"
+        aria-label="Paste onto several"
+        title="Paste what was copied onto several at once"
+        disabled={!kept}
+        onClick={() => setMaking('several')}
+      >
+        <ListChecks size={15} aria-hidden />
+      </button>
+      <button
+        type="button"
         className="btn btn-sm wardrobe-open"
         aria-pressed={traced}
         title="Hold the page against a picture"
@@ -145,6 +157,13 @@ export function Wears({ board, bead, subject, by, open, onOpen, traced, onTraced
         >
           <ALargeSmall size={14} aria-hidden /> <span className="wide-words">Type scale</span>
         </button>
+      )}
+      {making === 'several' && (
+        <Several
+          bead={bead}
+          bands={board.bands.map((each) => each.id)}
+          onClose={() => setMaking(undefined)}
+        />
       )}
       {making === 'tone' && <NewTone onClose={() => setMaking(undefined)} />}
       {making === 'fonts' && <Fonts onClose={() => setMaking(undefined)} />}

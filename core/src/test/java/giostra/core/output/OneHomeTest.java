@@ -15,6 +15,7 @@ import giostra.core.page.Page;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.testing.Demo;
+import giostra.core.testing.Runs;
 import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
@@ -80,11 +81,16 @@ class OneHomeTest {
           "#123456",
           "anchor");
 
-  private record Said(String element, String property) {}
+  private record Said(Element element, String pseudo, String property) {
+    @Override
+    public String toString() {
+      return element.cssSelector() + pseudo + ", " + property;
+    }
+  }
 
   private static Set<Object> values(Setting<?> setting) {
     return switch (setting.kind()) {
-      case PickKind<?> pick -> pick.words().stream().limit(4).collect(Collectors.toSet());
+      case PickKind<?> pick -> pick.words().stream().limit(Runs.of(2, 20)).collect(Collectors.toSet());
       case ToggleKind _ -> Set.of(true, false);
       default -> Set.copyOf(TRIED);
     };
@@ -227,7 +233,7 @@ class OneHomeTest {
         String pseudo = pseudo(selector);
         for (Element each : elements) {
           LONG.getOrDefault(property, List.of(property))
-              .forEach(name -> all.add(new Said(each.cssSelector() + pseudo, name)));
+              .forEach(name -> all.add(new Said(each, pseudo, name)));
         }
         return;
       }
@@ -242,7 +248,7 @@ class OneHomeTest {
             for (Element each : elements(rule[0])) {
               if (elements.contains(each) || each.parents().stream().anyMatch(elements::contains)) {
                 LONG.getOrDefault(name, List.of(name))
-                    .forEach(one -> all.add(new Said(each.cssSelector() + pseudo(rule[0]), one)));
+                    .forEach(one -> all.add(new Said(each, pseudo(rule[0]), one)));
               }
             }
           }

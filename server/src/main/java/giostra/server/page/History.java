@@ -493,8 +493,7 @@ class History {
 
   private static List<Edit> edits(String json, int version, Document now) {
     return EditJson.read(
-        Upgrade.edits(
-            DocumentJson.parse(json), version, id -> now.find(id).map(Node::type)),
+        Upgrade.edits(DocumentJson.parse(json), version, id -> now.find(id).map(Node::type)),
         now.bands());
   }
 
