@@ -13,12 +13,14 @@ import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.look.State;
 import giostra.core.look.StyleKey;
+import giostra.core.output.Found;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Site;
 import giostra.core.piece.video.VideoParts;
 import giostra.core.value.Colour;
 import giostra.core.value.Ink;
+import giostra.core.value.Length;
 import giostra.core.value.Require;
 import giostra.core.value.SizeKind;
 import giostra.core.value.ToneColour;
@@ -34,6 +36,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -345,6 +348,112 @@ class LooksJourney {
       }
     }
     System.out.printf("measured: 400 steps of colours, worst channel off by %d of 255%n", worst);
+  }
+
+  /**
+   * What the catalogue says of a part that nobody has dressed is what the browser has: of the first
+   * element that shows it, in the tone that it stands in.
+   */
+  @Test
+  void whatPartsAreInitiallyIsWhatTheBrowserHas(Api api, Page page) throws IOException {
+    Document document = document();
+    page.setViewportSize(1280, 900);
+    page.navigate(api.publish(api.newPage(api.copyOfDemo(), document)));
+    page.waitForFunction(
+        "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
+    var wrong = new ArrayList<String>();
+    int looked = 0;
+    for (Part part : Anatomy.EVERY) {
+      String elements = Found.of(part).elements();
+      if (elements.isEmpty()
+          || APART.contains(part.id().id())
+          || VideoParts.PLAYER.contains(part)
+          || DRAWN.contains(part.id().id())
+          || part.id().place().equals("tone")) {
+        continue;
+      }
+      Map<?, ?> seen =
+          (Map<?, ?>) page.evaluate(INITIALLY, List.of(elements, Found.of(part).current()));
+      if (seen == null) {
+        continue;
+      }
+      for (Map.Entry<String, String> each : initially(part, seen).entrySet()) {
+        looked++;
+        String has = String.valueOf(seen.get(each.getKey()));
+        if (!each.getValue().equals(has)) {
+          wrong.add(part + " " + each.getKey() + " is " + has + ", not " + each.getValue());
+        }
+      }
+    }
+    System.out.printf("measured: %d initial values of parts as the catalogue says%n", looked);
+    assertThat(wrong).isEmpty();
+    assertThat(looked).isGreaterThan(150);
+  }
+
+  /** What is drawn before an element, and has nothing of the element's own; or is a picture. */
+  private static final Set<String> DRAWN =
+      Set.of("quotation.mark", "track.bar", "track.thumbnail");
+
+  /** The first element that shows a part at rest, and what it has. */
+  private static final String INITIALLY =
+      """
+      ([elements, current]) => {
+        const now = new Set(current ? document.querySelectorAll(current) : []);
+        const seen = [...document.querySelectorAll(elements)].find((each) =>
+          !now.has(each) && each.getClientRects().length > 0
+            && !each.matches(':disabled,[aria-disabled=true]'));
+        if (!seen) return null;
+        const style = getComputedStyle(seen);
+        const tone = (name) => {
+          const within = seen.matches('input,select,textarea') ? seen.parentElement : seen;
+          const probe = within.appendChild(document.createElement('i'));
+          probe.style.color = `var(${name})`;
+          const colour = getComputedStyle(probe).color;
+          probe.remove();
+          return colour;
+        };
+        return {
+          ink: style.color, weight: style.fontWeight,
+          leading: String(Math.round(parseFloat(style.lineHeight) / parseFloat(style.fontSize) * 100) / 100),
+          slant: style.fontStyle, size: style.fontSize, ground: style.backgroundColor,
+          'padding-above': style.paddingTop, 'padding-below': style.paddingBottom,
+          corners: style.borderTopLeftRadius, case: style.textTransform, tag: seen.className,
+          tones: Object.fromEntries(
+            ['under', 'card', 'ink', 'soft', 'mark', 'line', 'ring'].map((n) => ['--g-' + n, tone('--g-' + n)])),
+        };
+      }
+      """;
+
+  private static Map<String, String> initially(Part part, Map<?, ?> seen) {
+    Map<?, ?> tones = (Map<?, ?>) Objects.requireNonNull(seen.get("tones"));
+    var all = new LinkedHashMap<String, String>();
+    if (part.has(Property.INK)
+        && part.setting(Property.INK).initial() instanceof Ink.Named(var name, int step, _)
+        && step == 0) {
+      all.put("ink", String.valueOf(tones.get(name.variable())));
+    }
+    if (part.has(Property.WEIGHT)) {
+      all.put("weight", Integer.toString(part.setting(Property.WEIGHT).initial()));
+    }
+    if (part.has(Property.LEADING)) {
+      all.put("leading", Require.number(part.setting(Property.LEADING).initial()));
+    }
+    if (part.has(Property.SLANT)) {
+      all.put("slant", part.setting(Property.SLANT).initial().css());
+    }
+    if (part.has(Property.CASE)) {
+      all.put("case", part.setting(Property.CASE).initial().css());
+    }
+    for (Property<Length> each : List.of(Property.PADDING_ABOVE, Property.PADDING_BELOW)) {
+      if (part.has(each) && part.setting(each).initial().unit() != Length.Unit.EM) {
+        all.put(each.id(), Require.number(part.setting(each).initial().constantPx()) + "px");
+      }
+    }
+    if (part.has(Property.TEXT_SIZE)
+        && part.setting(Property.TEXT_SIZE).initial().css().matches("[\\d.]+(px|rem)")) {
+      all.put("size", Require.number(part.setting(Property.TEXT_SIZE).initial().px(900)) + "px");
+    }
+    return all;
   }
 
   /** The state in which all of the page is held when it shows; what is current is so at rest. */

@@ -90,7 +90,8 @@ class OneHomeTest {
 
   private static Set<Object> values(Setting<?> setting) {
     return switch (setting.kind()) {
-      case PickKind<?> pick -> pick.words().stream().limit(Runs.of(2, 20)).collect(Collectors.toSet());
+      case PickKind<?> pick ->
+          pick.words().stream().limit(Runs.of(2, 20)).collect(Collectors.toSet());
       case ToggleKind _ -> Set.of(true, false);
       default -> Set.copyOf(TRIED);
     };

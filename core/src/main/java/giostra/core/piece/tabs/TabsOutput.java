@@ -350,6 +350,8 @@ final class TabsOutput {
     }
     String head = id + ">.g-set>.g-heads>.g-head";
     writing.put(head, "--g-inset", piece, TabsSettings.DIVIDER_INSET, i -> i.css());
+    writing.put(
+        head, "--g-half", piece, TabsSettings.HEADS_GAP, gap -> "calc(" + gap.css() + "/2)");
     each(head, "--g-lie", b -> beside(b) ? "across" : "up");
     for (int i = 0; i < items.size(); i++) {
       int at = i;
