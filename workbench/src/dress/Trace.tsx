@@ -38,6 +38,15 @@ interface Props {
   onClose(): void;
 }
 
+/** How large a picture is; nothing where it cannot be read. */
+async function sizeOf(address: string): Promise<Size | undefined> {
+  try {
+    return await createImageBitmap(await (await fetch(address)).blob());
+  } catch {
+    return undefined;
+  }
+}
+
 /** A picture over the stage that the page is held against, one for each band. */
 export function Trace({ take, onClose }: Props) {
   const { page, media, session, width, chosen, toStage, catalogue } = useBench();
@@ -63,8 +72,10 @@ export function Trace({ take, onClose }: Props) {
     session.edit(edits);
   };
   const away = () => set({ trace: null, traceWide: null, traceLeft: null, traceTop: null });
-  const put = async (id: string, natural: Size | undefined) => {
+  const put = async (id: string, listed: Size | undefined) => {
     if (id === '') return away();
+    // One that has just come in is not yet in the list.
+    const natural = listed ?? (await sizeOf(fileAt(page.siteId, id)));
     // Of screens with more px to a px of CSS: as wide as the stage.
     const across = Math.round(width);
     const drawn = Math.max(20, Math.min(natural?.width || across, across));

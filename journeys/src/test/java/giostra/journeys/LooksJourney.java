@@ -391,8 +391,7 @@ class LooksJourney {
   }
 
   /** What is drawn before an element, and has nothing of the element's own; or is a picture. */
-  private static final Set<String> DRAWN =
-      Set.of("quotation.mark", "track.bar", "track.thumbnail");
+  private static final Set<String> DRAWN = Set.of("quotation.mark", "track.bar", "track.thumbnail");
 
   /** The first element that shows a part at rest, and what it has. */
   private static final String INITIALLY =

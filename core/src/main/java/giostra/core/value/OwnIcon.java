@@ -55,6 +55,16 @@ public final class OwnIcon {
           "height",
           "points",
           "transform",
+          "viewbox",
+          "offset",
+          "stop-color",
+          "stop-opacity",
+          "gradientunits",
+          "gradienttransform",
+          "id");
+
+  private static final Set<String> PAINT =
+      Set.of(
           "fill",
           "fill-rule",
           "fill-opacity",
@@ -66,14 +76,7 @@ public final class OwnIcon {
           "stroke-miterlimit",
           "stroke-dasharray",
           "stroke-opacity",
-          "opacity",
-          "viewbox",
-          "offset",
-          "stop-color",
-          "stop-opacity",
-          "gradientunits",
-          "gradienttransform",
-          "id");
+          "opacity");
 
   private OwnIcon() {}
 
@@ -126,9 +129,28 @@ public final class OwnIcon {
     }
     parsed.outputSettings().prettyPrint(false).syntax(Document.OutputSettings.Syntax.xml);
     svg.select("title, desc").remove();
+    paintWithin(svg);
     svg.clearAttributes();
     svg.attr("viewBox", box);
     return svg.outerHtml();
+  }
+
+  /**
+   * What the outermost element says of paint, a group within it says: pages paint the outermost
+   * one. Icons made of lines say there that they are not filled.
+   */
+  private static void paintWithin(Element svg) {
+    var group = new Element("g");
+    for (Attribute attribute : svg.attributes().asList()) {
+      if (PAINT.contains(attribute.getKey().toLowerCase(java.util.Locale.ROOT))) {
+        group.attr(attribute.getKey(), attribute.getValue());
+      }
+    }
+    if (!group.attributes().isEmpty()) {
+      svg.childNodesCopy().forEach(group::appendChild);
+      svg.empty();
+      svg.appendChild(group);
+    }
   }
 
   private static void check(Element each) {
@@ -156,7 +178,7 @@ public final class OwnIcon {
         throw new Refused("icon", name + "=" + shortened(value), "without addresses");
       } else if (name.endsWith("href") || name.equals("style")) {
         throw new Refused("icon", name + "=" + shortened(value), "without " + name);
-      } else if (!ATTRIBUTES.contains(name)) {
+      } else if (!ATTRIBUTES.contains(name) && !PAINT.contains(name)) {
         throw new Refused("icon", name, "made of shapes, their paint and their places only");
       }
     }

@@ -55,4 +55,17 @@ class OwnIconTest {
     assertThat(clean).startsWith("<svg viewBox=\"0 0 32 32\">").contains("<circle", "url(#a)");
     assertThat(OwnIcon.clean(clean)).isEqualTo(clean);
   }
+
+  @Test
+  void whatTheOutermostElementSaysOfPaintIsKeptInAGroup() {
+    String lines =
+        "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"24\" height=\"24\" viewBox=\"0 0 24 24\""
+            + " fill=\"none\" stroke=\"currentColor\" stroke-width=\"2\"><path d=\"M4 20L20 4\"/></svg>";
+    String clean = OwnIcon.clean(lines);
+    assertThat(clean)
+        .isEqualTo(
+            "<svg viewBox=\"0 0 24 24\"><g fill=\"none\" stroke=\"currentColor\" stroke-width=\"2\">"
+                + "<path d=\"M4 20L20 4\" /></g></svg>");
+    assertThat(OwnIcon.clean(clean)).isEqualTo(clean);
+  }
 }
