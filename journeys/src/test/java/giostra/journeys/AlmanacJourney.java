@@ -274,6 +274,7 @@ class AlmanacJourney {
     Page page = bench.page();
     bench.button("Close the trace").click();
     bench.bead("Panel").click();
+    bench.button("bands").click();
     bench.set("year", "tabs.panel/rest/padding-sides", "phone", "18");
     bench.saved();
     bench.button("Wardrobe").click();

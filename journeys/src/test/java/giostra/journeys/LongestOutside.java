@@ -36,6 +36,7 @@ public final class LongestOutside implements ClassOrderer {
           "ContentJourney",
           "ProveJourney",
           "TraceJourney",
+          "AlmanacJourney",
           "ChangesJourney",
           "PartsJourney",
           "HeightsJourney",
