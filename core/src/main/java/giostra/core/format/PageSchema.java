@@ -61,7 +61,10 @@ public final class PageSchema {
   private static final String LENGTH = "\\d+(\\.\\d+)?(px|%|rem|em)";
   private static final String COLOUR =
       "(#([0-9a-f]{6}|[0-9a-f]{8})|"
-          + Arrays.stream(ToneColour.values()).map(PickKind::word).collect(Collectors.joining("|"))
+          + Arrays.stream(ToneColour.values())
+              .map(PickKind::word)
+              .collect(
+                  Collectors.joining("|", "(", ")(-(deeper|lighter)-[1-6])?(/([1-9]\\d?|100)%)?"))
           + ")";
   private static final String LOOK_ID = "^look\\.[a-z0-9-]{1,55}$";
   private static final String NODE_ID = "^[a-z][a-z0-9-]{0,60}$";
@@ -195,7 +198,8 @@ public final class PageSchema {
           case SeveralKind several ->
               text(String.format(Locale.ROOT, "^(%s)?$", any(several.words())));
           case PointKind _ -> text("^\\d+(\\.\\d+)?% \\d+(\\.\\d+)?%$");
-          case PaintKind _ -> text("^" + COLOUR + "$");
+          case PaintKind paint ->
+              text("^" + (paint.around() ? "(around|" + COLOUR + ")" : COLOUR) + "$");
           case HueKind _ -> text("^#([0-9a-f]{6}|[0-9a-f]{8})$");
           case LettersKind letters -> {
             String length = "\\d+(\\.\\d+)?(px|rem" + (letters.em() ? "|em" : "") + ")";

@@ -24,6 +24,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.function.Function;
 import java.util.function.IntBinaryOperator;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 
 /** Words of slides on their pictures, and the least overlay; pixels are OverPictureJourney's. */
@@ -31,7 +32,29 @@ class SlideContrastTest {
   private static final int WHITE = 0xffffffff;
   private static final int BLACK = 0xff000000;
 
-  private final Document demo = Demo.document();
+  private static final Edit BOX = boxed(null);
+
+  /** The demo's slides, whose words stand on the picture itself. */
+  private final Document demo = Edits.apply(Demo.document(), BOX).document();
+
+  private static Edit boxed(@Nullable String ground) {
+    return new Edit.SetStyle(
+        "openings", StyleKey.parse("slider.words/rest/ground"), "desktop", ground);
+  }
+
+  /** Source: WCAG's formula: white on #767676 is 4.54; half of black over white is #7f7f7f. */
+  @Test
+  void wordsInABoxOfTheirOwnAreReadOnItAndOnWhatShowsThroughIt() {
+    PictureSizes white = pictures((_, _) -> WHITE);
+    Edit none = overlay("openings", "#0000");
+    assertThat(found(white, none)).isNotEmpty();
+    assertThat(found(white, none, boxed("#000000"))).isEmpty();
+    assertThat(found(white, none, boxed("#0000000f"))).isNotEmpty();
+    // An overlay under half a box adds to it.
+    assertThat(found(white, none, boxed("#00000073"))).isNotEmpty();
+    assertThat(desktop(found(white, overlay("openings", "#00000073"), boxed("#00000073"))))
+        .isEmpty();
+  }
 
   /** One picture for all, 400 by 300 px. */
   private static PictureSizes pictures(IntBinaryOperator pixel) {
