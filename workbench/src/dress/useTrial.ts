@@ -2,6 +2,56 @@ import { useEffect, useRef, useState } from 'react';
 import { api, ask, type EditBody, type Swap } from '../api/client';
 import { useBench } from '../bench/context';
 
+/** A colour of its own, as the server writes it into rules and the picker into values. */
+const HEX = /^#[0-9a-f]{6}([0-9a-f]{2})?$/;
+
+/** What was tried of a colour, so that the next one is the same rules with another colour. */
+interface Drawn {
+  readonly of: string;
+  readonly value: string;
+  readonly to: Swap;
+  readonly back: Swap;
+}
+
+/** What an edit says something of, and the colour that it says; nothing for others. */
+function colourOf(edits: readonly EditBody[]): { of: string; value: string } | undefined {
+  const [edit] = edits;
+  if (edits.length !== 1 || !edit) return undefined;
+  const { value, ...of } = edit;
+  return typeof value === 'string' && HEX.test(value)
+    ? { of: JSON.stringify(of), value }
+    : undefined;
+}
+
+const inserted = ({ rules }: Swap) => (rules ?? []).flatMap((rule) => rule.insert);
+
+/**
+ * The same trial with another colour. Only where rules alone change and nothing else in them has
+ * the first colour: then the server's answer would be the same but for the colour.
+ */
+function recoloured(
+  { value, to, back }: Drawn,
+  next: string,
+): Pick<Drawn, 'to' | 'back'> | undefined {
+  const { rules } = to;
+  if (!rules || !back.rules || to.html) return undefined;
+  if (Object.keys(to.blocks ?? {}).length > 0) return undefined;
+  const seen = inserted(to).some((rule) => rule.includes(value));
+  if (!seen || inserted(back).some((rule) => rule.includes(value))) return undefined;
+  const css = `${to.css}${next}`;
+  return {
+    to: {
+      ...to,
+      css,
+      rules: rules.map((rule) => ({
+        ...rule,
+        insert: rule.insert.map((each) => each.replaceAll(value, next)),
+      })),
+    },
+    back: { ...back, from: css },
+  };
+}
+
 /** Shows on the stage what a page would be after edits, until one points elsewhere. */
 export function useTrial() {
   const { page, toStage } = useBench();
@@ -11,11 +61,18 @@ export function useTrial() {
   const say = toStage.current;
   const busy = useRef(false);
   const next = useRef<readonly EditBody[]>(undefined);
+  const drawn = useRef<Drawn>(undefined);
   const leave = () => {
     asked.current++;
     next.current = undefined;
+    drawn.current = undefined;
     if (back.current) say({ type: 'swap', ...back.current });
     back.current = undefined;
+  };
+  const wear = (to: Swap, from: Swap) => {
+    if (back.current) say({ type: 'swap', ...back.current });
+    say({ type: 'swap', ...to });
+    back.current = from;
   };
   /** Whether what is asked still counts when it is answered. */
   const show = async (edits: readonly EditBody[], counts: () => boolean) => {
@@ -27,9 +84,9 @@ export function useTrial() {
         }),
       );
       if (!counts()) return;
-      if (back.current) say({ type: 'swap', ...back.current });
-      say({ type: 'swap', ...trial.to });
-      back.current = trial.back;
+      wear(trial.to, trial.back);
+      const colour = colourOf(edits);
+      drawn.current = colour && { ...colour, ...trial };
       setError('');
     } catch (problem) {
       if (counts()) setError(problem instanceof Error ? problem.message : String(problem));
@@ -43,6 +100,16 @@ export function useTrial() {
   };
   /** The same while a value is drawn: one after the other, the newest next. */
   const follow = async (edits: readonly EditBody[]) => {
+    // Of a colour the rules are known once it was asked for: the next is there within the frame.
+    const colour = colourOf(edits);
+    const known = colour && drawn.current?.of === colour.of ? drawn.current : undefined;
+    const again = colour && known && recoloured(known, colour.value);
+    if (again) {
+      asked.current++;
+      next.current = undefined;
+      wear(again.to, again.back);
+      return;
+    }
     next.current = edits;
     if (busy.current) return;
     busy.current = true;
@@ -68,6 +135,7 @@ export function useTrial() {
     keep: () => {
       asked.current++;
       next.current = undefined;
+      drawn.current = undefined;
       back.current = undefined;
     },
   };

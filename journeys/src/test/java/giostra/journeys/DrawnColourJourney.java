@@ -1,0 +1,112 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Frame;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import giostra.core.band.Bands;
+import giostra.core.look.Values;
+import giostra.core.page.Document;
+import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
+import giostra.core.page.Section;
+import giostra.core.page.Site;
+import giostra.core.piece.carousel.Carousel;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/**
+ * A colour that is drawn in the picker is on the stage at once: the server says once which rules it
+ * is in. What is set at the end is what was seen, and what is given up leaves nothing.
+ */
+@ExtendWith({Giostra.class, Chromium.class})
+class DrawnColourJourney {
+  private static final String KEY = "carousel.card/rest/ground";
+
+  private static Document document() {
+    var item =
+        new Item("card", Values.NONE.with(ItemSettings.HEADING, Values.ALL, "A heading"));
+    List<Section> sections =
+        List.of(
+            new Section(
+                "section", Values.NONE, List.of(new Carousel("cards", Values.NONE, List.of(item)))));
+    return new Document(
+        new Site(Bands.INITIAL, Values.NONE),
+        new giostra.core.page.Page("page", Values.NONE, sections));
+  }
+
+  private static void draw(Locator colour, String hex) {
+    colour.evaluate(
+        """
+        (field, hex) => {
+          Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(field, hex);
+          field.dispatchEvent(new Event('input', { bubbles: true }));
+        }
+        """,
+        hex);
+  }
+
+  private static void seen(Frame stage, String rgb) {
+    stage.waitForFunction(
+        "(rgb) => getComputedStyle(document.querySelector('.g-card')).backgroundColor === rgb",
+        rgb);
+  }
+
+  private static String rgb(int n) {
+    return String.format(Locale.ROOT, "rgb(%d, %d, %d)", 20 + n * 7, 200 - n * 5, 90 + n);
+  }
+
+  private static String hex(int n) {
+    return String.format(Locale.ROOT, "#%02x%02x%02x", 20 + n * 7, 200 - n * 5, 90 + n);
+  }
+
+  @Test
+  void aColourIsSeenWhileItIsDrawnAndIsWhatIsSet(Api api, Page page) {
+    String id = api.newPage(document());
+    Bench bench = Bench.open(page, api, id, "dress", "cards");
+    Frame stage = bench.stage();
+    stage.waitForSelector("#g-cards[data-live]");
+    var asked = new ArrayList<String>();
+    page.onRequest(request -> {
+      if (request.url().endsWith("/trials")) {
+        asked.add(request.url());
+      }
+    });
+    bench.cell("cards", KEY, "desktop").focus();
+    page.keyboard().press("Space");
+    Locator dialog = page.locator("dialog[open]");
+    Locator colour = dialog.getByLabel("Colour", new Locator.GetByLabelOptions().setExact(true));
+    for (int n = 1; n <= 20; n++) {
+      draw(colour, hex(n));
+      seen(stage, rgb(n));
+    }
+    assertThat(asked).as("what the server was asked").hasSizeBetween(1, 2);
+    // Given up, the stage is as it was.
+    dialog.getByText("Cancel").click();
+    stage.waitForFunction(
+        "() => getComputedStyle(document.querySelector('.g-card')).backgroundColor"
+            + " === 'rgb(255, 253, 246)'");
+    assertThat(api.document(id).node("cards").values().styles().set()).isEmpty();
+    // Drawn again and set, it is what the document says, and stays when the page is loaded anew.
+    bench.cell("cards", KEY, "desktop").focus();
+    page.keyboard().press("Space");
+    draw(colour, hex(3));
+    seen(stage, rgb(3));
+    draw(colour, hex(9));
+    seen(stage, rgb(9));
+    dialog.getByText("Set", new Locator.GetByTextOptions().setExact(true)).click();
+    bench.saved();
+    seen(stage, rgb(9));
+    page.navigate(api.publish(id));
+    page.waitForSelector("#g-cards[data-live]");
+    assertThat(
+            page.evaluate("getComputedStyle(document.querySelector('.g-card')).backgroundColor"))
+        .isEqualTo(rgb(9));
+  }
+}
