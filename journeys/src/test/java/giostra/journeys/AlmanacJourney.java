@@ -2,14 +2,12 @@ package giostra.journeys;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.FileChooser;
 import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.BoundingBox;
-import com.microsoft.playwright.options.FilePayload;
 import giostra.core.anatomy.Anatomy;
 import giostra.core.band.Bands;
 import giostra.core.look.PartId;
@@ -43,7 +41,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith({Giostra.class, Chromium.class})
 class AlmanacJourney {
   private static final List<String> SEASONS = List.of("Spring", "Summer", "Autumn", "Winter");
-  private static final Pattern ALIKE = Pattern.compile("([\\d.]+) % alike, ground ([\\d.]+) %");
 
   /** What is typed into the sheet, cell by cell, beside what the picture itself is asked for. */
   private static final String[][] TYPED = {
@@ -178,24 +175,6 @@ class AlmanacJourney {
         .toList();
   }
 
-  private static double[] compared(Bench bench) {
-    bench.saved();
-    bench.button("Compare").click();
-    PlaywrightAssertions.assertThat(bench.button("Compare")).isEnabled();
-    Locator told = bench.page().locator(".trace-told");
-    PlaywrightAssertions.assertThat(told).containsText("alike");
-    Matcher found = ALIKE.matcher(told.innerText());
-    assertThat(found.find()).isTrue();
-    return new double[] {Double.parseDouble(found.group(1)), Double.parseDouble(found.group(2))};
-  }
-
-  private static void px(Page page, String label, long value) {
-    Locator field =
-        page.locator(".trace").getByLabel(label, new Locator.GetByLabelOptions().setExact(true));
-    field.fill(String.valueOf(value));
-    field.press("Enter");
-  }
-
   @Test
   void tabsAreDressedUntilTheyAgreeWithAPicture(Api api, Chromium.Open chromium, Page page)
       throws IOException {
@@ -209,18 +188,13 @@ class AlmanacJourney {
     Frame stage = bench.stage();
 
     // The picture is laid over the stage, where the tabs are.
-    bench.button("Trace").click();
-    page.locator(".trace-picture").click();
-    FileChooser chooser = page.waitForFileChooser(() -> page.getByText("Upload a picture").click());
-    chooser.setFiles(new FilePayload("liked.png", "image/png", liked));
-    PlaywrightAssertions.assertThat(page.locator(".trace-picture")).containsText("liked.png");
+    TracePanel trace = TracePanel.open(bench, "liked.png", liked);
     BoundingBox piece = place(chromium, api, id);
     // It is as wide as it is, and lies where the chosen piece does.
-    PlaywrightAssertions.assertThat(page.locator(".trace").getByLabel("wide")).hasValue("1120");
-    PlaywrightAssertions.assertThat(page.locator(".trace").getByLabel("top"))
-        .hasValue(String.valueOf(Math.round(piece.y)));
-    px(page, "left", Math.round(piece.x));
-    double[] first = compared(bench);
+    PlaywrightAssertions.assertThat(trace.px("wide")).hasValue("1120");
+    PlaywrightAssertions.assertThat(trace.px("top")).hasValue(String.valueOf(Math.round(piece.y)));
+    trace.set("left", Math.round(piece.x));
+    double[] first = trace.compared();
 
     // A press on a name chooses its part; its states stand side by side.
     stage.locator("[data-of=summer] .g-head-words").click();
@@ -237,8 +211,7 @@ class AlmanacJourney {
     BoundingBox on = stage.locator("#g-year").boundingBox();
     double scale = on.width / piece.width;
     page.mouse().click(on.x + 228 * scale, on.y + 100 * scale);
-    PlaywrightAssertions.assertThat(page.locator(".trace-told"))
-        .containsText("#2e2a45 put into heading, ground");
+    PlaywrightAssertions.assertThat(trace.told()).containsText("#2e2a45 put into heading, ground");
     page.getByLabel("A press").selectOption("page");
 
     // The rest is typed, part after part.
@@ -251,7 +224,7 @@ class AlmanacJourney {
       }
       bench.set("year", each[0], "desktop", each[1]);
     }
-    double[] last = compared(bench);
+    double[] last = trace.compared();
     System.out.printf(
         "measured: alike with a picture of plain HTML and CSS: drawn %.1f %%, before %.1f; ground"
             + " %.1f %%, before %.1f%n",
@@ -298,13 +271,14 @@ class AlmanacJourney {
     bench.set("second", "tabs.heading/current/ground", "desktop", "#1f4d3d");
     bench.saved();
     PlaywrightAssertions.assertThat(page.locator(".wears")).containsText("departs in 1");
-    assertThat(
-            stage.evaluate(
-                "() => getComputedStyle(document.querySelector('[data-of=second-summer]')).backgroundColor"))
-        .isEqualTo("rgb(31, 77, 61)");
-    assertThat(
-            stage.evaluate(
-                "() => getComputedStyle(document.querySelector('[data-of=summer]')).backgroundColor"))
-        .isEqualTo("rgb(46, 42, 69)");
+    grounded(stage, "second-summer", "rgb(31, 77, 61)");
+    grounded(stage, "summer", "rgb(46, 42, 69)");
+  }
+
+  /** Waits for a ground: it is gone over to. */
+  private static void grounded(Frame stage, String item, String rgb) {
+    stage.waitForFunction(
+        "([of, rgb]) => getComputedStyle(document.querySelector(`[data-of=${of}]`)).backgroundColor === rgb",
+        List.of(item, rgb));
   }
 }

@@ -30,12 +30,13 @@ class DrawnColourJourney {
   private static final String KEY = "carousel.card/rest/ground";
 
   private static Document document() {
-    var item =
-        new Item("card", Values.NONE.with(ItemSettings.HEADING, Values.ALL, "A heading"));
+    var item = new Item("card", Values.NONE.with(ItemSettings.HEADING, Values.ALL, "A heading"));
     List<Section> sections =
         List.of(
             new Section(
-                "section", Values.NONE, List.of(new Carousel("cards", Values.NONE, List.of(item)))));
+                "section",
+                Values.NONE,
+                List.of(new Carousel("cards", Values.NONE, List.of(item)))));
     return new Document(
         new Site(Bands.INITIAL, Values.NONE),
         new giostra.core.page.Page("page", Values.NONE, sections));
@@ -105,8 +106,7 @@ class DrawnColourJourney {
     seen(stage, rgb(9));
     page.navigate(api.publish(id));
     page.waitForSelector("#g-cards[data-live]");
-    assertThat(
-            page.evaluate("getComputedStyle(document.querySelector('.g-card')).backgroundColor"))
+    assertThat(page.evaluate("getComputedStyle(document.querySelector('.g-card')).backgroundColor"))
         .isEqualTo(rgb(9));
   }
 }

@@ -2,19 +2,15 @@ package giostra.journeys;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.FileChooser;
 import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.Clip;
-import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -25,7 +21,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith({Giostra.class, Chromium.class})
 class TraceJourney {
   private static final String SECTION = "[data-section=tabs-section]";
-  private static final Pattern ALIKE = Pattern.compile("([\\d.]+) % alike, ground ([\\d.]+) %");
 
   /** It is over the page, and has nothing of its own that could be seen. */
   private static final Frame.WaitForSelectorOptions ATTACHED =
@@ -52,44 +47,17 @@ class TraceJourney {
     return new Traced(id, seen, clip);
   }
 
-  private static Locator told(Page page) {
-    return page.locator(".trace-told");
-  }
-
-  private static double[] compared(Bench bench) {
-    bench.saved();
-    bench.button("Compare").click();
-    PlaywrightAssertions.assertThat(bench.button("Compare")).isEnabled();
-    PlaywrightAssertions.assertThat(told(bench.page())).containsText("alike");
-    Matcher found = ALIKE.matcher(told(bench.page()).innerText());
-    assertThat(found.find()).isTrue();
-    return new double[] {Double.parseDouble(found.group(1)), Double.parseDouble(found.group(2))};
-  }
-
-  private static void px(Page page, String label, long value) {
-    Locator field =
-        page.locator(".trace").getByLabel(label, new Locator.GetByLabelOptions().setExact(true));
-    field.fill(String.valueOf(value));
-    field.press("Enter");
-  }
-
   @Test
   void aDesignerHoldsThePageAgainstAPicture(Api api, Chromium.Open chromium, Page page) {
     Traced traced = traced(api, chromium, 1280);
     Bench bench = Bench.open(page, api, traced.id(), "dress", "four-houses");
     bench.stage();
-    bench.button("Trace").click();
-    // A picture comes in where it is chosen.
-    page.locator(".trace-picture").click();
-    FileChooser chooser = page.waitForFileChooser(() -> page.getByText("Upload a picture").click());
-    chooser.setFiles(new FilePayload("seen.png", "image/png", traced.seen()));
-    PlaywrightAssertions.assertThat(page.locator(".trace-picture")).containsText("seen.png");
+    TracePanel trace = TracePanel.open(bench, "seen.png", traced.seen());
     // It lies where the chosen piece is, which begins a little below its section.
-    Locator top = page.locator(".trace").getByLabel("top");
-    double lies = Double.parseDouble(top.inputValue());
+    double lies = Double.parseDouble(trace.px("top").inputValue());
     assertThat(lies).isBetween(traced.place().y, traced.place().y + 200);
-    px(page, "top", Math.round(traced.place().y));
-    double[] alike = compared(bench);
+    trace.set("top", Math.round(traced.place().y));
+    double[] alike = trace.compared();
     System.out.printf(
         "measured: the drawing of the bench is like the live page in %.1f %% of what is drawn, %.1f"
             + " %% of the ground%n",
@@ -101,17 +69,17 @@ class TraceJourney {
     // Another ground of the current heading, and words of another weight.
     bench.set("four-houses", "tabs.heading/current/ground", "desktop", "#7a1f3d");
     bench.set("four-houses", "tabs.heading/rest/weight", "desktop", "400");
-    double[] other = compared(bench);
+    double[] other = trace.compared();
     assertThat(other[0]).isLessThan(alike[0] - 0.5);
     assertThat(other[1]).isLessThan(alike[1]);
 
     // A difference of one px matters not, of thirty much.
-    px(page, "left", 30);
-    assertThat(compared(bench)[0]).isLessThan(other[0] - 20);
+    trace.set("left", 30);
+    assertThat(trace.compared()[0]).isLessThan(other[0] - 20);
     // What visitors get has nothing of it.
     String live = api.get("/live" + api.publish(traced.id()).split("/live")[1]).text();
     assertThat(live).doesNotContain("trace");
-    px(page, "left", 0);
+    trace.set("left", 0);
     bench.saved();
     // A stage that is loaded anew has it again.
     page.locator(".assume > summary").click();
@@ -122,10 +90,11 @@ class TraceJourney {
     page.locator(".assume > summary").click();
     page.waitForTimeout(500);
     bench.stage().waitForFunction("() => document.querySelector('[data-traced]')");
-    takesColoursMovesAndMeasures(api, bench, traced);
+    takesColoursMovesAndMeasures(api, trace, traced);
   }
 
-  private static void takesColoursMovesAndMeasures(Api api, Bench bench, Traced traced) {
+  private static void takesColoursMovesAndMeasures(Api api, TracePanel trace, Traced traced) {
+    Bench bench = trace.bench();
     Page page = bench.page();
     Frame stage = bench.stage();
     Locator hand = page.getByLabel("A press");
@@ -137,7 +106,7 @@ class TraceJourney {
     // Presses are taken from the page: what lies under them is not meant.
     BoundingBox at = heading.boundingBox();
     page.mouse().click(at.x + at.width - 30, at.y + 5);
-    PlaywrightAssertions.assertThat(told(page)).containsText("#2f6652 put into heading, ink");
+    PlaywrightAssertions.assertThat(trace.told()).containsText("#2f6652 put into heading, ink");
     bench.saved();
     assertThat(api.get("/api/pages/" + traced.id() + "/document").json().toString())
         .contains("\"ink\":{\"desktop\":\"#2f6652\"");
@@ -146,7 +115,7 @@ class TraceJourney {
     stage.waitForSelector("[data-traced=measure]", ATTACHED);
     drag(page, at.x + 10, at.y + 10, 60, 25);
     double scale = scale(page);
-    PlaywrightAssertions.assertThat(told(page))
+    PlaywrightAssertions.assertThat(trace.told())
         .hasText(
             "%d px across, %d px down".formatted(Math.round(60 / scale), Math.round(25 / scale)));
 
