@@ -15,7 +15,7 @@ class Sketch {
   static final Color PAPER = new Color(0xf3efe2), PENCIL = new Color(0x4a4438), WASH = new Color(0xc9b98c);
 
   public static void main(String[] args) throws Exception {
-    int w = 1120, h = 430;
+    int w = 1120, h = 372;
     var image = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
     Graphics2D g = image.createGraphics();
     g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
@@ -25,27 +25,28 @@ class Sketch {
     g.fillRect(0, 0, w, h);
     // Four names, the first of them washed over; a dotted rule between two.
     String[] names = {"Cloud house", "Fern gully", "Desert room", "Water hall"};
-    wash(g, 0, 4, 220, 58, r);
-    g.setFont(new Font(Font.SERIF, Font.ITALIC, 23));
+    wash(g, 0, 1, 220, 42, r);
+    g.setFont(new Font(Font.SERIF, Font.ITALIC, 19));
     for (int i = 0; i < names.length; i++) {
-      int y = 33 + i * 62;
-      sign(g, i, 30, y, r);
+      int y = 22 + i * 52;
+      sign(g, i, 28, y, r);
       g.setColor(PENCIL);
-      g.drawString(names[i], 60, y + 7);
-      if (i > 0) for (int x = 8; x < 212; x += 8) dot(g, x + r.nextDouble(), y - 31 + r.nextDouble());
+      g.drawString(names[i], 50, y + 6);
+      if (i > 0) for (int x = 8; x < 212; x += 8) dot(g, x + r.nextDouble(), y - 26 + r.nextDouble());
     }
     // The panel: edged on all sides, its corners away from the names round.
     line(g, r, 244, 3, 1090, 3);
-    line(g, r, 244, 426, 1090, 426);
-    line(g, r, 244, 3, 244, 426);
-    line(g, r, 1117, 30, 1117, 400);
+    line(g, r, 244, 369, 1090, 369);
+    line(g, r, 244, 3, 244, 369);
+    line(g, r, 1117, 30, 1117, 342);
     arc(g, r, 1090, 30, 27, -90);
-    arc(g, r, 1090, 399, 27, 0);
+    arc(g, r, 1090, 342, 27, 0);
     // A text as lines, and a picture beside it.
-    for (int i = 0; i < 7; i++) line(g, r, 278, 52 + i * 27, i == 2 || i == 6 ? 480 : 640 + r.nextInt(40), 52 + i * 27);
-    for (int i = 0; i < 2; i++) { dot(g, 284, 272 + i * 28); line(g, r, 300, 272 + i * 28, 560, 272 + i * 28); }
-    line(g, r, 742, 38, 1076, 38); line(g, r, 742, 38, 742, 372); line(g, r, 742, 372, 1076, 372); line(g, r, 1076, 38, 1076, 372);
-    line(g, r, 742, 372, 1076, 38); line(g, r, 742, 38, 1076, 372);
+    int[][] words = {{92, 712}, {119, 690}, {165, 730}, {192, 330}};
+    for (int[] each : words) line(g, r, 278, each[0], each[1], each[0]);
+    for (int i = 0; i < 2; i++) { dot(g, 284, 248 + i * 28); line(g, r, 302, 248 + i * 28, i == 0 ? 545 : 590, 248 + i * 28); }
+    line(g, r, 782, 33, 1088, 33); line(g, r, 782, 33, 782, 339); line(g, r, 782, 339, 1088, 339); line(g, r, 1088, 33, 1088, 339);
+    line(g, r, 782, 339, 1088, 33); line(g, r, 782, 33, 1088, 339);
     g.dispose();
     ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
     var param = new JPEGImageWriteParam(null);

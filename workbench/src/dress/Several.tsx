@@ -40,13 +40,13 @@ export function Several({ bead, bands, onClose }: Props) {
   const tick = (id: string) =>
     setTicked(ticked.includes(id) ? ticked.filter((each) => each !== id) : [...ticked, id]);
   return (
-    <Dialog label="Paste onto several" className="several" onClose={onClose}>
+    <Dialog label="Paste onto several" className="onto" onClose={onClose}>
       <h2 className="font-serif text-xl">Paste onto several</h2>
       <p className="faint">
         What was copied is set for the {bead.label.toLowerCase()} of each that is ticked, in one
         step that is taken back as one.
       </p>
-      <label className="several-all">
+      <label className="onto-all">
         <input
           type="checkbox"
           className="checkbox checkbox-sm"
@@ -55,7 +55,7 @@ export function Several({ bead, bands, onClose }: Props) {
         />
         All {all.length} on this page
       </label>
-      <ul className="several-list">
+      <ul className="onto-list">
         {all.map(({ node, where: section }) => (
           <li key={node.id}>
             <label>
@@ -65,7 +65,7 @@ export function Several({ bead, bands, onClose }: Props) {
                 checked={ticked.includes(node.id)}
                 onChange={() => tick(node.id)}
               />
-              <span className="several-name">
+              <span className="onto-name">
                 {nameOf(node)}
                 {node.id === chosen.node.id ? ' (chosen)' : ''}
               </span>
@@ -79,7 +79,9 @@ export function Several({ bead, bands, onClose }: Props) {
       </ul>
       <footer className="modal-action">
         <span className="faint mr-auto" aria-live="polite">
-          {edits.length === 1 ? '1 value' : `${edits.length} values`} on {chosenOnes.length}
+          {chosenOnes.length === 0
+            ? 'Tick whom it is set for.'
+            : `${edits.length === 1 ? '1 value' : `${edits.length} values`} on ${chosenOnes.length}`}
         </span>
         <button type="button" className="btn btn-sm btn-ghost" onClick={onClose}>
           Cancel

@@ -565,6 +565,21 @@ class DressJourney {
     bench.button("Undo").click();
     bench.saved();
     assertThat(api.document(id).node("two").values().styles().set()).isEmpty();
+    // Onto all that have the part, and one of the items, at once.
+    bench.button("Paste onto several").click();
+    assertThat(Axe.within(page, "dialog[open]")).isEmpty();
+    PlaywrightAssertions.assertThat(bench.button("Set")).isDisabled();
+    page.locator(".onto-all input").check();
+    bench.button("Set").click();
+    bench.saved();
+    Document all = api.document(id);
+    assertThat(all.node("two").values().styles()).isEqualTo(all.node("one").values().styles());
+    assertThat(all.node("two-winter").values().styles())
+        .isEqualTo(all.node("one").values().styles());
+    bench.button("Undo").click();
+    bench.saved();
+    assertThat(api.document(id).node("two").values().styles().set()).isEmpty();
+    assertThat(api.document(id).node("two-winter").values().styles().set()).isEmpty();
   }
 
   /** From the thread over the board to another look, without a pointer. */
