@@ -6,12 +6,15 @@ import giostra.core.look.State;
 import giostra.core.look.StyleKey;
 import giostra.core.page.NodeType;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
+import tools.jackson.databind.node.StringNode;
 
 /**
  * Version 5: how things look is said of their parts alone. Paddings, the size of numbers and the
@@ -59,22 +62,45 @@ final class OneHome {
     for (Moved each : ALL) {
       JsonNode value = each.of == type ? values.remove(each.setting) : null;
       if (value != null) {
-        JsonNode byBand = value.isObject() ? value : values.objectNode().set("desktop", value);
         for (StyleKey key : each.keys()) {
           StylesJson.within(
                   StylesJson.within(StylesJson.within(node, "styles"), key.part().id()),
                   StyleKey.word(key.state()))
-              .set(key.property().id(), byBand.deepCopy());
+              .set(key.property().id(), meant(each, value.deepCopy()));
         }
       }
+    }
+  }
+
+  /** Letters that were so many times those of the page are that still. */
+  private static JsonNode meant(Moved moved, JsonNode value) {
+    if (moved.properties.contains(Property.TEXT_SIZE)) {
+      if (value instanceof ObjectNode byBand) {
+        byBand.propertyNames().forEach(band -> byBand.set(band, meant(moved, byBand.path(band))));
+      } else if (value.asString("").endsWith("em") && !value.asString("").endsWith("rem")) {
+        return StringNode.valueOf(value.asString("").replace("em", "rem"));
+      }
+    }
+    return value;
+  }
+
+  /** What the nodes are that are put in by edits. */
+  private static void added(JsonNode node, Map<String, NodeType> all) {
+    NodeType type = Upgrade.type(node.path("type").asString(""));
+    if (type != null) {
+      all.put(node.path("id").asString(""), type);
+      node.path("children").forEach(child -> added(child, all));
     }
   }
 
   /** Edits of such settings set styles, each as many as its setting said. */
   static ArrayNode edits(ArrayNode edits, Function<String, Optional<NodeType>> typeOf) {
     ArrayNode now = edits.arrayNode();
+    var put = new HashMap<String, NodeType>();
+    edits.forEach(edit -> added(edit.path("content"), put));
     for (JsonNode edit : edits) {
-      List<ObjectNode> said = styles(edit, typeOf);
+      List<ObjectNode> said =
+          styles(edit, id -> typeOf.apply(id).or(() -> Optional.ofNullable(put.get(id))));
       if (said.isEmpty()) {
         now.add(edit);
       } else {
@@ -95,6 +121,9 @@ final class OneHome {
           for (StyleKey key : each.keys()) {
             ObjectNode style = before.deepCopy();
             style.remove("setting");
+            if (style.has("value")) {
+              style.set("value", meant(each, style.path("value")));
+            }
             all.add(
                 style
                     .put("type", "SetStyle")

@@ -133,7 +133,7 @@ public final class Upgrade {
     }
   }
 
-  private static @Nullable NodeType type(String word) {
+  static @Nullable NodeType type(String word) {
     try {
       return NodeType.named(word);
     } catch (Refused unknown) {

@@ -171,7 +171,7 @@ class UpgradeTest {
         .contains("slider.stand/rest/padding-below {phone=24px}")
         .hasSize(3);
     assertThat(styles(document, "figures"))
-        .containsExactly("counters.number/rest/text-size {desktop=64px}");
+        .containsExactly("counters.number/rest/text-size {desktop=64px, phone=3rem}");
     assertThat(styles(document, "film")).containsExactly("video.place/rest/corners {desktop=0px}");
     // Sections have a padding of that name, and keep it.
     assertThat(document.node("section").values().own(SectionSettings.PADDING, "desktop"))
@@ -198,6 +198,10 @@ class UpgradeTest {
             """
             [{"type":"SetValue","node":"slides","setting":"padding","band":"phone","value":null},
              {"type":"SetValue","node":"section","setting":"padding","band":"desktop","value":"50px"},
+             {"type":"AddNode","parent":"section","index":0,
+              "content":{"id":"new","type":"flip-boxes","values":{},"children":[]}},
+             {"type":"SetValue","node":"new","setting":"padding","band":"desktop","value":"5px"},
+             {"type":"SetValue","node":"figures","setting":"numberSize","band":"desktop","value":"2em"},
              {"type":"SetValue","node":"questions","setting":"panelPadding","band":"desktop","value":"9px"}]
             """);
     List<Edit> read =
@@ -205,6 +209,9 @@ class UpgradeTest {
             Upgrade.edits(edits, 4, id -> document.find(id).map(Node::type)), document.bands());
     Document after = Edits.apply(document, read).document();
     assertThat(styles(after, "slides")).isEmpty();
+    assertThat(styles(after, "new")).contains("flip.words/rest/padding-above {desktop=5px}");
+    assertThat(styles(after, "figures"))
+        .containsExactly("counters.number/rest/text-size {desktop=2rem, phone=3rem}");
     assertThat(styles(after, "questions"))
         .contains("accordion.panel/rest/padding-below {desktop=9px}")
         .noneMatch(each -> each.startsWith("accordion.panel/rest/padding-above"));
