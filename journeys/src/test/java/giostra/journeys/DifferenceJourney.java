@@ -34,9 +34,10 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * Every setting of every kind, set on one of two pieces that are alike: on the live page they then
- * differ in what is laid out, painted or told, at each of three widths. One page holds the pieces
- * of a kind, so that it is published once; one of each sort of field goes through the screen, the
- * rest is set by edits, in a deep run all goes through the screen.
+ * differ in what is laid out, painted or told, at each of three widths; SettingsJourney holds bands
+ * against each other, so that in a plain run each kind is looked at in one of them. One page holds
+ * the pieces of a kind, so that it is published once; one of each sort of field goes through the
+ * screen, the rest is set by edits, in a deep run all goes through the screen.
  */
 @ExtendWith({Giostra.class, Chromium.class})
 class DifferenceJourney {
@@ -109,7 +110,7 @@ class DifferenceJourney {
     }
     Page live = chromium.kept("live");
     var same = new ArrayList<String>();
-    for (int width : Subject.WIDTHS) {
+    for (int width : widths(all.getFirst().kind())) {
       live.setViewportSize(width, 800);
       live.navigate(address);
       live.waitForFunction(
@@ -121,6 +122,12 @@ class DifferenceJourney {
       }
     }
     return same;
+  }
+
+  private static List<Integer> widths(String kind) {
+    return Runs.deep()
+        ? Subject.WIDTHS
+        : List.of(Subject.WIDTHS.get(kinds().toList().indexOf(kind) % Subject.WIDTHS.size()));
   }
 
   /**

@@ -33,11 +33,23 @@ public final class StandsOn {
    * @param kind all parts of what it is a part of
    */
   public static Optional<Part> under(Part part, List<Part> kind) {
-    return Rooms.all().stream()
-        .map(room -> Optional.ofNullable(room.under().get(part)))
-        .flatMap(Optional::stream)
-        .filter(kind::contains)
-        .findFirst();
+    for (Part ground : Known.UNDER.getOrDefault(part, List.of())) {
+      if (kind.contains(ground)) {
+        return Optional.of(ground);
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** What all rooms say of it, asked once: the grounds of each part, in the order of the rooms. */
+  private static final class Known {
+    static final Map<Part, List<Part>> UNDER =
+        Rooms.all().stream()
+            .flatMap(room -> room.under().entrySet().stream())
+            .collect(
+                Collectors.groupingBy(
+                    Map.Entry::getKey,
+                    Collectors.mapping(Map.Entry::getValue, Collectors.toUnmodifiableList())));
   }
 
   /** Parts that have one under them: some words, and some of their own. */

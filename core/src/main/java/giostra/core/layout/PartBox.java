@@ -16,19 +16,57 @@ import giostra.core.value.Family;
 import giostra.core.value.Length;
 import giostra.core.value.Slant;
 import giostra.core.value.Typeface;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
-/**
- * What holds of a part at rest in a band: what the sheet says of it too.
- *
- * @param scope who speaks of it
- */
-public record PartBox(Part part, Scope scope, Band band) {
+/** What holds of a part at rest in a band: what the sheet says of it too. */
+public final class PartBox {
+  private final Part part;
+  private final Scope scope;
+  private final Band band;
+
+  /** What was asked before: a sweep asks the same at each of a thousand widths. */
+  private final Map<Property<?>, Object> known = new ConcurrentHashMap<>();
+
+  /**
+   * What holds of a part.
+   *
+   * @param scope who speaks of it
+   */
+  public PartBox(Part part, Scope scope, Band band) {
+    this.part = part;
+    this.scope = scope;
+    this.band = band;
+  }
+
+  /** Whose it is. */
+  public Part part() {
+    return part;
+  }
+
+  /** Who speaks of it. */
+  public Scope scope() {
+    return scope;
+  }
+
+  /** Where. */
+  public Band band() {
+    return band;
+  }
 
   /** What holds of a property. */
+  @SuppressWarnings("unchecked") // a property's values are of its type
   public <T> T of(Property<T> property) {
-    return scope.silent()
-        ? part.setting(property).initial()
-        : Cascade.value(part, property, State.REST, scope, band);
+    Object before = known.get(property);
+    if (before != null) {
+      return (T) before;
+    }
+    T value =
+        scope.silent()
+            ? part.setting(property).initial()
+            : Cascade.value(part, property, State.REST, scope, band);
+    known.put(property, value);
+    return value;
   }
 
   /** A length in px that no letters change. */

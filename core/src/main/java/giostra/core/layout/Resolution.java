@@ -40,7 +40,7 @@ public final class Resolution {
 
   /** The value alone. */
   public static <T> T value(Document document, Node node, Setting<T> setting, Band band) {
-    return of(document, node, setting, band).value();
+    return Cascade.value(setting, voices(document, node, setting), document.bands(), band);
   }
 
   /**

@@ -103,6 +103,30 @@ public final class Cascade {
     return first(found);
   }
 
+  /**
+   * The value of a setting, without where it was found and what did not hold.
+   *
+   * @param voices the layers, the most specific first
+   */
+  public static <T> T value(Setting<T> setting, List<Voice> voices, Bands bands, Band band) {
+    for (Voice voice : voices) {
+      if (!setting.byBand()) {
+        @Nullable T value = voice.values().own(setting, Values.ALL);
+        if (value != null) {
+          return value;
+        }
+        continue;
+      }
+      for (Band each : bands.fromThenWider(band)) {
+        @Nullable T value = voice.values().own(setting, each.id());
+        if (value != null) {
+          return value;
+        }
+      }
+    }
+    return setting.initial();
+  }
+
   private static <T> void add(
       Setting<T> setting, Voice voice, String band, List<Resolved.Candidate<T>> found) {
     @Nullable T value = voice.values().own(setting, band);

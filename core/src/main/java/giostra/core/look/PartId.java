@@ -24,6 +24,11 @@ public record PartId(String id) implements Comparable<PartId> {
   }
 
   @Override
+  public int hashCode() {
+    return id.hashCode();
+  }
+
+  @Override
   public int compareTo(PartId other) {
     return id.compareTo(other.id);
   }

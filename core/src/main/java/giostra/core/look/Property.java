@@ -236,6 +236,12 @@ public record Property<T>(String id, String label, Group group) {
           .<Property<?>>map(each -> each)
           .toList();
 
+  // There is one of each name, and each lookup of the cascade asks for it.
+  @Override
+  public int hashCode() {
+    return id.hashCode();
+  }
+
   /** What a colour of a tone is. */
   public static Property<Colour> of(ToneColour name) {
     return Objects.requireNonNull(OF_TONE.get(name));

@@ -2,7 +2,6 @@ package giostra.core.look;
 
 import giostra.core.value.Refused;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 
@@ -15,14 +14,24 @@ import java.util.Locale;
  */
 public record StyleKey(PartId part, Property<?> property, State state)
     implements Comparable<StyleKey> {
-  private static final Comparator<StyleKey> ORDER =
-      Comparator.comparing(StyleKey::part)
-          .thenComparing(StyleKey::state, Comparator.reverseOrder())
-          .thenComparing(key -> key.property().id());
 
+  /**
+   * By part, within it what holds last first, then by property. Asked very often: no comparators.
+   */
   @Override
   public int compareTo(StyleKey other) {
-    return ORDER.compare(this, other);
+    int parts = part.compareTo(other.part);
+    if (parts != 0) {
+      return parts;
+    }
+    int states = other.state.compareTo(state);
+    return states != 0 ? states : property.id().compareTo(other.property.id());
+  }
+
+  // As cheap as can be: each lookup of the cascade asks for it.
+  @Override
+  public int hashCode() {
+    return (part.hashCode() * 31 + property.hashCode()) * 31 + state.ordinal();
   }
 
   /** The same property of the same part in another state. */

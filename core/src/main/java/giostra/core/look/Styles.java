@@ -3,6 +3,7 @@ package giostra.core.look;
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Objects;
@@ -22,8 +23,12 @@ public final class Styles {
   /** Its maps of bands never change, so that styles share them. */
   private final TreeMap<StyleKey, Map<String, Object>> set;
 
+  /** The same for finding: far more is asked than is ever said. */
+  private final Map<StyleKey, Map<String, Object>> found;
+
   private Styles(TreeMap<StyleKey, Map<String, Object>> set) {
     this.set = set;
+    this.found = set.isEmpty() ? Map.of() : new HashMap<>(set);
   }
 
   /** These values, whatever becomes of the maps that they came in. */
@@ -44,18 +49,18 @@ public final class Styles {
 
   /** The value set for a band itself, or null; it is not inherited. */
   public @Nullable Object own(StyleKey key, String band) {
-    Map<String, Object> bands = set.get(key);
+    Map<String, Object> bands = found.get(key);
     return bands == null ? null : bands.get(band);
   }
 
   /** Whether anything is said of it, in some band. */
   public boolean speaksOf(StyleKey key) {
-    return set.containsKey(key);
+    return found.containsKey(key);
   }
 
   /** The nearest value at a band or a wider one, with the band that it is set in, or null. */
   @Nullable Said at(StyleKey key, Bands bands, Band band) {
-    Map<String, Object> own = set.get(key);
+    Map<String, Object> own = found.get(key);
     if (own == null) {
       return null;
     }

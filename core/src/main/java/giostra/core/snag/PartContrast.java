@@ -143,6 +143,7 @@ public record PartContrast(Part part, State state, Band band, double found, doub
    *
    * @param kind all parts of what it is of
    * @param ends of pictures on grounds, as far as they were asked for
+   * @param tones by band, as far as they were asked for
    */
   private record On(
       Document document,
@@ -150,7 +151,8 @@ public record PartContrast(Part part, State state, Band band, double found, doub
       Scope scope,
       List<Part> kind,
       PictureSizes pictures,
-      Map<Pictured, List<Colour>> ends) {
+      Map<Pictured, List<Colour>> ends,
+      Map<Band, Tone> tones) {
     On(Document document, Node node, PictureSizes pictures) {
       this(
           document,
@@ -158,7 +160,12 @@ public record PartContrast(Part part, State state, Band band, double found, doub
           Resolution.scope(document, node),
           PartContrast.kind(document, node),
           pictures,
+          new HashMap<>(),
           new HashMap<>());
+    }
+
+    private Tone tone(Band band) {
+      return tones.computeIfAbsent(band, each -> Resolution.tone(document, node, each));
     }
 
     private List<Colour> ends(String picture, Colour ground) {
@@ -192,7 +199,7 @@ public record PartContrast(Part part, State state, Band band, double found, doub
      * @param veil over pictures, where another is tried than there is
      */
     private Stands stands(Part part, State state, Band band, Optional<Ground> veil) {
-      Tone tone = Resolution.tone(document, node, band);
+      Tone tone = tone(band);
       State own = part.states().contains(state) ? state : State.REST;
       List<Colour> below = on(part, own, band, tone, under(part, state, band, tone, veil), veil);
       Ink ink = Cascade.value(part, Property.INK, own, scope, band);
