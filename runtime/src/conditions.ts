@@ -1,3 +1,5 @@
+import { DAY, type Span, times } from './seasons';
+
 /** The moment that pages take for now, where the bench has set one; ms. */
 declare global {
   interface Window {
@@ -5,24 +7,97 @@ declare global {
   }
 }
 
-/** Whether one of some stretches of time holds, written as "from,until from,until". */
-const on = (spans: string, now: number) =>
-  spans.split(' ').some((span) => {
-    const [from, until] = span.split(',');
-    return (!from || now >= Number(from)) && (!until || now < Number(until));
-  });
+/** Stretches of dates, written as "from,until from,until"; open where nothing stands. */
+const dates = (show: string | undefined): Span[] =>
+  show === undefined
+    ? [[Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY]]
+    : show.split(' ').map((span) => {
+        const [from, until] = span.split(',');
+        return [
+          from ? Number(from) : Number.NEGATIVE_INFINITY,
+          until ? Number(until) : Number.POSITIVE_INFINITY,
+        ];
+      });
+
+/** Whether something is on, and when that may be otherwise; ms. */
+function season({ show, showAt }: DOMStringMap, now: number): { on: boolean; next: number } {
+  const of = dates(show);
+  const spans = showAt ? times(showAt, of, now) : of;
+  // Times are known for some days ahead.
+  const ends = [...spans.flat(), showAt ? now + DAY : Number.POSITIVE_INFINITY];
+  return {
+    on: spans.some(([from, until]) => now >= from && now < until),
+    next: Math.min(...ends.filter((each) => each > now)),
+  };
+}
+
+/** What has conditions, whether it shows now, and when that may be otherwise. */
+function asked(now: number) {
+  const query = new URLSearchParams(location.search);
+  let next = Number.POSITIVE_INFINITY;
+  const turns: [HTMLElement, boolean][] = [];
+  for (const each of document.querySelectorAll<HTMLElement>(
+    '[data-show],[data-show-at],[data-show-query]',
+  )) {
+    const { show, showAt, showQuery: wanted } = each.dataset;
+    const [name = '', value] = (wanted ?? '').split('=');
+    const asks =
+      wanted !== undefined &&
+      (value === undefined ? !query.has(name) : !query.getAll(name).includes(value));
+    const at = show === undefined && !showAt ? undefined : season(each.dataset, now);
+    next = Math.min(next, at?.next ?? next);
+    turns.push([each, asks || at?.on === false]);
+  }
+  return { turns, next };
+}
+
+let due = 0;
+
+/** Looks again when something may come or go: timers are not trusted with more than half a day. */
+function wake(next: number, now: number) {
+  clearTimeout(due);
+  if (next < Number.POSITIVE_INFINITY) due = window.setTimeout(turn, Math.min(next - now, DAY / 2));
+}
 
 /** Shows what its seasons and the query of the address allow, and hides the rest. */
-export function conditions(
-  now = window.giostraNow ?? Date.now(),
-  query = new URLSearchParams(location.search),
-) {
-  for (const each of document.querySelectorAll<HTMLElement>('[data-show],[data-show-query]')) {
-    const { show, showQuery: wanted } = each.dataset;
-    const [name = '', value] = (wanted ?? '').split('=');
-    each.hidden =
-      (show !== undefined && !on(show, now)) ||
-      (wanted !== undefined &&
-        (value === undefined ? !query.has(name) : !query.getAll(name).includes(value)));
+export function conditions(now = window.giostraNow ?? Date.now()) {
+  const { turns, next } = asked(now);
+  for (const [each, hidden] of turns) each.hidden = hidden;
+  // What the bench has set stands still.
+  if (window.giostraNow === undefined) wake(next, now);
+}
+
+const piece = (of: HTMLElement) => of.parentElement?.closest<HTMLElement>('[data-piece]') ?? of;
+
+/** What comes and goes while a page is open waits until nobody sees its piece: nothing jumps. */
+function turn() {
+  const now = Date.now();
+  const { turns, next } = asked(now);
+  for (const [each, hidden] of turns) if (each.hidden !== hidden) unseen(piece(each));
+  wake(next, now);
+}
+
+const waiting = new WeakSet<HTMLElement>();
+
+/** Turns what is due in a piece as soon as that is out of view, or the whole page is. */
+function unseen(root: HTMLElement) {
+  if (waiting.has(root)) return;
+  waiting.add(root);
+  const done = new AbortController();
+  const seen = new IntersectionObserver((entries) => {
+    if (entries.some((each) => !each.isIntersecting)) go();
+  });
+  function go() {
+    done.abort();
+    seen.disconnect();
+    waiting.delete(root);
+    for (const [each, hidden] of asked(Date.now()).turns)
+      if (piece(each) === root) each.hidden = hidden;
+    root.dispatchEvent(new Event('giostra:turn'));
   }
+  document.addEventListener('visibilitychange', () => document.hidden && go(), {
+    signal: done.signal,
+  });
+  if (document.hidden) go();
+  else seen.observe(root);
 }

@@ -42,6 +42,9 @@ export function fitting(
     );
   }
 
+  // Who comes and goes while the page is open.
+  belt.closest('[data-piece]')?.addEventListener('giostra:turn', () => changed(taken), { signal });
+
   /** The items that show in this band, in their order; what conditions hide closes up. */
   return (): Fit => {
     const on = whole.on ? whole.on.flatMap((index) => all[index] ?? []) : all;

@@ -107,7 +107,13 @@ export function tabs(root: HTMLElement, clock: Clock): Handle {
     },
     { signal },
   );
-  draw();
+  /** What conditions hide is not open. */
+  function settle() {
+    if (items[current]?.hidden) current = from(current, 1);
+    draw();
+  }
+  root.addEventListener('giostra:turn', settle, { signal });
+  settle();
   return {
     get items() {
       return items.filter((_, index) => shows(index)).map((item) => item.dataset.item ?? '');

@@ -64,11 +64,24 @@ export function SeasonFile({ piece, some }: { readonly piece: NodeBody; readonly
 type Typed = SeasonsReply['changes'][number]['before'];
 
 /** A season in words. */
-function said({ begins, ends, yearly }: Typed) {
-  if (begins === '' && ends === '') return 'always';
-  const span =
-    begins === '' ? `until ${ends}` : ends === '' ? `from ${begins}` : `${begins} to ${ends}`;
-  return yearly ? `${span}, each year` : span;
+function said({ begins, ends, yearly, months, days, hours }: Typed) {
+  const dates =
+    begins === ''
+      ? ends === ''
+        ? ''
+        : `until ${ends}`
+      : ends === ''
+        ? `from ${begins}`
+        : `${begins} to ${ends}`;
+  const capital = (word: string) => word.slice(0, 1).toUpperCase() + word.slice(1);
+  const all = [
+    dates,
+    yearly ? 'each year' : '',
+    months.length > 0 ? `in ${months.map(capital).join(', ')}` : '',
+    days.length > 0 ? `on ${days.map(capital).join(', ')}` : '',
+    hours,
+  ].filter((each) => each !== '');
+  return all.length === 0 ? 'always' : all.join(', ');
 }
 
 function Taken({ read }: { readonly read: SeasonsReply }) {

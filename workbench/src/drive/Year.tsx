@@ -61,6 +61,14 @@ function Months({ piece, data, offset, onOffset }: Props) {
     year: 'numeric',
     timeZone: data.zone,
   });
+  const hour = new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZone: data.zone,
+  });
   const months = Array.from({ length: MONTHS }, (_, i) => monthStart(offset + i));
   const look = (clientX: number) => {
     const left = box.current?.getBoundingClientRect().left ?? 0;
@@ -141,10 +149,13 @@ function Months({ piece, data, offset, onOffset }: Props) {
               <span
                 key={start}
                 className={`tape-box ${each.always ? 'year-always' : 'tape-set'}`}
-                style={{ left: x(start), width: Math.max(3, x(end) - x(start)) }}
-                title={`${each.name}: ${day.format(start)} to ${day.format(end - 1)}`}
+                style={{
+                  left: x(start),
+                  width: Math.max(each.again ? 1 : 3, x(end) - x(start)),
+                }}
+                title={`${each.name}: ${(each.again ? hour : day).format(start)} to ${(each.again ? hour : day).format(end - (each.again ? 0 : 1))}`}
               >
-                {each.always ? 'always' : each.yearly ? 'each year' : ''}
+                {each.always ? 'always' : each.yearly && !each.again ? 'each year' : ''}
               </span>
             ))}
           </div>

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.WaitForSelectorState;
+import giostra.core.testing.InTurn;
+import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.io.ByteArrayInputStream;
@@ -14,6 +16,7 @@ import nu.validator.client.EmbeddedValidator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
@@ -70,14 +73,19 @@ class AccessJourney {
         theme);
   }
 
+  static List<String> steps() {
+    return Runs.inTurn(List.of("fill", "arrange", "prove", "ship"));
+  }
+
   @ParameterizedTest
-  @ValueSource(strings = {"fill", "arrange", "prove", "ship"})
+  @MethodSource("steps")
   void axeFindsNothingOnTheBench(String step, Api api, Page page) {
     Bench.open(page, api, Api.DEMO, step, "words").stage();
     page.waitForTimeout(500);
     assertThat(both(page, "iframe")).isEmpty();
   }
 
+  @InTurn(0)
   @Test
   void axeFindsNothingOnTheShelf(Api api, Page page) {
     // Two sites of one name can be told apart as well.
@@ -103,6 +111,7 @@ class AccessJourney {
     assertThat(dialog(page)).as("the history").isEmpty();
   }
 
+  @InTurn(1)
   @Test
   void axeFindsNothingInTheDialogs(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 800);
@@ -124,6 +133,7 @@ class AccessJourney {
     assertThat(dialog(page)).as("the line-up").isEmpty();
   }
 
+  @InTurn(2)
   @Test
   void axeFindsNothingInTheLibraryNorWhereFilesAndFramesComeIn(Api api, Page page) {
     page.navigate(api.at("/sites/velluta/media"));
@@ -153,6 +163,7 @@ class AccessJourney {
     page.waitForSelector(".content-drop");
   }
 
+  @InTurn(0)
   @Test
   void axeFindsNothingWhereLooksAreArranged(Api api, Page page) {
     Bench bench = Bench.open(page, api, Api.DEMO, "dress", "films");
@@ -208,8 +219,12 @@ class AccessJourney {
   }
 
   /** All kinds, nested, in both writing directions and in each form of the bands. */
+  static List<String> directions() {
+    return Runs.inTurn(List.of("ltr", "rtl"));
+  }
+
   @ParameterizedTest
-  @ValueSource(strings = {"ltr", "rtl"})
+  @MethodSource("directions")
   void allKindsNestedPassAxeAndTheNuChecker(String direction, Api api, Chromium.Open chromium)
       throws Exception {
     String id = api.newPage("velluta", Nested.document(direction));

@@ -19,6 +19,7 @@ import giostra.core.page.Section;
 import giostra.core.page.Site;
 import giostra.core.piece.tabs.Tabs;
 import giostra.core.piece.tabs.TabsSettings;
+import giostra.core.testing.InTurn;
 import giostra.core.value.Length;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -175,6 +176,7 @@ class AlmanacJourney {
         .toList();
   }
 
+  @InTurn(1)
   @Test
   void tabsAreDressedUntilTheyAgreeWithAPicture(Api api, Chromium.Open chromium, Page page)
       throws IOException {

@@ -16,6 +16,7 @@ import giostra.core.tempo.Trace;
 import giostra.core.tempo.Trace.Phase;
 import giostra.core.tempo.Trace.Stretch;
 import giostra.core.tempo.Visit;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.core.value.Change;
 import giostra.core.value.Change.Manner;
@@ -137,6 +138,7 @@ class ChangesJourney {
     return (double) wrong / (a.getWidth() * a.getHeight());
   }
 
+  @InTurn(1)
   @Test
   void everyMannerBeginsAtTheOneAndEndsAtTheOther(Api api, Chromium.Open chromium) {
     var wrong = new ArrayList<String>();

@@ -34,10 +34,9 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * Every setting of every kind, set on one of two pieces that are alike: on the live page they then
- * differ in what is laid out, painted or told, at each of three widths; SettingsJourney holds bands
- * against each other, so that in a plain run each kind is looked at in one of them. One page holds
- * the pieces of a kind, so that it is published once; one of each sort of field goes through the
- * screen, the rest is set by edits, in a deep run all goes through the screen.
+ * differ in what is laid out, painted or told, at each of three widths. One page holds the pieces
+ * of a kind, so that it is published once; one of each sort of field goes through the screen, the
+ * rest is set by edits, in a deep run all goes through the screen.
  */
 @ExtendWith({Giostra.class, Chromium.class})
 class DifferenceJourney {
@@ -45,10 +44,8 @@ class DifferenceJourney {
 
   static Stream<String> kinds() {
     String only = System.getProperty("giostra.kind", "");
-    return Difference.all().stream()
-        .map(Difference::kind)
-        .distinct()
-        .filter(kind -> only.isEmpty() || only.equals(kind));
+    List<String> all = Difference.all().stream().map(Difference::kind).distinct().toList();
+    return only.isEmpty() ? Runs.inTurn(all).stream() : Stream.of(only);
   }
 
   /** So many are typed on one page. */
@@ -110,7 +107,7 @@ class DifferenceJourney {
     }
     Page live = chromium.kept("live");
     var same = new ArrayList<String>();
-    for (int width : widths(all.getFirst().kind())) {
+    for (int width : Subject.WIDTHS) {
       live.setViewportSize(width, 800);
       live.navigate(address);
       live.waitForFunction(
@@ -122,12 +119,6 @@ class DifferenceJourney {
       }
     }
     return same;
-  }
-
-  private static List<Integer> widths(String kind) {
-    return Runs.deep()
-        ? Subject.WIDTHS
-        : List.of(Subject.WIDTHS.get(kinds().toList().indexOf(kind) % Subject.WIDTHS.size()));
   }
 
   /**

@@ -12,6 +12,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.Node;
+import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.List;
@@ -192,6 +193,7 @@ class DriveJourney {
     return new Locator.FilterOptions().setHasText(Pattern.compile("^(then )?" + text + "$"));
   }
 
+  @InTurn(1)
   @Test
   void nothingIsWrongWithItForAxeByDayAndNight(Api api, Chromium.Open chromium) {
     String id = api.newPage("velluta", still(api));

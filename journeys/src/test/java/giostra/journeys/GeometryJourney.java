@@ -24,7 +24,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -127,8 +127,12 @@ class GeometryJourney {
     }
   }
 
+  static List<Boolean> scrollbars() {
+    return Runs.inTurn(List.of(false, true));
+  }
+
   @ParameterizedTest(name = "scrollbars {0}")
-  @ValueSource(booleans = {false, true})
+  @MethodSource("scrollbars")
   void theEngineComputesWhatChromiumLaysOut(boolean scrollbars, Api api, Chromium.Open chromium) {
     List<Page> pages =
         Stream.of(1.0, 1.5)

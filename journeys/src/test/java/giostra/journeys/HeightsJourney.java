@@ -30,7 +30,7 @@ class HeightsJourney {
   /** Pages with a zoom; in a deep run the demo and drawn pages with both. */
   static Stream<Arguments> subjects() {
     return Stream.concat(
-        Stream.of(Arguments.of("demo", 1.1), Arguments.of("varied-1", 1.0)),
+        Runs.inTurn(List.of(Arguments.of("demo", 1.1), Arguments.of("varied-1", 1.0))).stream(),
         Runs.deep()
             ? Stream.of(
                 Arguments.of("nested", 1.0),

@@ -18,6 +18,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Site;
 import giostra.core.piece.video.VideoParts;
+import giostra.core.testing.InTurn;
 import giostra.core.value.Colour;
 import giostra.core.value.Ink;
 import giostra.core.value.Length;
@@ -249,6 +250,7 @@ class LooksJourney {
         Locale.ROOT, "rgb(%d, %d, %d)", value >> 16, value >> 8 & 255, value & 255);
   }
 
+  @InTurn(0)
   @Test
   void everyPropertyOfEveryPartInEveryStateIsWorn(Api api, Page page) throws IOException {
     var asked = new LinkedHashMap<StyleKey, Told>();

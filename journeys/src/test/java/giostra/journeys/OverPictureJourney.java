@@ -29,6 +29,7 @@ import giostra.core.piece.slider.SliderParts;
 import giostra.core.piece.slider.SliderSettings;
 import giostra.core.snag.OnGround;
 import giostra.core.snag.OnPicture;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.core.value.Colour;
 import giostra.core.value.Ends;
@@ -228,6 +229,7 @@ class OverPictureJourney {
             "page", Values.NONE.with(PageSettings.TITLE, Values.ALL, "Over pictures"), sections));
   }
 
+  @InTurn(1)
   @Test
   void theContrastOfWordsIsThatOfThePixelsUnderThem(Api api, Chromium.Open chromium)
       throws IOException {
@@ -286,6 +288,7 @@ class OverPictureJourney {
   }
 
   /** The words of a section on the picture that is its ground. */
+  @InTurn(0)
   @Test
   void wordsOfASectionAreReadOnThePictureThatIsItsGround(Api api, Chromium.Open chromium)
       throws IOException {
@@ -356,6 +359,7 @@ class OverPictureJourney {
   }
 
   /** What is said of words is so at both ends of its widths, and mended by its ways out. */
+  @InTurn(2)
   @Test
   void aFindingHoldsFromItsFirstWidthToItsLastAndItsWaysOutMendIt(Api api, Chromium.Open chromium)
       throws IOException {
@@ -425,6 +429,7 @@ class OverPictureJourney {
   }
 
   /** What one starts with can be read and is sharp, by the pictures that come with it. */
+  @InTurn(0)
   @Test
   void slidersToStartWithHaveNoFinding(Api api) {
     String site = api.newSite("Starters");

@@ -15,6 +15,7 @@ import giostra.core.page.LookSettings;
 import giostra.core.page.NodeType;
 import giostra.core.page.ProofSettings;
 import giostra.core.page.SiteSettings;
+import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.io.IOException;
@@ -52,7 +53,12 @@ class SettingsJourney {
         .collect(Collectors.groupingBy(SettingsJourney::group, LinkedHashMap::new, toList()))
         .entrySet()
         .stream()
-        .map(each -> Arguments.of(each.getKey(), each.getValue()));
+        .map(each -> Arguments.of(each.getKey(), inTurn(each.getValue())));
+  }
+
+  /** What is of few cases is looked at each time. */
+  private static List<SettingCase> inTurn(List<SettingCase> all) {
+    return all.size() > Runs.TURNS ? Runs.inTurn(all) : all;
   }
 
   /** What is set on a site holds on all its pages, so there each case gets a site of its own. */

@@ -11,6 +11,7 @@ import giostra.core.fit.Screen;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -58,6 +59,7 @@ class StageJourney {
         .document();
   }
 
+  @InTurn(0)
   @Test
   void theStageIsTheLivePageInAWindowOfItsSize(Api api, Chromium.Open chromium) {
     String id = api.newPage(api.copyOfDemo(), document(api));

@@ -9,6 +9,7 @@ import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.Clip;
 import com.microsoft.playwright.options.WaitForSelectorState;
+import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import org.junit.jupiter.api.Test;
@@ -47,6 +48,7 @@ class TraceJourney {
     return new Traced(id, seen, clip);
   }
 
+  @InTurn(2)
   @Test
   void aDesignerHoldsThePageAgainstAPicture(Api api, Chromium.Open chromium, Page page) {
     Traced traced = traced(api, chromium, 1280);

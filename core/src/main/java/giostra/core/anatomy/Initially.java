@@ -34,6 +34,7 @@ import giostra.core.value.TypeSize;
 import giostra.core.value.TypeStyle;
 import giostra.core.value.UnderKind;
 import giostra.core.value.WholeKind;
+import giostra.core.value.WordsAlign;
 import java.time.Duration;
 
 /** What may be said of parts, with the ranges that all of them share, in few words. */
@@ -119,6 +120,11 @@ public final class Initially {
         .with(Property.SPACING, new DecimalKind(-0.1, 0.5), display ? -0.01 : 0.0)
         .with(Property.SLANT, new PickKind<>(Slant.class), Slant.UPRIGHT)
         .with(Property.CASE, new PickKind<>(LetterCase.class), LetterCase.AS_TYPED);
+  }
+
+  /** Words that may begin elsewhere than those around them. */
+  public static Part aligned(Part part) {
+    return part.with(Property.ALIGN, new PickKind<>(WordsAlign.class), WordsAlign.AROUND);
   }
 
   /** In a colour of the tone. */

@@ -1,5 +1,6 @@
 package giostra.core.anatomy;
 
+import static giostra.core.anatomy.Initially.aligned;
 import static giostra.core.anatomy.Initially.border;
 import static giostra.core.anatomy.Initially.corners;
 import static giostra.core.anatomy.Initially.edge;
@@ -73,14 +74,15 @@ public final class PageParts {
 
   /** The text of an item. */
   public static final Part ITEM_TEXT =
-      words(
-          Part.of("page.item-text", "Text"),
-          TypeStyle.TEXT,
-          Family.TEXT,
-          400,
-          rem(1),
-          1.6,
-          ToneColour.QUIET);
+      aligned(
+          words(
+              Part.of("page.item-text", "Text"),
+              TypeStyle.TEXT,
+              Family.TEXT,
+              400,
+              rem(1),
+              1.6,
+              ToneColour.QUIET));
 
   public static final Part PICTURE = framed(corners(Part.of("page.picture", "Picture"), px(14)));
 
@@ -152,26 +154,28 @@ public final class PageParts {
   public static final Part BUTTONS = gap(Part.of("page.buttons", "Buttons"), rem(0.6));
 
   public static final Part KICKER =
-      words(
-              Part.of("page.kicker", "Kicker"),
-              TypeStyle.KICKER,
-              Family.TEXT,
-              650,
-              rem(0.8125),
-              1.6,
-              ToneColour.ACCENT)
-          .with(Property.SPACING, new DecimalKind(-0.1, 0.5), 0.08)
-          .with(Property.CASE, new PickKind<>(LetterCase.class), LetterCase.CAPITALS);
+      aligned(
+          words(
+                  Part.of("page.kicker", "Kicker"),
+                  TypeStyle.KICKER,
+                  Family.TEXT,
+                  650,
+                  rem(0.8125),
+                  1.6,
+                  ToneColour.ACCENT)
+              .with(Property.SPACING, new DecimalKind(-0.1, 0.5), 0.08)
+              .with(Property.CASE, new PickKind<>(LetterCase.class), LetterCase.CAPITALS));
 
   public static final Part SUBHEADING =
-      words(
-          Part.of("page.subheading", "Subheading"),
-          TypeStyle.SUBHEADING,
-          Family.TEXT,
-          600,
-          rem(1.0625),
-          1.6,
-          ToneColour.INK);
+      aligned(
+          words(
+              Part.of("page.subheading", "Subheading"),
+              TypeStyle.SUBHEADING,
+              Family.TEXT,
+              600,
+              rem(1.0625),
+              1.6,
+              ToneColour.INK));
 
   /** The heading and the button over a piece. */
   public static final Part OVER =

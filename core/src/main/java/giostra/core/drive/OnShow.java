@@ -69,8 +69,8 @@ public record OnShow(
     ZoneId zone = document.site().values().get(SiteSettings.ZONE);
     List<Season> seasons =
         items.stream().map(item -> ConditionSettings.season(item.values())).toList();
-    var almanac = new Almanac(zone, seasons);
     Instant until = from.atZone(zone).plusMonths(months).toInstant();
+    var almanac = new Almanac(zone, seasons, from, until);
     int view =
         piece instanceof Tracked track
             ? TrackLayout.of(document, track, 0).at(viewportPx).view()
@@ -83,7 +83,7 @@ public record OnShow(
             .mapToObj(i ->
                 new Shown(items.get(i), seasons.get(i), cut(seasons.get(i), zone, from, until)))
             .toList(),
-        almanac.stretches(from, until).stream()
+        almanac.stretches().stream()
             .map(each ->
                 new Stretch(
                     each.from(),
@@ -95,7 +95,7 @@ public record OnShow(
   }
 
   private static List<During> cut(Season season, ZoneId zone, Instant from, Instant until) {
-    return season.spans(zone).stream()
+    return season.spans(zone, from, until).stream()
         .map(span ->
             new During(
                 span.from().filter(from::isBefore).orElse(from),

@@ -1,5 +1,6 @@
 package giostra.core.format;
 
+import giostra.core.look.Values;
 import giostra.core.page.ConditionSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
@@ -8,6 +9,7 @@ import giostra.core.page.Item;
 import giostra.core.page.Piece;
 import giostra.core.page.SiteSettings;
 import giostra.core.season.Season;
+import giostra.core.season.Times;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import java.io.IOException;
@@ -23,6 +25,7 @@ import java.time.ZoneOffset;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.format.ResolverStyle;
+import java.time.zone.ZoneRules;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -42,7 +45,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * A calendar file as seasons of a piece's items: an event is an item's by its UID, or by its
  * summary where one item alone is called so. Times are read as the site's clocks show them. Source:
- * RFC 5545, "Event Component", "Recurrence Rule"; of rules FREQ=YEARLY alone.
+ * RFC 5545, "Event Component", "Recurrence Rule"; of rules FREQ=YEARLY, and FREQ=DAILY and WEEKLY
+ * with BYDAY, BYMONTH, UNTIL and COUNT.
  *
  * @param changes what becomes of items
  * @param strangers summaries of events that are no item's
@@ -54,16 +58,13 @@ public record SeasonsRead(List<Change> changes, List<String> strangers, List<Str
 
   private static final int MOST_EVENTS = 2_000;
   private static final int DEEPEST = 6;
-  private static final DateTimeFormatter DATE =
+  static final DateTimeFormatter DATE =
       DateTimeFormatter.ofPattern("uuuuMMdd", Locale.ROOT).withResolverStyle(ResolverStyle.STRICT);
-  private static final DateTimeFormatter TIME =
+  static final DateTimeFormatter TIME =
       DateTimeFormatter.ofPattern("uuuuMMdd'T'HHmmss", Locale.ROOT)
           .withResolverStyle(ResolverStyle.STRICT);
   private static final DateTimeFormatter MINUTES =
       DateTimeFormatter.ofPattern("uuuu-MM-dd'T'HH:mm", Locale.ROOT);
-
-  /** Parts of a rule that say nothing else than each year. */
-  private static final Set<String> EACH_YEAR = Set.of("FREQ=YEARLY", "INTERVAL=1", "WKST=MO");
 
   public SeasonsRead {
     changes = List.copyOf(changes);
@@ -72,12 +73,21 @@ public record SeasonsRead(List<Change> changes, List<String> strangers, List<Str
   }
 
   /** A season as it is typed; empty texts for what is open. */
-  public record Typed(String begins, String ends, boolean yearly) {
+  public record Typed(String begins, String ends, boolean yearly, Times times) {
+    public Typed(String begins, String ends, boolean yearly) {
+      this(begins, ends, yearly, Times.ANY);
+    }
+
     static Typed of(Item item) {
+      Values values = item.values();
       return new Typed(
-          item.values().get(ConditionSettings.SEASON_BEGINS),
-          item.values().get(ConditionSettings.SEASON_ENDS),
-          item.values().get(ConditionSettings.SEASON_YEARLY));
+          values.get(ConditionSettings.SEASON_BEGINS),
+          values.get(ConditionSettings.SEASON_ENDS),
+          values.get(ConditionSettings.SEASON_YEARLY),
+          Times.of(
+              values.get(ConditionSettings.SEASON_MONTHS),
+              values.get(ConditionSettings.SEASON_DAYS),
+              values.get(ConditionSettings.SEASON_HOURS)));
     }
   }
 
@@ -88,7 +98,12 @@ public record SeasonsRead(List<Change> changes, List<String> strangers, List<Str
       return List.of(
           set(ConditionSettings.SEASON_BEGINS, after.begins),
           set(ConditionSettings.SEASON_ENDS, after.ends),
-          set(ConditionSettings.SEASON_YEARLY, after.yearly));
+          set(ConditionSettings.SEASON_YEARLY, after.yearly),
+          set(ConditionSettings.SEASON_MONTHS, String.join(" ", Times.words(after.times.months()))),
+          set(ConditionSettings.SEASON_DAYS, String.join(" ", Times.words(after.times.days()))),
+          set(
+              ConditionSettings.SEASON_HOURS,
+              after.times.hours().map(Times.Hours::written).orElse("")));
     }
 
     private Edit set(Setting<?> setting, Object value) {
@@ -196,14 +211,25 @@ public record SeasonsRead(List<Change> changes, List<String> strangers, List<Str
     }
   }
 
+  /** A time as it is typed: a date where it is its first moment, or the end of the one before. */
+  static String written(LocalDateTime at, int dayAfter) {
+    return SeasonFile.midnight(at)
+        ? at.toLocalDate().minusDays(dayAfter).toString()
+        : at.format(MINUTES);
+  }
+
   private static final class Reader {
     private final Map<String, Item> byUid = new HashMap<>();
+    private final Map<String, Item> parted = new HashMap<>();
     private final Map<String, Optional<Item>> byName = new HashMap<>();
     private final Map<String, String> names = new HashMap<>();
     private final ZoneId zone;
     private final Map<String, Change> changes = new LinkedHashMap<>();
     private final Set<String> strangers = new TreeSet<>();
     private final List<String> refused = new ArrayList<>();
+
+    /** Items of which there are events of single years. */
+    private final Set<String> parts = new TreeSet<>();
 
     Reader(Document document, Piece piece) {
       this.zone = document.site().values().get(SiteSettings.ZONE);
@@ -213,6 +239,7 @@ public record SeasonsRead(List<Change> changes, List<String> strangers, List<Str
         String name = Fields.called(item, i);
         names.put(item.id(), name);
         byUid.put(SeasonFile.uid(item), item);
+        parted.put(SeasonFile.ofYear(item, 0).replaceFirst("0@", ""), item);
         byName.merge(folded(name), Optional.of(item), (_, _) -> Optional.empty());
       }
     }
@@ -224,6 +251,11 @@ public record SeasonsRead(List<Change> changes, List<String> strangers, List<Str
     SeasonsRead read(List<Map<String, Value>> events) {
       for (Map<String, Value> event : events) {
         String name = text(event, "SUMMARY");
+        String of = text(event, "UID").replaceFirst("\\d{4}@giostra.invalid$", "");
+        if (parted.containsKey(of)) {
+          parts.add(parted.get(of).id());
+          continue;
+        }
         Item item =
             Optional.ofNullable(byUid.get(text(event, "UID")))
                 .or(() -> byName.getOrDefault(folded(name), Optional.empty()))
@@ -234,6 +266,10 @@ public record SeasonsRead(List<Change> changes, List<String> strangers, List<Str
           take(item, event);
         }
       }
+      parts.forEach(id ->
+          refused.add(
+              names.getOrDefault(id, id)
+                  + ": its events of single years are for other programs alone; it stays as it is"));
       return new SeasonsRead(
           List.copyOf(changes.values()), List.copyOf(strangers), List.copyOf(refused));
     }
@@ -243,7 +279,7 @@ public record SeasonsRead(List<Change> changes, List<String> strangers, List<Str
       try {
         Typed after = typed(event);
         // That it is one is what the season says.
-        Season.of(after.begins, after.ends, after.yearly);
+        Season.of(after.begins, after.ends, after.yearly, after.times);
         Typed before = Typed.of(item);
         if (changes.containsKey(item.id())) {
           throw new Refused("Season", "there twice", "there once");
@@ -265,12 +301,17 @@ public record SeasonsRead(List<Change> changes, List<String> strangers, List<Str
       }
       LocalDateTime begins = time(start);
       LocalDateTime ends = ends(event, start, begins);
-      boolean open = !begins.toLocalDate().isAfter(SeasonFile.EARLIEST);
-      boolean lasting = !ends.toLocalDate().isBefore(SeasonFile.LATEST);
-      boolean yearly = yearly(text(event, "RRULE"));
       if (event.containsKey("RDATE") || event.containsKey("EXDATE")) {
         throw new Refused("Its dates", "some by RDATE or EXDATE", "one season, or one each year");
       }
+      Optional<Recurring> recurring =
+          Recurring.of(text(event, "RRULE"), begins, ends, clocks(start).equals(zone.getRules()));
+      if (recurring.isPresent()) {
+        return recurring.get().typed(zone);
+      }
+      boolean yearly = !text(event, "RRULE").isEmpty();
+      boolean open = !begins.toLocalDate().isAfter(SeasonFile.EARLIEST);
+      boolean lasting = !ends.toLocalDate().isBefore(SeasonFile.LATEST);
       return new Typed(
           open ? "" : written(begins, 0),
           lasting ? "" : written(ends, 1),
@@ -315,29 +356,22 @@ public record SeasonsRead(List<Change> changes, List<String> strangers, List<Str
       return ZonedDateTime.of(at, own).withZoneSameInstant(zone).toLocalDateTime();
     }
 
+    /** The clocks that a time is said by. */
+    private ZoneRules clocks(Value value) {
+      String text = value.text.strip();
+      @Nullable String named = value.parameters.get("TZID");
+      if (!text.contains("T") || named == null && !text.endsWith("Z")) {
+        return zone.getRules();
+      }
+      return (named == null ? ZoneOffset.UTC : zone(named)).getRules();
+    }
+
     private static ZoneId zone(String named) {
       try {
         return ZoneId.of(named);
       } catch (DateTimeException e) {
         throw new Refused("Time zone", named, "one of the IANA database, such as Europe/Lisbon");
       }
-    }
-
-    private static boolean yearly(String rule) {
-      if (rule.isEmpty()) {
-        return false;
-      }
-      if (!List.of(rule.toUpperCase(Locale.ROOT).split(";")).stream().allMatch(EACH_YEAR::contains)
-          || !rule.toUpperCase(Locale.ROOT).contains("FREQ=YEARLY")) {
-        throw new Refused("Its repetition", rule, "none, or FREQ=YEARLY alone");
-      }
-      return true;
-    }
-
-    private static String written(LocalDateTime at, int dayAfter) {
-      return SeasonFile.midnight(at)
-          ? at.toLocalDate().minusDays(dayAfter).toString()
-          : at.format(MINUTES);
     }
 
     private static String text(Map<String, Value> event, String name) {

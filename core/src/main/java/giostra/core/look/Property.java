@@ -20,6 +20,7 @@ import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
 import giostra.core.value.TypeStyle;
 import giostra.core.value.Typeface;
+import giostra.core.value.WordsAlign;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
@@ -90,6 +91,10 @@ public record Property<T>(String id, String label, Group group) {
   public static final Property<Slant> SLANT = new Property<>("slant", "Slant", Group.LETTERS);
 
   public static final Property<LetterCase> CASE = new Property<>("case", "Case", Group.LETTERS);
+
+  /** Where its lines begin; as the words around, unless somebody says otherwise. */
+  public static final Property<WordsAlign> ALIGN =
+      new Property<>("align", "Alignment", Group.LETTERS);
 
   /** The colour of its words and signs. */
   public static final Property<Ink> INK = new Property<>("ink", "Ink", Group.LETTERS);
@@ -203,6 +208,7 @@ public record Property<T>(String id, String label, Group group) {
                   SPACING,
                   SLANT,
                   CASE,
+                  ALIGN,
                   INK,
                   GROUND,
                   PICTURE,

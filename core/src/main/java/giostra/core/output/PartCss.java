@@ -20,6 +20,7 @@ import giostra.core.value.Shadows;
 import giostra.core.value.Slant;
 import giostra.core.value.ToneColour;
 import giostra.core.value.Typeface;
+import giostra.core.value.WordsAlign;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -165,6 +166,8 @@ final class PartCss {
     add(Property.SPACING, "letter-spacing", spacing -> spacing == 0 ? "0" : number(spacing) + "em");
     if (!whole) {
       add(Property.SLANT, "font-style", Slant::css);
+      add(Property.ALIGN, "text-align", WordsAlign::lines);
+      add(Property.ALIGN, "align-self", WordsAlign::self);
     }
     add(Property.CASE, "text-transform", letters -> letters.css());
     if (part == TrackParts.BAR) {

@@ -28,13 +28,16 @@ import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.SiteSettings;
 import giostra.core.season.Season;
+import giostra.core.season.Times;
 import giostra.core.value.Focus;
 import giostra.core.value.Nudge;
 import giostra.core.value.OwnCss;
 import giostra.core.value.RichText;
 import giostra.core.value.Setting;
 import giostra.core.words.Labels;
+import java.time.DayOfWeek;
 import java.time.Duration;
+import java.time.Month;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -319,7 +322,8 @@ public final class Writing {
         attributes.addAll(List.of("data-" + pair.substring(0, at), pair.substring(at + 1)));
       }
     }
-    attributes.addAll(List.of("data-show", spans(ConditionSettings.season(values))));
+    Season season = ConditionSettings.season(values);
+    attributes.addAll(List.of("data-show", spans(season), "data-show-at", times(season.times())));
     attributes.addAll(List.of("data-show-query", values.get(ConditionSettings.SHOW_QUERY)));
   }
 
@@ -332,13 +336,34 @@ public final class Writing {
       return "";
     }
     String spans =
-        season.spans(document.site().values().get(SiteSettings.ZONE)).stream()
+        season.dates(document.site().values().get(SiteSettings.ZONE)).stream()
             .map(span ->
                 span.from().map(at -> Long.toString(at.toEpochMilli())).orElse("")
                     + ","
                     + span.until().map(at -> Long.toString(at.toEpochMilli())).orElse(""))
             .collect(Collectors.joining(" "));
     return spans.isEmpty() ? NEVER : spans;
+  }
+
+  /**
+   * At which times of these, by which clocks: hours, days from 1 for Monday and months from 1, each
+   * {@code *} for all, and the zone.
+   */
+  private String times(Times times) {
+    if (times.any()) {
+      return "";
+    }
+    return String.join(
+        " ",
+        times.hours().map(Times.Hours::written).orElse("*"),
+        numbers(times.days().stream().map(DayOfWeek::getValue)),
+        numbers(times.months().stream().map(Month::getValue)),
+        document.site().values().get(SiteSettings.ZONE).getId());
+  }
+
+  private static String numbers(Stream<Integer> all) {
+    String numbers = all.sorted().map(String::valueOf).collect(Collectors.joining(","));
+    return numbers.isEmpty() ? "*" : numbers;
   }
 
   /** Long text, plain or rich, cut after so many words; 0 cuts nothing. */

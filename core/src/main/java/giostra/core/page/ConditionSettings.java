@@ -2,11 +2,15 @@ package giostra.core.page;
 
 import giostra.core.look.Values;
 import giostra.core.season.Season;
+import giostra.core.season.Times;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
+import giostra.core.value.SeveralKind;
 import giostra.core.value.Step;
 import giostra.core.value.ToggleKind;
 import giostra.core.value.TokenKind;
+import java.time.DayOfWeek;
+import java.time.Month;
 import java.util.List;
 
 /**
@@ -33,6 +37,24 @@ public final class ConditionSettings {
 
   public static final Setting<Boolean> SEASON_YEARLY =
       Setting.once("seasonYearly", "Each year again", new ToggleKind(), false).in(Step.DRIVE);
+  public static final Setting<List<String>> SEASON_MONTHS =
+      Setting.once(
+              "seasonMonths", "In months", new SeveralKind(Times.words(Month.class)), List.of())
+          .in(Step.DRIVE);
+  public static final Setting<List<String>> SEASON_DAYS =
+      Setting.once(
+              "seasonDays", "On days", new SeveralKind(Times.words(DayOfWeek.class)), List.of())
+          .in(Step.DRIVE);
+
+  /** Those that end no later than they begin end on the next day. */
+  public static final Setting<String> SEASON_HOURS =
+      Setting.once(
+              "seasonHours",
+              "At hours",
+              new TokenKind(Times.HOURS, "from a time to another, such as 18:00-23:30"),
+              "")
+          .in(Step.DRIVE);
+
   public static final Setting<String> SHOW_QUERY =
       Setting.once(
           "showQuery",
@@ -44,7 +66,14 @@ public final class ConditionSettings {
 
   /** All of them. */
   public static final List<Setting<?>> ALL =
-      List.of(SEASON_BEGINS, SEASON_ENDS, SEASON_YEARLY, SHOW_QUERY);
+      List.of(
+          SEASON_BEGINS,
+          SEASON_ENDS,
+          SEASON_YEARLY,
+          SEASON_MONTHS,
+          SEASON_DAYS,
+          SEASON_HOURS,
+          SHOW_QUERY);
 
   /** Whether something shows only at times, or for some addresses. */
   public static boolean any(Values values) {
@@ -54,11 +83,23 @@ public final class ConditionSettings {
   /** When something shows; always where its dates make no sense, which a finding tells. */
   public static Season season(Values values) {
     try {
-      return Season.of(
-          values.get(SEASON_BEGINS), values.get(SEASON_ENDS), values.get(SEASON_YEARLY));
+      return typed(values);
     } catch (Refused none) {
       return Season.ALWAYS;
     }
+  }
+
+  /**
+   * When something shows, as it is typed.
+   *
+   * @throws Refused where its dates make no sense
+   */
+  public static Season typed(Values values) {
+    return Season.of(
+        values.get(SEASON_BEGINS),
+        values.get(SEASON_ENDS),
+        values.get(SEASON_YEARLY),
+        Times.of(values.get(SEASON_MONTHS), values.get(SEASON_DAYS), values.get(SEASON_HOURS)));
   }
 
   private ConditionSettings() {}

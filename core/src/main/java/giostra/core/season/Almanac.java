@@ -5,6 +5,7 @@ import giostra.core.value.Require;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -17,7 +18,11 @@ public final class Almanac {
   /** Most years that are looked at at once. */
   public static final int MOST_YEARS = 12;
 
+  private final ZoneId zone;
+  private final List<Season> seasons;
   private final List<List<Span>> spans;
+  private final Instant from;
+  private final Instant until;
 
   /** Who comes and who goes at a moment, by place. */
   private record Turn(List<Integer> come, List<Integer> go) {}
@@ -25,10 +30,20 @@ public final class Almanac {
   private final TreeMap<Instant, Turn> turns = new TreeMap<>();
 
   /**
+   * From one moment to another, of which it knows who is on.
+   *
    * @param seasons of each thing, in their order
+   * @throws giostra.core.value.Refused where that is nothing, or more than {@link #MOST_YEARS}
    */
-  public Almanac(ZoneId zone, List<Season> seasons) {
-    this.spans = seasons.stream().map(season -> season.spans(zone)).toList();
+  public Almanac(ZoneId zone, List<Season> seasons, Instant from, Instant until) {
+    double days = (until.getEpochSecond() - from.getEpochSecond()) / 86_400.0;
+    Require.above(0, "days looked at", days);
+    Require.within(0, MOST_YEARS * 366.0, "days looked at", days);
+    this.zone = zone;
+    this.seasons = List.copyOf(seasons);
+    this.from = from;
+    this.until = until;
+    this.spans = seasons.stream().map(season -> season.spans(zone, from, until)).toList();
     for (int i = 0; i < spans.size(); i++) {
       int place = i;
       for (Span span : spans.get(i)) {
@@ -68,15 +83,8 @@ public final class Almanac {
     return spans.get(place).stream().anyMatch(span -> span.holds(at));
   }
 
-  /**
-   * What is on from one moment to another, without gaps; neighbours differ.
-   *
-   * @throws giostra.core.value.Refused where that is nothing, or more than {@link #MOST_YEARS}
-   */
-  public List<Stretch> stretches(Instant from, Instant until) {
-    double days = (until.getEpochSecond() - from.getEpochSecond()) / 86_400.0;
-    Require.above(0, "days looked at", days);
-    Require.within(0, MOST_YEARS * 366.0, "days looked at", days);
+  /** What is on all the time, without gaps; neighbours differ. */
+  public List<Stretch> stretches() {
     var all = new ArrayList<Stretch>();
     var on = new TreeSet<Integer>(on(from));
     Instant since = from;
@@ -97,6 +105,8 @@ public final class Almanac {
 
   /** The next moment after one at which somebody comes or goes. */
   public Optional<Instant> next(Instant after) {
-    return Optional.ofNullable(turns.higherKey(after));
+    return seasons.stream()
+        .flatMap(season -> season.next(zone, after).stream())
+        .min(Comparator.naturalOrder());
   }
 }

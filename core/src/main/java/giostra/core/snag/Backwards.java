@@ -5,7 +5,6 @@ import giostra.core.page.Edit;
 import giostra.core.page.Item;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
-import giostra.core.season.Season;
 import giostra.core.value.Refused;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,10 +29,7 @@ final class Backwards {
 
   private static Optional<Snag> of(Looked at, Piece piece, Node of) {
     try {
-      Season.of(
-          of.values().get(ConditionSettings.SEASON_BEGINS),
-          of.values().get(ConditionSettings.SEASON_ENDS),
-          of.values().get(ConditionSettings.SEASON_YEARLY));
+      ConditionSettings.typed(of.values());
       return Optional.empty();
     } catch (Refused e) {
       return Optional.of(

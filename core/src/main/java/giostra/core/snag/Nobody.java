@@ -12,8 +12,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Times between the first season and the last at which none of the items is on show. */
@@ -22,6 +24,11 @@ final class Nobody {
       DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ROOT);
   private static final DateTimeFormatter HOUR =
       DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ROOT);
+
+  /** Times that come again are looked at for a year and a little, from some day on. */
+  private static final Duration ROUND = Duration.ofDays(400);
+
+  private static final Instant SOME = Instant.parse("2027-01-01T00:00:00Z");
 
   private Nobody() {}
 
@@ -41,39 +48,54 @@ final class Nobody {
 
   private static List<Snag> gap(Looked at, Piece piece, List<Item> items, List<Season> seasons) {
     ZoneId zone = at.document().site().values().get(SiteSettings.ZONE);
-    var almanac = new Almanac(zone, seasons);
     List<Instant> ends =
         seasons.stream()
-            .flatMap(season -> season.spans(zone).stream())
+            .flatMap(season -> season.dates(zone).stream())
             .flatMap(span -> Stream.concat(span.from().stream(), span.until().stream()))
             .sorted()
             .toList();
-    Instant from = ends.getFirst();
-    Instant until = ends.getLast();
+    boolean again = seasons.stream().anyMatch(season -> !season.times().any());
+    if (ends.isEmpty() && !again) {
+      return List.of();
+    }
+    Instant from = ends.isEmpty() ? SOME : ends.getFirst();
+    Instant until = ends.isEmpty() || again ? from.plus(ROUND) : ends.getLast();
     long most = Duration.ofDays(Almanac.MOST_YEARS * 365L).toSeconds();
     if (from.equals(until) || until.getEpochSecond() - from.getEpochSecond() > most) {
       return List.of();
     }
-    for (Almanac.Stretch each : almanac.stretches(from, until)) {
-      if (each.on().isEmpty()) {
-        List<Integer> after = almanac.on(each.until());
-        int next = after.isEmpty() ? 0 : after.getFirst();
-        Snag gap =
-            Snag.of(
-                    Rule.NOBODY,
-                    piece.id(),
-                    Extent.always(at.document()).between(each.from(), each.until()),
-                    Said.of(
-                        "nobody", "from", said(each.from(), zone), "to", said(each.until(), zone)))
-                .of(items.get(next).id());
-        return List.of(
-            after.isEmpty() || seasons.get(next).yearly()
-                ? gap
-                : gap.withFixes(
-                    List.of(atOnce(items.get(next), next, written(each.from(), zone)))));
-      }
-    }
-    return List.of();
+    var almanac = new Almanac(zone, seasons, from, until);
+    Comparator<Almanac.Stretch> longest =
+        Comparator.comparing(each -> Duration.between(each.from(), each.until()));
+    List<Almanac.Stretch> gaps =
+        almanac.stretches().stream().filter(each -> each.on().isEmpty()).toList();
+    // Of times that come again the longest says most, of dates the first.
+    Optional<Almanac.Stretch> told = again ? gaps.stream().max(longest) : gaps.stream().findFirst();
+    return told.map(gap -> List.of(snag(at, piece, items, seasons, almanac, gap)))
+        .orElse(List.of());
+  }
+
+  private static Snag snag(
+      Looked at,
+      Piece piece,
+      List<Item> items,
+      List<Season> seasons,
+      Almanac almanac,
+      Almanac.Stretch each) {
+    ZoneId zone = at.document().site().values().get(SiteSettings.ZONE);
+    List<Integer> after = almanac.on(each.until());
+    int next = after.isEmpty() ? 0 : after.getFirst();
+    Snag gap =
+        Snag.of(
+                Rule.NOBODY,
+                piece.id(),
+                Extent.always(at.document()).between(each.from(), each.until()),
+                Said.of("nobody", "from", said(each.from(), zone), "to", said(each.until(), zone)))
+            .of(items.get(next).id());
+    Season then = seasons.get(next);
+    return after.isEmpty() || then.yearly() || !then.times().any()
+        ? gap
+        : gap.withFixes(List.of(atOnce(items.get(next), next, written(each.from(), zone))));
   }
 
   private static Snag.Fix atOnce(Item item, int place, String from) {

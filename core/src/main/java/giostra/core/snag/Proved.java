@@ -68,7 +68,7 @@ public record Proved(
     Season season = ConditionSettings.season(node.values());
     return season.always()
         ? Stream.empty()
-        : season.spans(zone).stream()
+        : season.dates(zone).stream()
             .limit(1)
             .flatMap(span -> Stream.concat(span.from().stream(), span.until().stream()));
   }

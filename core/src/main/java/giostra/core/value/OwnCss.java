@@ -17,9 +17,11 @@ import com.helger.css.reader.errorhandler.CSSParseError;
 import com.helger.css.reader.errorhandler.CollectingCSSParseErrorHandler;
 import com.helger.css.reader.errorhandler.DoNothingCSSInterpretErrorHandler;
 import com.helger.css.writer.CSSWriterSettings;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -28,8 +30,9 @@ import org.jspecify.annotations.Nullable;
 /**
  * Rules of CSS that somebody writes for one place of a page. They are taken apart by a parser and
  * written anew, so that nothing stands in a sheet that it did not understand; they hold below that
- * place alone, and load nothing. Source: CSS Syntax 3; Selectors 4; CSS Values 4, "Functional
- * Notations".
+ * place alone, and load nothing. Rules in rules are written out, since the parser does not know
+ * them. Source: CSS Syntax 3; Selectors 4; CSS Nesting 1; CSS Conditional Rules 5; CSS Values 4,
+ * "Functional Notations".
  */
 public final class OwnCss {
   /** Brackets in brackets at the most: a parser that goes down them has a stack that ends. */
@@ -46,6 +49,15 @@ public final class OwnCss {
   private static final Pattern WORD = Pattern.compile("[-\\w]+");
   private static final Pattern NAME = Pattern.compile("[a-zA-Z][-\\w]{0,39}");
   private static final Set<String> ANIMATION = Set.of("animation", "animation-name");
+  private static final Set<String> CONDITIONS = Set.of("@media", "@supports", "@container");
+
+  /** After a comparison comes no tag: what is written may stand in a page. */
+  private static final Pattern QUERY =
+      Pattern.compile("(?:[-\\w\\s().,:/%+*]|[<>]=?(?=[\\s\\d.(])|=(?=[\\s\\d.(]))+");
+
+  /** Functions of conditions. */
+  private static final Set<String> ASKS = Set.of("and", "or", "not", "style", "calc", "min", "max");
+
   private static final Set<String> MOMENTS = Set.of("from", "to");
 
   /** Functions that fetch nothing. */
@@ -62,9 +74,20 @@ public final class OwnCss {
                   + " translatey translatez var xywh")
               .split(" "));
 
-  private final List<ICSSTopLevelRule> rules;
+  private static final String ALLOWED =
+      "rules such as .g-card { rotate: 1deg }, alone, in one another or in @media, @supports or"
+          + " @container, or @keyframes";
 
-  private OwnCss(List<ICSSTopLevelRule> rules) {
+  /** Rules in a sheet, or under a condition. */
+  private sealed interface Rule {}
+
+  private record Conditional(String condition, List<Rule> rules) implements Rule {}
+
+  private record Single(ICSSTopLevelRule rule) implements Rule {}
+
+  private final List<Rule> rules;
+
+  private OwnCss(List<Rule> rules) {
     this.rules = rules;
   }
 
@@ -77,10 +100,95 @@ public final class OwnCss {
     if (text.indexOf('\\') >= 0) {
       throw refused(line(text, text.indexOf('\\')), "a backslash", "written without escapes");
     }
-    depth(text);
-    var own = new OwnCss(List.copyOf(parsed(text).getAllRules()));
-    own.check();
-    return own;
+    String bare = CssBlocks.bare(text);
+    depth(bare);
+    return new OwnCss(rules(CssBlocks.of(bare), List.of()));
+  }
+
+  /**
+   * What stands in blocks.
+   *
+   * @param around selectors of the rule that they stand in, none in a sheet
+   */
+  private static List<Rule> rules(List<CssBlocks.Part> parts, List<String> around) {
+    var rules = new ArrayList<Rule>();
+    for (CssBlocks.Part part : parts) {
+      switch (part) {
+        case CssBlocks.Declarations(int line, String text) when around.isEmpty() ->
+            // Some at-rules have no block; nothing else is a rule without one.
+            rules.addAll(single(line, text.startsWith("@") ? text : text + "{}"));
+        case CssBlocks.Declarations(int line, String text) ->
+            rules.addAll(single(line, String.join(",", around) + "{" + text + "}"));
+        case CssBlocks.Block block when block.head().startsWith("@") -> {
+          Optional<String> condition = condition(block);
+          if (condition.isPresent()) {
+            rules.add(new Conditional(condition.get(), rules(block.inside(), around)));
+          } else if (around.isEmpty()) {
+            rules.addAll(single(block.line(), block.written()));
+          } else {
+            throw refused(block.line(), block.head(), "outside of other rules, or " + ALLOWED);
+          }
+        }
+        case CssBlocks.Block block ->
+            rules.addAll(
+                rules(block.inside(), CssNesting.within(around, block.head(), block.line())));
+      }
+    }
+    return List.copyOf(rules);
+  }
+
+  /** Rules as the parser understands them, which finds them in the line that they were in. */
+  private static List<Rule> single(int line, String text) {
+    List<ICSSTopLevelRule> rules = parsed("\n".repeat(line - 1) + text).getAllRules();
+    rules.forEach(OwnCss::check);
+    return rules.stream().<Rule>map(Single::new).toList();
+  }
+
+  /** What a block stands under, where it is one that holds at times. */
+  private static Optional<String> condition(CssBlocks.Block block) {
+    String head = block.head();
+    String name = head.split("[\\s(]", 2)[0].toLowerCase(Locale.ROOT);
+    if (!CONDITIONS.contains(name)) {
+      return Optional.empty();
+    }
+    String asked = head.substring(name.length()).replaceAll("\\s+", " ").strip();
+    if (name.equals("@container") || asked.matches(".*[<>=].*")) {
+      return Optional.of(name + " " + query(asked, block.line()));
+    }
+    List<ICSSTopLevelRule> read =
+        parsed("\n".repeat(block.line() - 1) + head + "{a{b:c}}").getAllRules();
+    return Optional.of(
+        switch (read.isEmpty() ? null : read.getFirst()) {
+          case CSSMediaRule media ->
+              "@media "
+                  + media.getAllMediaQueries().stream()
+                      .map(each -> each.getAsCSSString(WRITER, 0))
+                      .collect(Collectors.joining(","));
+          case CSSSupportsRule supports ->
+              "@supports "
+                  + supports.getAllSupportConditionMembers().stream()
+                      .map(each -> each.getAsCSSString(WRITER, 0))
+                      .collect(Collectors.joining(" "));
+          case null, default -> throw refused(block.line(), head, ALLOWED);
+        });
+  }
+
+  /**
+   * Conditions with ranges, and those of containers, which the parser does not know: names, numbers
+   * and signs of comparison in brackets that fit.
+   */
+  private static String query(String asked, int line) {
+    if (!QUERY.matcher(asked).matches()) {
+      throw refused(line, asked, "a condition such as (min-width: 30em) or (width >= 400px)");
+    }
+    var functions = FUNCTION.matcher(asked);
+    while (functions.find()) {
+      String name = functions.group(1).toLowerCase(Locale.ROOT);
+      if (!ASKS.contains(name)) {
+        throw refused(line, name + "()", "without it: nothing is loaded from here");
+      }
+    }
+    return asked;
   }
 
   private static CascadingStyleSheet parsed(String text) {
@@ -103,7 +211,7 @@ public final class OwnCss {
       throw refused(
           at == null ? 1 : at.getBeginLine(),
           at == null ? "something" : "" + at.getImage(),
-          "rules such as .g-card { rotate: 1deg }, alone or in @media or @supports, or @keyframes");
+          ALLOWED);
     }
     if (sheet == null) {
       throw refused(1, text.strip(), "rules such as .g-card { rotate: 1deg }");
@@ -119,7 +227,9 @@ public final class OwnCss {
     int depth = 0;
     for (int i = 0; i < text.length(); i++) {
       char c = text.charAt(i);
-      if (c == '{' || c == '(' || c == '[') {
+      if (c == '"' || c == '\'') {
+        i = Math.max(i, text.indexOf(c, i + 1));
+      } else if (c == '{' || c == '(' || c == '[') {
         depth++;
       } else if (c == '}' || c == ')' || c == ']') {
         depth--;
@@ -140,13 +250,9 @@ public final class OwnCss {
     return 1 + (int) text.substring(0, at).chars().filter(c -> c == '\n').count();
   }
 
-  private static Refused refused(int line, String found, String allowed) {
+  static Refused refused(int line, String found, String allowed) {
     String shown = found.length() > 60 ? found.substring(0, 60) + "…" : found;
     return new Refused("CSS", String.format(Locale.ROOT, "%s in line %d", shown, line), allowed);
-  }
-
-  private void check() {
-    rules.forEach(OwnCss::check);
   }
 
   private static void check(ICSSTopLevelRule rule) {
@@ -156,13 +262,9 @@ public final class OwnCss {
         style.getAllDeclarations().forEach(each -> check(each, style.getSourceLocation()));
       }
       case CSSKeyframesRule frames -> check(frames);
-      case CSSMediaRule media -> media.getAllRules().forEach(OwnCss::check);
-      case CSSSupportsRule supports -> supports.getAllRules().forEach(OwnCss::check);
       default ->
           throw new Refused(
-              "CSS",
-              rule.getAsCSSString(WRITER, 0).lines().findFirst().orElse("a rule"),
-              "rules such as .g-card { rotate: 1deg }, alone or in @media or @supports, or @keyframes");
+              "CSS", rule.getAsCSSString(WRITER, 0).lines().findFirst().orElse("a rule"), ALLOWED);
     }
   }
 
@@ -234,36 +336,23 @@ public final class OwnCss {
     }
   }
 
-  private static void named(ICSSTopLevelRule rule, Set<String> names) {
+  private static void named(Rule rule, Set<String> names) {
     switch (rule) {
-      case CSSKeyframesRule frames -> names.add(frames.getAnimationName());
-      case CSSMediaRule media -> media.getAllRules().forEach(each -> named(each, names));
-      case CSSSupportsRule supports -> supports.getAllRules().forEach(each -> named(each, names));
-      default -> {}
+      case Conditional under -> under.rules().forEach(each -> named(each, names));
+      case Single(CSSKeyframesRule frames) -> names.add(frames.getAnimationName());
+      case Single _ -> {}
     }
   }
 
-  private static String under(ICSSTopLevelRule rule, At at) {
+  private static String under(Rule rule, At at) {
     return switch (rule) {
-      case CSSStyleRule style -> under(style, at);
-      case CSSKeyframesRule frames -> under(frames, at);
-      case CSSMediaRule media ->
-          block(
-              "@media "
-                  + media.getAllMediaQueries().stream()
-                      .map(query -> query.getAsCSSString(WRITER, 0))
-                      .collect(Collectors.joining(",")),
-              media.getAllRules(),
-              at);
-      case CSSSupportsRule supports ->
-          block(
-              "@supports "
-                  + supports.getAllSupportConditionMembers().stream()
-                      .map(member -> member.getAsCSSString(WRITER, 0))
-                      .collect(Collectors.joining(" ")),
-              supports.getAllRules(),
-              at);
-      default -> throw new IllegalStateException("a rule that was not checked");
+      case Conditional(String condition, List<Rule> rules) -> {
+        String inside = rules.stream().map(each -> under(each, at)).collect(Collectors.joining());
+        yield inside.isEmpty() ? "" : condition + "{" + inside + "}";
+      }
+      case Single(CSSStyleRule style) -> under(style, at);
+      case Single(CSSKeyframesRule frames) -> under(frames, at);
+      case Single _ -> throw new IllegalStateException("a rule that was not checked");
     };
   }
 
@@ -305,11 +394,5 @@ public final class OwnCss {
         + WORD.matcher(value)
             .replaceAll(
                 word -> at.names().contains(word.group()) ? at.own(word.group()) : word.group());
-  }
-
-  private static String block(String condition, Iterable<ICSSTopLevelRule> rules, At at) {
-    var inside = new StringBuilder();
-    rules.forEach(rule -> inside.append(under(rule, at)));
-    return inside.isEmpty() ? "" : condition + "{" + inside + "}";
   }
 }

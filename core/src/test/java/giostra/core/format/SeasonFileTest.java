@@ -10,13 +10,17 @@ import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.Piece;
 import giostra.core.page.Site;
+import giostra.core.season.Times;
 import giostra.core.testing.Demo;
 import giostra.core.value.Refused;
 import java.io.IOException;
 import java.io.StringReader;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Random;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.data.ParserException;
@@ -95,12 +99,109 @@ class SeasonFileTest {
       begins += "T1%d:30".formatted(random.nextInt(10));
       ends += "T0%d:15".formatted(random.nextInt(10));
     }
+    if (random.nextInt(3) == 0) {
+      return again(random, year);
+    }
     return switch (random.nextInt(5)) {
       case 0 -> new Typed(begins, "", false);
       case 1 -> new Typed("", ends, false);
       case 2 -> new Typed(begins, ends, true);
       default -> new Typed(begins, ends, false);
     };
+  }
+
+  /** Times that come again, from the first of them on: what a file can say. */
+  private static Typed again(Random random, int year) {
+    LocalDate day = LocalDate.of(year, 1 + random.nextInt(12), 1 + random.nextInt(28));
+    List<String> days =
+        random.nextBoolean()
+            ? List.of()
+            : List.of(day.getDayOfWeek().name().toLowerCase(Locale.ROOT), "sunday");
+    List<String> months =
+        random.nextBoolean()
+            ? List.of()
+            : List.of(day.getMonth().name().toLowerCase(Locale.ROOT), "june");
+    String hours =
+        switch (random.nextInt(4)) {
+          case 0 -> "18:30-23:15";
+          case 1 -> "22:00-02:00";
+          case 2 -> "09:00-24:00";
+          default -> days.isEmpty() && months.isEmpty() ? "10:00-11:00" : "";
+        };
+    String ends =
+        switch (random.nextInt(3)) {
+          case 0 -> "";
+          case 1 -> day.plusDays(100).toString();
+          default -> hours.isEmpty() ? day.plusDays(7).toString() : day.plusDays(40) + "T12:30";
+        };
+    return new Typed(day.toString(), ends, false, Times.of(months, days, hours));
+  }
+
+  /**
+   * The days on which an event comes. Source: RFC 5545, 3.8.5.3 "Recurrence Rule", the examples
+   * "Daily until", "Every day in January", "Weekly for 10 occurrences" and "Weekly on Tuesday and
+   * Thursday"; from memory.
+   */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "19970902 | FREQ=DAILY;UNTIL=19971224T000000Z | 113 | 1997-09-02 1997-10-25 1997-12-23",
+        "19980101 | FREQ=YEARLY;UNTIL=20000131T140000Z;BYMONTH=1;BYDAY=SU,MO,TU,WE,TH,FR,SA | 93 | 1998-01-01 1998-01-31 1999-01-01 2000-01-31",
+        "19980101 | FREQ=DAILY;UNTIL=20000131T140000Z;BYMONTH=1 | 93 | 1998-01-01 1998-01-31 1999-01-01 2000-01-31",
+        "19970902 | FREQ=WEEKLY;COUNT=10 | 10 | 1997-09-02 1997-09-09 1997-10-21 1997-10-28 1997-11-04",
+        "19970902 | FREQ=WEEKLY;UNTIL=19971224T000000Z | 17 | 1997-09-02 1997-12-09 1997-12-16 1997-12-23",
+        "19970902 | FREQ=WEEKLY;UNTIL=19971007T000000Z;WKST=SU;BYDAY=TU,TH | 10 | 1997-09-02 1997-09-04 1997-09-30 1997-10-02",
+        "19970902 | FREQ=WEEKLY;COUNT=10;WKST=SU;BYDAY=TU,TH | 10 | 1997-09-02 1997-09-04 1997-09-30 1997-10-02",
+        "19970902 | FREQ=DAILY;COUNT=10 | 10 | 1997-09-02 1997-09-11",
+      })
+  void eventsThatComeAgainComeOnTheDaysOfTheStandard(
+      String start, String rule, int count, String days) {
+    Document bare =
+        with(
+            seasons(Demo.document(), List.of(NONE, NONE, NONE)),
+            Site.ID,
+            "zone",
+            "America/New_York");
+    SeasonsRead read =
+        read(
+            bare,
+            file(
+                "UID:opening-frost@giostra.invalid",
+                "DTSTART;TZID=America/New_York:" + start + "T090000",
+                "DURATION:PT1H",
+                "RRULE:" + rule));
+    assertThat(read.refused()).isEmpty();
+    Document document = Edits.apply(bare, read.edits()).document();
+    ZoneId zone = ZoneId.of("America/New_York");
+    List<String> ours =
+        ConditionSettings.season(document.node("opening-frost").values())
+            .spans(
+                zone, Instant.parse("1997-01-01T00:00:00Z"), Instant.parse("2003-01-01T00:00:00Z"))
+            .stream()
+            .map(span -> span.from().orElseThrow().atZone(zone))
+            .peek(each -> assertThat(each.getHour()).isEqualTo(9))
+            .map(each -> each.toLocalDate().toString())
+            .toList();
+    assertThat(ours).hasSize(count).contains(days.split(" "));
+    assertThat(ours.getLast()).isEqualTo(days.substring(days.lastIndexOf(' ') + 1));
+  }
+
+  /** What comes again each year at times is an event a year, for other programs alone. */
+  @Test
+  void timesOfEachYearGoOutYearByYear() throws IOException, ParserException {
+    Document bare = seasons(Demo.document(), List.of(NONE, NONE, NONE));
+    Times fridays = Times.of(List.of(), List.of("friday"), "18:00-23:00");
+    Typed winter = new Typed("2026-12-01", "2027-01-31", true, fridays);
+    Document document = seasons(bare, List.of(NONE, winter, NONE));
+    String file = SeasonFile.write(document, openings(document), AT);
+    new CalendarBuilder().build(new StringReader(file)).validate(true);
+    assertThat(file.split("BEGIN:VEVENT")).hasSize(13);
+    assertThat(file).contains("UID:opening-frost+2031@giostra.invalid");
+    SeasonsRead back = read(document, file);
+    assertThat(back.changes()).isEmpty();
+    assertThat(back.refused()).hasSize(1);
+    assertThat(back.refused().getFirst()).contains("single years");
   }
 
   /**
@@ -136,7 +237,16 @@ class SeasonFileTest {
   @ParameterizedTest
   @ValueSource(
       strings = {
-        "DTSTART;VALUE=DATE:20261101\r\nRRULE:FREQ=WEEKLY;BYDAY=MO",
+        "DTSTART;VALUE=DATE:20261101\r\nRRULE:FREQ=WEEKLY;BYDAY=1MO",
+        "DTSTART;VALUE=DATE:20261101\r\nRRULE:FREQ=WEEKLY;INTERVAL=2",
+        "DTSTART;VALUE=DATE:20261101\r\nRRULE:FREQ=MONTHLY;BYDAY=MO",
+        "DTSTART;VALUE=DATE:20261101\r\nRRULE:FREQ=DAILY;BYMONTH=13",
+        "DTSTART;VALUE=DATE:20261101\r\nRRULE:FREQ=DAILY;COUNT=99999",
+        "DTSTART;VALUE=DATE:20261101\r\nRRULE:FREQ=DAILY;COUNT=2;UNTIL=20261109",
+        "DTSTART;VALUE=DATE:20261101\r\nRRULE:FREQ=DAILY;UNTIL=soon",
+        "DTSTART;VALUE=DATE:20261101\r\nRRULE:FREQ=YEARLY;BYMONTH=1",
+        "DTSTART;VALUE=DATE:20261101\r\nDURATION:P2D\r\nRRULE:FREQ=DAILY",
+        "DTSTART;TZID=Asia/Kathmandu:20261101T180000\r\nDURATION:PT1H\r\nRRULE:FREQ=DAILY",
         "DTSTART;VALUE=DATE:20261101\r\nRRULE:FREQ=YEARLY;COUNT=3",
         "DTSTART;VALUE=DATE:20261101\r\nRRULE:FREQ=YEARLY;FREQ=DAILY",
         "DTSTART;VALUE=DATE:20261101\r\nRDATE;VALUE=DATE:20261108",

@@ -11,6 +11,7 @@ import giostra.core.page.DriveSettings;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.Piece;
+import giostra.core.season.Times;
 import giostra.core.tempo.Trace;
 import giostra.core.tempo.Visit;
 import giostra.core.tempo.Visit.Act;
@@ -225,9 +226,16 @@ class DriveController {
    * An item and when it shows.
    *
    * @param always whether it has no season
+   * @param again whether it shows at some times within its dates
    * @param spans from and until, cut at the ends of the calendar
    */
-  record ShownReply(String item, String name, boolean always, boolean yearly, List<long[]> spans) {}
+  record ShownReply(
+      String item,
+      String name,
+      boolean always,
+      boolean yearly,
+      boolean again,
+      List<long[]> spans) {}
 
   /**
    * A stretch of time in which the same ones are on.
@@ -257,9 +265,22 @@ class DriveController {
   }
 
   /** A season as it is typed; empty for what is open. */
-  record TypedReply(String begins, String ends, boolean yearly) {
+  record TypedReply(
+      String begins,
+      String ends,
+      boolean yearly,
+      List<String> months,
+      List<String> days,
+      String hours) {
     static TypedReply of(SeasonsRead.Typed typed) {
-      return new TypedReply(typed.begins(), typed.ends(), typed.yearly());
+      Times times = typed.times();
+      return new TypedReply(
+          typed.begins(),
+          typed.ends(),
+          typed.yearly(),
+          Times.words(times.months()),
+          Times.words(times.days()),
+          times.hours().map(Times.Hours::written).orElse(""));
     }
   }
 
@@ -332,6 +353,7 @@ class DriveController {
                     Fields.called(each.item(), items.indexOf(each.item())),
                     each.season().always(),
                     each.season().yearly(),
+                    !each.season().times().any(),
                     each.during().stream()
                         .map(span ->
                             new long[] {span.from().toEpochMilli(), span.until().toEpochMilli()})

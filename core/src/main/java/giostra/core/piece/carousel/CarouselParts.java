@@ -1,5 +1,6 @@
 package giostra.core.piece.carousel;
 
+import static giostra.core.anatomy.Initially.aligned;
 import static giostra.core.anatomy.Initially.border;
 import static giostra.core.anatomy.Initially.corners;
 import static giostra.core.anatomy.Initially.edge;
@@ -70,14 +71,15 @@ public final class CarouselParts {
       moving(opacity(Part.of("carousel.picture", "Picture", State.HOVER), 1));
 
   public static final Part CARD_HEADING =
-      words(
-          Part.of("carousel.heading", "Heading", State.HOVER),
-          TypeStyle.SUBHEADING,
-          Family.DISPLAY,
-          500,
-          rem(1.3),
-          1.15,
-          ToneColour.INK);
+      aligned(
+          words(
+              Part.of("carousel.heading", "Heading", State.HOVER),
+              TypeStyle.SUBHEADING,
+              Family.DISPLAY,
+              500,
+              rem(1.3),
+              1.15,
+              ToneColour.INK));
 
   /** The picture of a card that has no frame. */
   public static final Part BARE_PICTURE =
@@ -90,14 +92,15 @@ public final class CarouselParts {
   public static final Part QUOTATION_WORDS = gap(Part.of("quotation.words", "Words"), rem(1));
 
   public static final Part QUOTATION_TEXT =
-      words(
-          Part.of("quotation.text", "Quotation", State.HOVER),
-          TypeStyle.TEXT,
-          Family.TEXT,
-          400,
-          rem(1.0625),
-          1.6,
-          ToneColour.INK);
+      aligned(
+          words(
+              Part.of("quotation.text", "Quotation", State.HOVER),
+              TypeStyle.TEXT,
+              Family.TEXT,
+              400,
+              rem(1.0625),
+              1.6,
+              ToneColour.INK));
 
   public static final Part QUOTE_MARK =
       size(

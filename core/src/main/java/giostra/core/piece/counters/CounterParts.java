@@ -1,5 +1,6 @@
 package giostra.core.piece.counters;
 
+import static giostra.core.anatomy.Initially.aligned;
 import static giostra.core.anatomy.Initially.corners;
 import static giostra.core.anatomy.Initially.edged;
 import static giostra.core.anatomy.Initially.framed;
@@ -62,14 +63,15 @@ public final class CounterParts {
           ToneColour.INK);
 
   public static final Part TITLE =
-      words(
-          Part.of("counters.title", "Title", State.HOVER),
-          TypeStyle.TEXT,
-          Family.TEXT,
-          400,
-          rem(1),
-          1.35,
-          ToneColour.QUIET);
+      aligned(
+          words(
+              Part.of("counters.title", "Title", State.HOVER),
+              TypeStyle.TEXT,
+              Family.TEXT,
+              400,
+              rem(1),
+              1.35,
+              ToneColour.QUIET));
 
   public static final Part COUNTER_ICON =
       lively(

@@ -1,5 +1,6 @@
 package giostra.core.piece.flipboxes;
 
+import static giostra.core.anatomy.Initially.aligned;
 import static giostra.core.anatomy.Initially.corners;
 import static giostra.core.anatomy.Initially.edge;
 import static giostra.core.anatomy.Initially.edged;
@@ -65,34 +66,37 @@ public final class FlipParts {
       padded(gap(Part.of("flip.words", "Words"), rem(0.6)), px(24), px(24), px(24));
 
   public static final Part HEADING =
-      words(
-          Part.of("flip.heading", "Front’s heading", State.HOVER),
-          TypeStyle.SUBHEADING,
-          Family.DISPLAY,
-          500,
-          rem(1.375),
-          1.15,
-          ToneColour.INK);
+      aligned(
+          words(
+              Part.of("flip.heading", "Front’s heading", State.HOVER),
+              TypeStyle.SUBHEADING,
+              Family.DISPLAY,
+              500,
+              rem(1.375),
+              1.15,
+              ToneColour.INK));
 
   public static final Part BACK_HEADING =
-      words(
-          Part.of("flip.back-heading", "Back’s heading", State.HOVER),
-          TypeStyle.SUBHEADING,
-          Family.DISPLAY,
-          500,
-          rem(1.375),
-          1.15,
-          ToneColour.GROUND);
+      aligned(
+          words(
+              Part.of("flip.back-heading", "Back’s heading", State.HOVER),
+              TypeStyle.SUBHEADING,
+              Family.DISPLAY,
+              500,
+              rem(1.375),
+              1.15,
+              ToneColour.GROUND));
 
   public static final Part BACK_TEXT =
-      words(
-          Part.of("flip.back-text", "Back’s text", State.HOVER),
-          TypeStyle.TEXT,
-          Family.TEXT,
-          400,
-          rem(1),
-          1.6,
-          ToneColour.GROUND);
+      aligned(
+          words(
+              Part.of("flip.back-text", "Back’s text", State.HOVER),
+              TypeStyle.TEXT,
+              Family.TEXT,
+              400,
+              rem(1),
+              1.6,
+              ToneColour.GROUND));
 
   public static final Part ICON =
       lively(

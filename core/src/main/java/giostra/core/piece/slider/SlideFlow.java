@@ -22,6 +22,7 @@ import giostra.core.piece.slider.SliderSettings.PictureUse;
 import giostra.core.value.Ends;
 import giostra.core.value.Height;
 import giostra.core.value.Length;
+import giostra.core.value.WordsAlign;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -105,11 +106,11 @@ final class SlideFlow {
     double gap = words.px(Property.GAP);
     Length measure = blocks.value(piece, SliderSettings.WORDS_MEASURE);
     SliderSettings.Place place = blocks.value(piece, SliderSettings.PLACE);
-    double side =
+    WordsAlign align =
         switch (blocks.value(piece, PieceSettings.TEXT_ALIGN)) {
-          case START -> mirrored ? 1 : 0;
-          case CENTER -> 0.5;
-          case END -> mirrored ? 0 : 1;
+          case START -> WordsAlign.START;
+          case CENTER -> WordsAlign.CENTER;
+          case END -> WordsAlign.END;
         };
     List<ItemFlows.Said> said = items.said(piece, item, SliderParts.SLIDE_HEADING);
     Optional<Flow> icon = items.icon(piece, item, PageParts.ICON);
@@ -129,10 +130,21 @@ final class SlideFlow {
       for (ItemFlows.Said each : said) {
         double high = each.flow().height(box, screen);
         double wide = each.reach(box, screen);
+        double side = side(blocks.part(item, each.part()), align, mirrored);
         found.add(new Words(each.part(), x + (box - wide) * side, y, wide, high));
         y += high + gap;
       }
       return new Stood(stood, found);
+    };
+  }
+
+  /** The share of the room that is left of words, where they are narrower than it. */
+  private static double side(PartBox part, WordsAlign around, boolean mirrored) {
+    WordsAlign own = part.part().has(Property.ALIGN) ? part.of(Property.ALIGN) : WordsAlign.AROUND;
+    return switch (own == WordsAlign.AROUND ? around : own) {
+      case AROUND, START -> mirrored ? 1 : 0;
+      case CENTER -> 0.5;
+      case END -> mirrored ? 0 : 1;
     };
   }
 

@@ -1,5 +1,6 @@
 package giostra.core.piece.slider;
 
+import static giostra.core.anatomy.Initially.aligned;
 import static giostra.core.anatomy.Initially.corners;
 import static giostra.core.anatomy.Initially.edged;
 import static giostra.core.anatomy.Initially.gap;
@@ -53,14 +54,15 @@ public final class SliderParts {
                   px(0))));
 
   public static final Part SLIDE_HEADING =
-      words(
-          Part.of("slider.heading", "Heading", State.HOVER),
-          TypeStyle.HEADING,
-          Family.DISPLAY,
-          500,
-          PageParts.fluid(1.6, 1.2, 1.6, 2.5),
-          1.15,
-          ToneColour.INK);
+      aligned(
+          words(
+              Part.of("slider.heading", "Heading", State.HOVER),
+              TypeStyle.HEADING,
+              Family.DISPLAY,
+              500,
+              PageParts.fluid(1.6, 1.2, 1.6, 2.5),
+              1.15,
+              ToneColour.INK));
 
   public static final Part SLIDE_BUTTONS =
       room(Part.of("slider.buttons", "Buttons"), Property.ABOVE, rem(0.5));
