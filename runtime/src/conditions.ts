@@ -51,6 +51,13 @@ function asked(now: number) {
   return { turns, next };
 }
 
+/** What is hidden by a search stays so, and no search shows what conditions hide. */
+function show(each: HTMLElement, gone: boolean) {
+  if (gone === 'gone' in each.dataset) return;
+  each.toggleAttribute('data-gone', gone);
+  each.hidden = gone;
+}
+
 let due = 0;
 
 /** Looks again when something may come or go: timers are not trusted with more than half a day. */
@@ -62,7 +69,7 @@ function wake(next: number, now: number) {
 /** Shows what its seasons and the query of the address allow, and hides the rest. */
 export function conditions(now = window.giostraNow ?? Date.now()) {
   const { turns, next } = asked(now);
-  for (const [each, hidden] of turns) each.hidden = hidden;
+  for (const [each, hidden] of turns) show(each, hidden);
   // What the bench has set stands still.
   if (window.giostraNow === undefined) wake(next, now);
 }
@@ -73,7 +80,7 @@ const piece = (of: HTMLElement) => of.parentElement?.closest<HTMLElement>('[data
 function turn() {
   const now = Date.now();
   const { turns, next } = asked(now);
-  for (const [each, hidden] of turns) if (each.hidden !== hidden) unseen(piece(each));
+  for (const [each, hidden] of turns) if (hidden !== 'gone' in each.dataset) unseen(piece(each));
   wake(next, now);
 }
 
@@ -92,7 +99,7 @@ function unseen(root: HTMLElement) {
     seen.disconnect();
     waiting.delete(root);
     for (const [each, hidden] of asked(Date.now()).turns)
-      if (piece(each) === root) each.hidden = hidden;
+      if (piece(each) === root) show(each, hidden);
     root.dispatchEvent(new Event('giostra:turn'));
   }
   document.addEventListener('visibilitychange', () => document.hidden && go(), {

@@ -22,7 +22,9 @@ export function search(
     let hits = 0;
     let first: HTMLDetailsElement | undefined;
     items.forEach((item, index) => {
-      const here = category === '' || item.dataset.category === category;
+      // What conditions hide is not there to be found.
+      const here =
+        !('gone' in item.dataset) && (category === '' || item.dataset.category === category);
       const hit = here && words.every((word) => texts[index]?.includes(word));
       item.hidden = !hit;
       if (hit) {

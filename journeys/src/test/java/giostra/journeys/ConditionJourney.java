@@ -3,6 +3,7 @@ package giostra.journeys;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Clock;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
@@ -19,18 +20,27 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.TrackSettings;
+import giostra.core.piece.accordion.Accordion;
 import giostra.core.piece.slider.Slider;
+import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.zone.ZoneOffsetTransition;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
@@ -136,6 +146,161 @@ class ConditionJourney {
         .as("one is left: nothing moves")
         .isZero();
     assertThat(page.getByText("Orchids").first().isVisible()).isTrue();
+  }
+
+  private static String drawnSeason(Random random, List<Edit> edits, String item) {
+    var said = new StringBuilder(item);
+    var values = new LinkedHashMap<String, Object>();
+    LocalDate day = LocalDate.of(2026, 1, 1).plusDays(random.nextInt(1400));
+    if (random.nextInt(3) > 0) {
+      values.put("seasonBegins", random.nextBoolean() ? day.toString() : day + "T07:45");
+    }
+    if (random.nextInt(3) > 0) {
+      values.put("seasonEnds", day.plusDays(1 + random.nextInt(300)).toString());
+      values.put("seasonYearly", random.nextBoolean());
+    }
+    if (random.nextInt(3) == 0) {
+      values.put("seasonMonths", "march october " + (random.nextBoolean() ? "november" : "april"));
+    }
+    if (random.nextInt(2) == 0) {
+      values.put("seasonDays", random.nextBoolean() ? "sunday" : "monday friday saturday");
+    }
+    if (random.nextInt(3) > 0) {
+      // Those that clocks skip and show twice among them.
+      values.put(
+          "seasonHours",
+          List.of("18:00-23:30", "22:00-02:30", "01:30-02:15", "02:30-24:00", "00:15-00:15")
+              .get(random.nextInt(5)));
+    }
+    values.forEach((setting, value) -> {
+      edits.add(new Edit.SetValue(item, setting, "", value));
+      said.append(' ').append(setting).append('=').append(value);
+    });
+    return said.toString();
+  }
+
+  static List<String> zones() {
+    List<String> all =
+        List.of("Europe/Lisbon", "America/New_York", "Australia/Lord_Howe", "Asia/Kathmandu");
+    return Runs.deep() ? all : all.subList(0, 3);
+  }
+
+  /**
+   * At random moments, many of them on days on which clocks are changed, the page shows what the
+   * engine says. Source: java.time and the IANA database on one side, Intl in the browser on the
+   * other.
+   */
+  @ParameterizedTest
+  @MethodSource("zones")
+  void whatIsOnAtAMomentIsWhatTheEngineSays(String zone, Api api, Chromium.Open chromium) {
+    var random = new Random(zone.hashCode());
+    var items = new ArrayList<Item>();
+    var edits = new ArrayList<Edit>();
+    var said = new ArrayList<String>();
+    edits.add(new Edit.SetValue("site", "zone", "", zone));
+    for (int i = 0; i < 60; i++) {
+      items.add(
+          new Item("row-" + i, Values.NONE.with(ItemSettings.HEADING, Values.ALL, "Row " + i)));
+      said.add(drawnSeason(random, edits, "row-" + i));
+    }
+    Document any = api.document(Api.DEMO);
+    Document bare =
+        new Document(
+            any.site(),
+            new giostra.core.page.Page(
+                "page",
+                any.page().values(),
+                List.of(
+                    new Section(
+                        "one", Values.NONE, List.of(new Accordion("rows", Values.NONE, items))))));
+    String id = api.newPage(bare);
+    assertThat(api.edit(id, 0, edits.toArray(Edit[]::new)).status()).isEqualTo(200);
+    Document document = api.document(id);
+    Page page = chromium.page(1280, 800);
+    page.navigate(api.publish(id));
+    page.waitForSelector("[data-live]");
+    ZoneId of = ZoneId.of(zone);
+    var moments = new ArrayList<Instant>();
+    Instant from = Instant.parse("2026-06-01T00:00:00Z");
+    for (int i = 0; i < Runs.of(200, 2_000); i++) {
+      moments.add(from.plusSeconds(random.nextInt(4 * 366 * 24 * 60) * 60L));
+    }
+    ZoneOffsetTransition change = of.getRules().nextTransition(from);
+    for (int year = 0; year < 8 && change != null; year++) {
+      for (int minutes = -180; minutes <= 180; minutes += 15) {
+        moments.add(change.getInstant().plusSeconds(minutes * 60L));
+      }
+      change = of.getRules().nextTransition(change.getInstant());
+    }
+    JsonNode hidden =
+        Js.ask(
+            page,
+            """
+            (moments) => moments.map((at) => {
+              window.giostraNow = at;
+              document.dispatchEvent(new Event('giostra:start'));
+              return [...document.querySelectorAll('[data-item^=row-]')].map((each) => each.hidden);
+            })
+            """,
+            moments.stream().map(each -> (double) each.toEpochMilli()).toList());
+    var wrong = new ArrayList<String>();
+    int on = 0;
+    for (int m = 0; m < moments.size(); m++) {
+      assertThat(hidden.get(m).size()).isEqualTo(items.size());
+      for (int i = 0; i < items.size(); i++) {
+        boolean shows =
+            ConditionSettings.season(document.node("row-" + i).values()).shows(moments.get(m), of);
+        on += shows ? 1 : 0;
+        if (hidden.get(m).get(i).asBoolean() == shows) {
+          wrong.add(moments.get(m) + " " + said.get(i) + ": engine " + shows);
+        }
+      }
+    }
+    System.out.printf(
+        "measured: %s, %d moments of %d seasons, %d on, %d otherwise than the engine says%n",
+        zone, moments.size(), items.size(), on, wrong.size());
+    assertThat(on).isBetween(items.size(), moments.size() * items.size() - items.size());
+    assertThat(wrong).isEmpty();
+  }
+
+  /** What comes while a page is open waits until nobody looks at its piece, and then is there. */
+  @Test
+  void whatComesWhileThePageIsOpenWaitsUntilNobodySeesIt(Api api, Chromium.Open chromium) {
+    String site = api.copyOfDemo();
+    String id = site + "-evenings-at-velluta";
+    assertThat(
+            api.edit(
+                    id,
+                    api.page(id).path("revision").asInt(),
+                    new Edit.SetValue("site", "zone", "", "Europe/Lisbon"),
+                    new Edit.SetValue("opening-frost", "seasonHours", "", "18:00-23:00"))
+                .status())
+        .isEqualTo(200);
+    Page page = chromium.page(1280, 800);
+    page.clock().install(new Clock.InstallOptions().setTime("2027-01-12T17:30:00Z"));
+    page.navigate(api.publish(id));
+    page.waitForSelector("[data-piece=openings][data-live]");
+    Locator frost = page.locator("[data-item=opening-frost]");
+    Locator marks = page.locator("[data-piece=openings] .g-dot:visible");
+    assertThat(frost.evaluate("(e) => e.hidden")).isEqualTo(true);
+    int before = marks.count();
+    page.clock().fastForward("31:00");
+    page.clock().runFor(2_000);
+    assertThat(frost.evaluate("(e) => e.hidden")).as("somebody looks").isEqualTo(true);
+    page.evaluate("() => window.scrollTo(0, document.body.scrollHeight)");
+    page.waitForFunction("() => !document.querySelector('[data-item=opening-frost]').hidden");
+    page.clock().runFor(1_000);
+    page.evaluate("() => window.scrollTo(0, 0)");
+    page.clock().runFor(1_000);
+    PlaywrightAssertions.assertThat(marks).hasCount(before + 1);
+    // And goes again.
+    page.clock().fastForward("05:10:00");
+    page.evaluate("() => window.scrollTo(0, document.body.scrollHeight)");
+    page.clock().runFor(1_000);
+    page.waitForFunction("() => document.querySelector('[data-item=opening-frost]').hidden");
+    page.evaluate("() => window.scrollTo(0, 0)");
+    page.clock().runFor(1_000);
+    PlaywrightAssertions.assertThat(marks).hasCount(before);
   }
 
   /** Seasons go out as a calendar file, and come back changed. */

@@ -166,6 +166,7 @@ class LooksJourney {
                 "border-left-style=" + style,
                 "outline-style=" + style);
           }
+          case "align" -> new Told("end", "text-align=end");
           case "edge-ink" -> new Told(hex, "shadow=" + rgb, "outline-color=" + rgb);
           case "padding" ->
               player

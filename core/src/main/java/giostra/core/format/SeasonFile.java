@@ -166,7 +166,9 @@ public final class SeasonFile {
   }
 
   private static String rule(Times times, Optional<String> until) {
-    var rule = new StringBuilder(times.days().isEmpty() ? "FREQ=DAILY" : "FREQ=WEEKLY");
+    // In weeks that lie in two months some programs ask for the month of the first day alone.
+    boolean weekly = !times.days().isEmpty() && times.months().isEmpty();
+    var rule = new StringBuilder(weekly ? "FREQ=WEEKLY" : "FREQ=DAILY");
     if (!times.days().isEmpty()) {
       rule.append(";BYDAY=").append(listed(times.days(), day -> day.name().substring(0, 2)));
     }
@@ -197,7 +199,12 @@ public final class SeasonFile {
 
   /** What the event of one year of those is known by. */
   static String ofYear(Item item, int year) {
-    return item.id() + "+" + year + "@giostra.invalid";
+    return ofYears(item) + year + "@giostra.invalid";
+  }
+
+  /** How that begins. */
+  static String ofYears(Item item) {
+    return item.id() + "+";
   }
 
   /** What an item's event is known by. */

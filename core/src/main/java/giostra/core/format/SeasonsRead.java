@@ -239,7 +239,7 @@ public record SeasonsRead(List<Change> changes, List<String> strangers, List<Str
         String name = Fields.called(item, i);
         names.put(item.id(), name);
         byUid.put(SeasonFile.uid(item), item);
-        parted.put(SeasonFile.ofYear(item, 0).replaceFirst("0@", ""), item);
+        parted.put(SeasonFile.ofYears(item), item);
         byName.merge(folded(name), Optional.of(item), (_, _) -> Optional.empty());
       }
     }
@@ -251,7 +251,7 @@ public record SeasonsRead(List<Change> changes, List<String> strangers, List<Str
     SeasonsRead read(List<Map<String, Value>> events) {
       for (Map<String, Value> event : events) {
         String name = text(event, "SUMMARY");
-        String of = text(event, "UID").replaceFirst("\\d{4}@giostra.invalid$", "");
+        String of = text(event, "UID").replaceFirst("\\d{4}@.*$", "");
         if (parted.containsKey(of)) {
           parts.add(parted.get(of).id());
           continue;

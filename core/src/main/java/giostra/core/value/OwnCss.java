@@ -284,16 +284,18 @@ public final class OwnCss {
   }
 
   private static void check(CSSDeclaration declaration, @Nullable CSSSourceLocation in) {
+    @Nullable CSSSourceLocation own = declaration.getSourceLocation();
+    @Nullable CSSSourceLocation at = own == null ? in : own;
     String bare = STRING.matcher(declaration.getAsCSSString(WRITER, 0)).replaceAll("''");
     var functions = FUNCTION.matcher(bare);
     while (functions.find()) {
       String name = functions.group(1).toLowerCase(Locale.ROOT);
       if (!FUNCTIONS.contains(name)) {
-        throw refused(in, name + "()", "without it: nothing is loaded from here");
+        throw refused(at, name + "()", "without it: nothing is loaded from here");
       }
     }
     if (bare.indexOf('<') >= 0 || bare.indexOf('@') >= 0 || bare.indexOf('{') >= 0) {
-      throw refused(in, bare, "a property and its value");
+      throw refused(at, bare, "a property and its value");
     }
   }
 

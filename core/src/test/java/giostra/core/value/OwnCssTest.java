@@ -108,7 +108,7 @@ class OwnCssTest {
         .hasMessageContaining("more than 12 brackets in line 1");
     assertThatThrownBy(() ->
             OwnCss.read(".a {\n  color: red;\n  .b {\n    top: 0;\n    left: url(x);\n  }\n}"))
-        .hasMessageContaining("url() in line 3");
+        .hasMessageContaining("url() in line 5");
     String deep = ".a,.b{".repeat(10) + "top:0" + "}".repeat(10);
     assertThatThrownBy(() -> OwnCss.read(deep)).hasMessageContaining("more than 500 selectors");
     assertThat(OwnCss.read("").under("#g-x", "x")).isEmpty();
