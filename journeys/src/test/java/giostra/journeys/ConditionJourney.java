@@ -303,6 +303,37 @@ class ConditionJourney {
     PlaywrightAssertions.assertThat(marks).hasCount(before);
   }
 
+  /** Without script shows what was on when the page was published; with one what is on now. */
+  @Test
+  void withoutScriptShowsWhatWasOnAtPublishing(Api api, Chromium.Open chromium) {
+    String id = api.copyOfDemo() + "-evenings-at-velluta";
+    assertThat(
+            api.edit(
+                    id,
+                    api.page(id).path("revision").asInt(),
+                    new Edit.SetValue("opening-frost", "seasonBegins", "", "2099-12-01"),
+                    new Edit.SetValue("house-cloud", "seasonEnds", "", "2001-02-28"),
+                    new Edit.SetValue("words", "seasonEnds", "", "2001-02-28"))
+                .status())
+        .isEqualTo(200);
+    String address = api.publish(id);
+    Page still =
+        chromium.page(
+            new Browser.NewContextOptions().setViewportSize(1280, 800).setJavaScriptEnabled(false));
+    still.navigate(address);
+    for (String gone :
+        List.of("[data-item=opening-frost]", "[data-item=house-cloud]", "#g-words")) {
+      PlaywrightAssertions.assertThat(still.locator(gone)).isHidden();
+    }
+    PlaywrightAssertions.assertThat(still.locator("[data-item=opening-autumn]")).isVisible();
+    Page live = chromium.page(1280, 800);
+    live.clock().setFixedTime("2099-12-24T12:00:00Z");
+    live.navigate(address);
+    live.waitForSelector("[data-piece=openings][data-live]");
+    assertThat(live.locator("[data-item=opening-frost]").evaluate("(e) => e.hidden"))
+        .isEqualTo(false);
+  }
+
   /** Seasons go out as a calendar file, and come back changed. */
   @Test
   void datesComeFromACalendarFile(Api api, Page page) {

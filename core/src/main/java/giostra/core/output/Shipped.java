@@ -5,6 +5,7 @@ import giostra.core.media.ClipHost;
 import giostra.core.media.IconSprite;
 import giostra.core.room.Rooms;
 import giostra.core.value.Focus;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -24,6 +25,8 @@ import java.util.stream.Stream;
  * @param icons finds an icon by name
  * @param hosts of clips that pages may use
  * @param blank path of the icon of pages that have none; empty for none
+ * @param at when the page is published: what is out of season then is hidden until a script says
+ *     otherwise, and without one for good; empty hides nothing
  */
 public record Shipped(
     Map<String, String> scripts,
@@ -31,7 +34,24 @@ public record Shipped(
     Media media,
     IconSet icons,
     List<ClipHost> hosts,
-    String blank) {
+    String blank,
+    Optional<Instant> at) {
+  /** For a page that is not published. */
+  public Shipped(
+      Map<String, String> scripts,
+      List<Font> fonts,
+      Media media,
+      IconSet icons,
+      List<ClipHost> hosts,
+      String blank) {
+    this(scripts, fonts, media, icons, hosts, blank, Optional.empty());
+  }
+
+  /** The same for a page that is published at a moment. */
+  public Shipped at(Instant moment) {
+    return new Shipped(scripts, fonts, media, icons, hosts, blank, Optional.of(moment));
+  }
+
   /** The name of the script that all kinds share. */
   public static final String PAGE = "page";
 

@@ -37,7 +37,9 @@ import giostra.core.value.Setting;
 import giostra.core.words.Labels;
 import java.time.DayOfWeek;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.Month;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -87,6 +89,9 @@ public final class Writing {
 
   private final Consumer<Block> blocks;
 
+  /** When the page is published, if it is. */
+  private final Optional<Instant> at;
+
   /**
    * @param blocks writes a block where it stands; panels hold blocks
    */
@@ -100,6 +105,7 @@ public final class Writing {
     this.icons = icons;
     this.hosts = shipped.hosts();
     this.blocks = blocks;
+    this.at = shipped.at();
     this.outline = outline;
   }
 
@@ -324,6 +330,10 @@ public final class Writing {
     }
     Season season = ConditionSettings.season(values);
     attributes.addAll(List.of("data-show", spans(season), "data-show-at", times(season.times())));
+    ZoneId zone = document.site().values().get(SiteSettings.ZONE);
+    if (at.filter(now -> !season.shows(now, zone)).isPresent()) {
+      attributes.addAll(List.of("hidden", "hidden", "data-gone", "gone"));
+    }
     attributes.addAll(List.of("data-show-query", values.get(ConditionSettings.SHOW_QUERY)));
   }
 

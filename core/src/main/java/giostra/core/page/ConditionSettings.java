@@ -80,6 +80,14 @@ public final class ConditionSettings {
     return !season(values).always() || !values.get(SHOW_QUERY).isEmpty();
   }
 
+  /** Whether anything shows only in seasons. */
+  public static boolean seasons(Document document) {
+    return document
+        .nodes()
+        .filter(node -> node.type().settings().contains(SEASON_BEGINS))
+        .anyMatch(node -> !season(node.values()).always());
+  }
+
   /** When something shows; always where its dates make no sense, which a finding tells. */
   public static Season season(Values values) {
     try {

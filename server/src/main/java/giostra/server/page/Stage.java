@@ -6,11 +6,13 @@ import giostra.core.output.Compiled;
 import giostra.core.output.Compiler;
 import giostra.core.output.Sheet;
 import giostra.core.output.Shipped;
+import giostra.core.page.ConditionSettings;
 import giostra.core.page.Document;
 import giostra.server.host.PageFiles;
 import giostra.server.media.MediaService;
 import giostra.server.stock.StockService;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -90,6 +92,15 @@ public class Stage {
     Compiled compiled = next(head.siteId(), head.document(), known);
     newest.put(head.id(), new Newest(head.document(), compiled));
     return compiled;
+  }
+
+  /** Compiles a page as it stands, for visitors that come from a moment on. */
+  public Compiled published(PageService.Head head, Instant at) {
+    return ConditionSettings.seasons(head.document())
+        ? noted(
+            Compiler.compile(
+                stock.expanded(head.siteId(), head.document()), shipped(head.siteId()).at(at)))
+        : compile(head);
   }
 
   private Compiled next(String siteId, Document document, @Nullable Newest known) {

@@ -92,7 +92,7 @@ public class ReleaseService {
   public Release publish(String pageId) {
     PageService.Head head = pages.head(pageId);
     int known = newest(pageId);
-    Compiled page = stage.compile(head);
+    Compiled page = stage.published(head, clock.instant());
     var kept = new ArrayList<ReleaseFileEntity>();
     files(head, page)
         .forEach((path, bytes) -> {
@@ -208,7 +208,8 @@ public class ReleaseService {
     try (var zip = new ZipOutputStream(out)) {
       if (live == null) {
         PageService.Head head = pages.head(pageId);
-        for (Map.Entry<String, byte[]> file : files(head, stage.compile(head)).entrySet()) {
+        for (Map.Entry<String, byte[]> file :
+            files(head, stage.published(head, clock.instant())).entrySet()) {
           put(zip, file.getKey(), file.getValue(), clock.instant());
         }
       } else {
