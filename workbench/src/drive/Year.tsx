@@ -69,6 +69,9 @@ function Months({ piece, data, offset, onOffset }: Props) {
     minute: '2-digit',
     timeZone: data.zone,
   });
+  // After the day that the stage shows, if that is in sight.
+  const next =
+    data.stretches.find((each) => each.from > Math.max(now, data.from))?.from ?? ((data.next ?? 0) > now ? data.next : undefined);
   const months = Array.from({ length: MONTHS }, (_, i) => monthStart(offset + i));
   const look = (clientX: number) => {
     const left = box.current?.getBoundingClientRect().left ?? 0;
@@ -87,9 +90,9 @@ function Months({ piece, data, offset, onOffset }: Props) {
         <output>
           {data.items.every((each) => each.always)
             ? 'All are on show all year. An item gets a season under “This item”.'
-            : data.next == null
+            : next == null
               ? 'Nothing changes after that.'
-              : `The next change is on ${day.format(data.next)}.`}
+              : `The next change is on ${data.items.some((each) => each.again) ? hour.format(next) : day.format(next)}.`}
         </output>
         {nobody.length > 0 && (
           <span className="text-error">
@@ -148,12 +151,16 @@ function Months({ piece, data, offset, onOffset }: Props) {
             {each.spans.map(([start = 0, end = 0]) => (
               <span
                 key={start}
-                className={`tape-box ${each.always ? 'year-always' : 'tape-set'}`}
+                className={`tape-box ${each.always ? 'year-always' : each.again ? 'year-again' : 'tape-set'}`}
                 style={{
                   left: x(start),
                   width: Math.max(each.again ? 1 : 3, x(end) - x(start)),
                 }}
-                title={`${each.name}: ${(each.again ? hour : day).format(start)} to ${(each.again ? hour : day).format(end - (each.again ? 0 : 1))}`}
+                title={`${each.name}: ${
+                  each.again
+                    ? `${hour.format(start)} to ${hour.format(end)}`
+                    : `${day.format(start)} to ${day.format(end - 1)}`
+                }`}
               >
                 {each.always ? 'always' : each.yearly && !each.again ? 'each year' : ''}
               </span>

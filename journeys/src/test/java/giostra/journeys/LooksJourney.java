@@ -77,6 +77,13 @@ class LooksJourney {
             const style = getComputedStyle(element, pseudo || undefined);
             if (pseudo && style.content === 'none' && style.content !== 'normal') continue;
             for (const name of names) all.add(name + '=' + round(style.getPropertyValue(name)));
+            if (!pseudo && element.matches('h2,h3,h4,h5,h6,.g-copy,.g-kicker,.g-sub,.g-title')) {
+              const me = element.classList[0] ?? 'h';
+              let around = element.parentElement;
+              for (let i = 0; i < 3 && around; i++, around = around.parentElement)
+                for (const name of around.classList)
+                  all.add('align ' + me + ' in ' + name + '=' + style.textAlign);
+            }
             const size = parseFloat(style.fontSize);
             for (const [colour] of style.boxShadow.matchAll(/rgba?\\([^)]*\\)/g))
               all.add('shadow=' + colour);
@@ -92,6 +99,20 @@ class LooksJourney {
         return [...all];
       }
       """;
+
+  /** Words that can be aligned by themselves: which element in which. */
+  private static final Map<String, String> ALIGNED =
+      Map.of(
+          "page.item-text", "g-copy in g-inner",
+          "page.kicker", "g-kicker in g-copybox",
+          "page.subheading", "g-sub in g-inner",
+          "slider.heading", "h in g-copybox",
+          "carousel.heading", "h in g-card",
+          "quotation.text", "g-copy in g-words",
+          "flip.heading", "h in g-front",
+          "flip.back-heading", "h in g-back",
+          "flip.back-text", "g-copy in g-back",
+          "counters.title", "g-title in g-figure");
 
   /** Properties that a browser has under one name. */
   private static final Map<String, String> SHARED =
@@ -166,7 +187,10 @@ class LooksJourney {
                 "border-left-style=" + style,
                 "outline-style=" + style);
           }
-          case "align" -> new Told("end", "text-align=end");
+          case "align" -> {
+            String side = key.state() == State.REST ? "end" : "center";
+            yield new Told(side, "align " + ALIGNED.get(part.id().id()) + "=" + side);
+          }
           case "edge-ink" -> new Told(hex, "shadow=" + rgb, "outline-color=" + rgb);
           case "padding" ->
               player
