@@ -8,6 +8,7 @@ import { SeasonFile } from './SeasonFile';
 
 const NAMES = 130;
 const MONTHS = 12;
+const DAY = 86_400_000;
 
 /** The first moment of this month, less so many; ms. */
 function monthStart(offset: number): number {
@@ -71,7 +72,8 @@ function Months({ piece, data, offset, onOffset }: Props) {
   });
   // After the day that the stage shows, if that is in sight.
   const next =
-    data.stretches.find((each) => each.from > Math.max(now, data.from))?.from ?? ((data.next ?? 0) > now ? data.next : undefined);
+    data.stretches.find((each) => each.from > Math.max(now, data.from))?.from ??
+    ((data.next ?? 0) > now ? data.next : undefined);
   const months = Array.from({ length: MONTHS }, (_, i) => monthStart(offset + i));
   const look = (clientX: number) => {
     const left = box.current?.getBoundingClientRect().left ?? 0;
@@ -118,7 +120,7 @@ function Months({ piece, data, offset, onOffset }: Props) {
             const by = { ArrowLeft: -1, ArrowRight: 1, PageUp: -30, PageDown: 30 }[event.key];
             if (by === undefined) return;
             event.preventDefault();
-            setOn(now + by * 86_400_000);
+            setOn(now + by * DAY);
           }}
         >
           <span className="tape-name">{day.format(now)}</span>
@@ -151,7 +153,7 @@ function Months({ piece, data, offset, onOffset }: Props) {
             {each.spans.map(([start = 0, end = 0]) => (
               <span
                 key={start}
-                className={`tape-box ${each.always ? 'year-always' : each.again ? 'year-again' : 'tape-set'}`}
+                className={`tape-box ${each.always ? 'year-always' : end - start < 3 * DAY ? 'year-again' : 'tape-set'}`}
                 style={{
                   left: x(start),
                   width: Math.max(each.again ? 1 : 3, x(end) - x(start)),

@@ -48,6 +48,14 @@ export function Form({ node, settings, top }: Props) {
 /** After so long without a key what was typed is sent, in ms. */
 const PAUSE = 400;
 
+/** What is said under a field instead of what it may be. */
+const HINTS: Readonly<Record<string, string>> = {
+  tone: 'A new one is made of one colour in Dress.',
+  seasonMonths: 'In all of them, unless some are ticked.',
+  seasonDays: 'On all of them, unless some are ticked.',
+  seasonHours: 'Such as 18:00-23:30; 22:00-02:00 ends on the next day.',
+};
+
 const LONG = new Set(['rich', 'markup']);
 
 const CODE = new Set(['markup', 'stylesheet']);
@@ -160,8 +168,7 @@ function Field({ node, setting }: { readonly node: NodeBody; readonly setting: S
       )}
       {(why || (setting.kind !== 'toggle' && !sort)) && (
         <p id={`${id}-note`} className={why ? 'text-error' : 'faint field-note'}>
-          {why ??
-            (setting.id === 'tone' ? 'A new one is made of one colour in Dress.' : setting.allowed)}
+          {why ?? HINTS[setting.id] ?? (setting.kind === 'several' ? '' : setting.allowed)}
         </p>
       )}
       {setting.kind === 'stylesheet' && <Selectors node={node} />}
@@ -194,7 +201,7 @@ function Several({ labelledBy, words, value, onSet }: SeveralProps) {
               onSet(next.join(' '));
             }}
           />
-          {word}
+          <span className="inline-block first-letter:uppercase">{word}</span>
         </label>
       ))}
     </div>
