@@ -35,7 +35,7 @@ function reach({ widths, states, roundMs, until }: Proved): string {
 
 /** Everything that is not right, over every width, moment, state and date, with ways out. */
 export function Prove({ length }: { readonly length: number }) {
-  const { choose, setWidth, setOn, width, toStage, catalogue, stress, setStress } = useBench();
+  const { page, choose, setWidth, setOn, width, toStage, catalogue, stress, setStress } = useBench();
   const sweep = useSweep(stress);
   const stresses = useQuery({
     queryKey: ['stresses'],
@@ -127,6 +127,14 @@ export function Prove({ length }: { readonly length: number }) {
         <button type="button" className="tape-chip" onClick={() => setLined(true)}>
           Line-up…
         </button>
+        <a
+          className="tape-chip"
+          href={`/api/pages/${page.id}/proof-sheet`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          Proof sheet
+        </a>
       </header>
       <div className="prove-body">
         <div className="prove-strips">

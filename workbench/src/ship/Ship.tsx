@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Download, ExternalLink, Undo2 } from 'lucide-react';
+import { Download, ExternalLink, FileCheck, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { api, ask, type Release } from '../api/client';
 import { useBench } from '../bench/context';
@@ -61,6 +61,7 @@ export function Ship() {
             <ExternalLink size={15} aria-hidden /> Open the live page
           </a>
           <Bundle id={page.id} />
+          <Sheet id={page.id} release={shown.line.number} />
         </p>
         <p className="faint">
           The bundle is the live release as plain files. It works from any web server, and opened
@@ -80,6 +81,20 @@ export function Ship() {
         </p>
       )}
     </section>
+  );
+}
+
+/** What was checked on a release, to print or to send. */
+function Sheet({ id, release }: { readonly id: string; readonly release: number }) {
+  return (
+    <a
+      className="btn btn-sm"
+      href={`/api/pages/${id}/proof-sheet?release=${release}`}
+      target="_blank"
+      rel="noreferrer"
+    >
+      <FileCheck size={15} aria-hidden /> Proof sheet of release {release}
+    </a>
   );
 }
 

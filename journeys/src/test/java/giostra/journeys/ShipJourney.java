@@ -5,22 +5,29 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Frame;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import giostra.core.band.Viewport;
 import giostra.core.layout.TrackReading;
 import giostra.core.page.Document;
+import giostra.core.page.Edit;
 import giostra.core.piece.carousel.Carousel;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.MessageDigest;
 import java.util.ArrayList;
+import java.util.HexFormat;
 import java.util.List;
+import java.util.TreeMap;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import nu.validator.client.EmbeddedValidator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -211,5 +218,53 @@ class ShipJourney {
       }
     }
     assertThat(List.of(folder.toFile().list())).contains("index.html");
+  }
+
+  /** What was checked on a release, with the hashes of the files that visitors get. */
+  @Test
+  void theProofSheetSpeaksOfTheFilesOfItsRelease(Api api, Chromium.Open chromium) throws Exception {
+    String id = api.copyOfDemo() + "-evenings-at-velluta";
+    String live = api.publish(id);
+    // What is changed after it is none of its matter.
+    assertThat(
+            api.edit(
+                    id,
+                    api.page(id).path("revision").asInt(),
+                    new Edit.SetValue("page", "title", "", "Another title"))
+                .status())
+        .isEqualTo(200);
+    Page page = chromium.page(1280, 800);
+    Bench bench = Bench.open(page, api, id, "ship", "words");
+    Page sheet =
+        page.waitForPopup(() -> bench.page().getByText("Proof sheet of release 1").click());
+    sheet.waitForSelector("h1");
+    assertThat(sheet.locator("h1").innerText()).isEqualTo("Evenings at Velluta");
+    assertThat(Axe.found(sheet)).isEmpty();
+    var hashed = new TreeMap<String, String>();
+    for (Locator row : sheet.locator("h2:has-text('Files') ~ table tbody tr").all()) {
+      hashed.put(row.locator("th").innerText(), row.locator("code").innerText());
+    }
+    assertThat(hashed).hasSizeGreaterThan(10);
+    for (var each : hashed.entrySet()) {
+      String path = each.getKey().equals("index.html") ? "" : each.getKey();
+      byte[] bytes = api.get(live.replace(api.at(""), "") + path).bytes();
+      assertThat(HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes)))
+          .as(each.getKey())
+          .isEqualTo(each.getValue());
+    }
+    String now = api.get("/api/pages/" + id + "/proof-sheet").text();
+    assertThat(now).contains("Another title").contains("which is not published so");
+    assertThat(api.get("/api/pages/" + id + "/proof-sheet?release=7").status()).isEqualTo(404);
+    var validator = new EmbeddedValidator();
+    validator.setOutputFormat(EmbeddedValidator.OutputFormat.TEXT);
+    assertThat(validator.validate(new ByteArrayInputStream(now.getBytes(StandardCharsets.UTF_8))))
+        .doesNotContainIgnoringCase("error:");
+    // On a phone nothing scrolls sideways.
+    sheet.setViewportSize(320, 800);
+    assertThat(
+            (Boolean)
+                sheet.evaluate(
+                    "() => document.documentElement.scrollWidth <= document.documentElement.clientWidth"))
+        .isTrue();
   }
 }

@@ -127,6 +127,18 @@ public final class Fields {
         .toList();
   }
 
+  /** What something is called where it is told of: its own name, or its kind. */
+  public static String called(Node node) {
+    for (Setting<String> each :
+        List.of(
+            PieceSettings.NAME, SectionSettings.NAME, ItemSettings.HEADING, PageSettings.TITLE)) {
+      if (node.type().settings().contains(each) && !node.values().get(each).isEmpty()) {
+        return node.values().get(each);
+      }
+    }
+    return node.type().word().replace('-', ' ');
+  }
+
   /** What an item is called where it is chosen by name: its place, where nothing names it. */
   public static String called(Item item, int index) {
     String name = item.values().get(ItemSettings.NAME);

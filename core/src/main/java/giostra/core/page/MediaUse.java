@@ -46,7 +46,11 @@ public record MediaUse(
               for (String id : ids(setting, value)) {
                 all.add(
                     new MediaUse(
-                        id, node.id(), called(node), setting.label(), shapes(document, node)));
+                        id,
+                        node.id(),
+                        Fields.called(node),
+                        setting.label(),
+                        shapes(document, node)));
               }
             }
           }
@@ -59,7 +63,11 @@ public record MediaUse(
                       .forEach(id ->
                           all.add(
                               new MediaUse(
-                                  id, node.id(), called(node), Anatomy.said(key), List.of()))));
+                                  id,
+                                  node.id(),
+                                  Fields.called(node),
+                                  Anatomy.said(key),
+                                  List.of()))));
         });
     return all;
   }
@@ -115,15 +123,5 @@ public record MediaUse(
       }
       default -> List.of();
     };
-  }
-
-  private static String called(Node node) {
-    for (Setting<String> each :
-        List.of(PieceSettings.NAME, ItemSettings.HEADING, PageSettings.TITLE)) {
-      if (node.type().settings().contains(each) && !node.values().get(each).isEmpty()) {
-        return node.values().get(each);
-      }
-    }
-    return node.type().word().replace('-', ' ');
   }
 }

@@ -13,7 +13,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What pages were, and how they become that again. */
 @Service
-class Revisions {
+public class Revisions {
   private final History history;
   private final Documents documents;
   private final Heads heads;

@@ -1,5 +1,6 @@
 package giostra.server.release;
 
+import giostra.core.format.ProofSheet;
 import giostra.core.output.Compiled;
 import giostra.server.host.PageFiles;
 import giostra.server.host.Policy;
@@ -231,6 +232,30 @@ public class ReleaseService {
     zip.putNextEntry(entry);
     zip.write(bytes);
     zip.closeEntry();
+  }
+
+  /**
+   * A release as a proof sheet tells of it.
+   *
+   * @param revision of the page that it is of
+   */
+  public record Held(int revision, ProofSheet.Release told) {}
+
+  /** The release of that number, with the hashes of its files. */
+  @Transactional(readOnly = true)
+  public Held held(String pageId, int number) {
+    ReleaseEntity release =
+        releases
+            .findByPageIdAndNumber(pageId, number)
+            .orElseThrow(() -> new Gone("release", Integer.toString(number)));
+    return new Held(
+        release.revision,
+        new ProofSheet.Release(
+            release.number,
+            release.createdAt,
+            files.findByReleaseIdOrderByPath(release.id).stream()
+                .map(file -> new ProofSheet.File(file.path, file.bytes, file.hash))
+                .toList()));
   }
 
   /** Forgets all releases of a page; their bytes stay, since others may have them. */
