@@ -35,7 +35,8 @@ function reach({ widths, states, roundMs, until }: Proved): string {
 
 /** Everything that is not right, over every width, moment, state and date, with ways out. */
 export function Prove({ length }: { readonly length: number }) {
-  const { page, choose, setWidth, setOn, width, toStage, catalogue, stress, setStress } = useBench();
+  const { page, choose, setWidth, setOn, width, toStage, catalogue, stress, setStress } =
+    useBench();
   const sweep = useSweep(stress);
   const stresses = useQuery({
     queryKey: ['stresses'],
