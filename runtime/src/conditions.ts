@@ -71,40 +71,47 @@ export function conditions(now = window.giostraNow ?? Date.now()) {
   const { turns, next } = asked(now);
   for (const [each, hidden] of turns) show(each, hidden);
   // What the bench has set stands still.
-  if (window.giostraNow === undefined) wake(next, now);
+  wake(window.giostraNow === undefined ? next : Number.POSITIVE_INFINITY, now);
 }
 
-const piece = (of: HTMLElement) => of.parentElement?.closest<HTMLElement>('[data-piece]') ?? of;
+/** What moves when something comes or goes: the piece that it is in, or its section. */
+const around = (of: HTMLElement) =>
+  of.parentElement?.closest<HTMLElement>('[data-piece]') ??
+  of.closest<HTMLElement>('.g-section') ??
+  of;
 
-/** What comes and goes while a page is open waits until nobody sees its piece: nothing jumps. */
+/** What comes and goes while a page is open waits until nobody sees what is around it: nothing jumps. */
 function turn() {
   const now = Date.now();
   const { turns, next } = asked(now);
-  for (const [each, hidden] of turns) if (hidden !== 'gone' in each.dataset) unseen(piece(each));
+  for (const [each, hidden] of turns) if (hidden !== 'gone' in each.dataset) unseen(around(each));
   wake(next, now);
 }
 
 const waiting = new WeakSet<HTMLElement>();
 
-/** Turns what is due in a piece as soon as that is out of view, or the whole page is. */
+/** Turns what is due in something as soon as that is out of view, or the whole page is. */
 function unseen(root: HTMLElement) {
   if (waiting.has(root)) return;
   waiting.add(root);
   const done = new AbortController();
+  const { signal } = done;
+  let out = false;
   const seen = new IntersectionObserver((entries) => {
-    if (entries.some((each) => !each.isIntersecting)) go();
+    out = entries.at(-1)?.isIntersecting === false;
+    ready();
   });
-  function go() {
+  /** Who is in it with the keyboard is not thrown out. */
+  function ready() {
+    if ((!out && !document.hidden) || root.matches(':focus-within')) return;
     done.abort();
     seen.disconnect();
     waiting.delete(root);
     for (const [each, hidden] of asked(Date.now()).turns)
-      if (piece(each) === root) show(each, hidden);
+      if (around(each) === root) show(each, hidden);
     root.dispatchEvent(new Event('giostra:turn'));
   }
-  document.addEventListener('visibilitychange', () => document.hidden && go(), {
-    signal: done.signal,
-  });
-  if (document.hidden) go();
-  else seen.observe(root);
+  document.addEventListener('visibilitychange', ready, { signal });
+  root.addEventListener('focusout', () => setTimeout(ready), { signal });
+  seen.observe(root);
 }

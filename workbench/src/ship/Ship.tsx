@@ -5,6 +5,7 @@ import { api, ask, type Release } from '../api/client';
 import { useBench } from '../bench/context';
 import { size } from '../media/format';
 import { useSweep } from '../prove/useSweep';
+import { Difference } from './Difference';
 
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
@@ -17,6 +18,7 @@ export function Ship() {
     queryFn: () => ask(api.GET('/api/pages/{id}/releases', { params: { path: { id: page.id } } })),
   });
   const [picked, setPicked] = useState<number>();
+  const [open, setOpen] = useState(false);
   const back = useMutation({
     mutationFn: (number: number) =>
       ask(
@@ -43,6 +45,9 @@ export function Ship() {
       </section>
     );
   }
+  const before = releases.data
+    .filter((each) => each.line.number < shown.line.number)
+    .toSorted((one, other) => other.line.number - one.line.number)[0];
   const edits = page.revision - live.line.revision + (page.siteRevision - live.line.siteRevision);
   return (
     <section aria-label="Ship" className="ship">
@@ -55,6 +60,12 @@ export function Ship() {
             ? 'It is the page as it stands here.'
             : `${edits === 1 ? 'One change' : `${edits} changes`} since; publish to let visitors see ${edits === 1 ? 'it' : 'them'}.`}
         </p>
+        {edits > 0 && (
+          <details onToggle={(event) => setOpen(event.currentTarget.open)}>
+            <summary className="link">What is different</summary>
+            {open && <Difference from={live.line.number} />}
+          </details>
+        )}
         <Proof />
         <p className="ship-actions">
           <a className="btn btn-sm" href={live.address} target="_blank" rel="noreferrer">
@@ -74,7 +85,17 @@ export function Ship() {
         onPick={setPicked}
         onBack={(number) => back.mutate(number)}
       />
-      <Files release={shown} />
+      <div className="ship-told">
+        {before && (
+          <div>
+            <h2 className="ship-head">
+              Release {shown.line.number} differs from {before.line.number}
+            </h2>
+            <Difference from={before.line.number} to={shown.line.number} />
+          </div>
+        )}
+        <Files release={shown} />
+      </div>
       {back.isError && (
         <p role="alert" className="text-error">
           {back.error.message}

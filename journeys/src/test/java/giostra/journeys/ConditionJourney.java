@@ -287,7 +287,12 @@ class ConditionJourney {
     page.clock().fastForward("31:00");
     page.clock().runFor(2_000);
     assertThat(frost.evaluate("(e) => e.hidden")).as("somebody looks").isEqualTo(true);
+    page.locator("[data-piece=openings] .g-dot:visible").first().focus();
     page.evaluate("() => window.scrollTo(0, document.body.scrollHeight)");
+    page.clock().runFor(1_000);
+    assertThat(frost.evaluate("(e) => e.hidden")).as("somebody is there by key").isEqualTo(true);
+    page.evaluate("() => document.activeElement.blur()");
+    page.clock().runFor(100);
     page.waitForFunction("() => !document.querySelector('[data-item=opening-frost]').hidden");
     page.clock().runFor(1_000);
     page.evaluate("() => window.scrollTo(0, 0)");

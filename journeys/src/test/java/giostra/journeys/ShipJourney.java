@@ -220,6 +220,47 @@ class ShipJourney {
     assertThat(List.of(folder.toFile().list())).contains("index.html");
   }
 
+  /** What is different from the release before, value by value, and since the last. */
+  @Test
+  void whatIsDifferentFromTheReleaseBeforeIsListed(Api api, Page page) {
+    String id = api.copyOfDemo() + "-evenings-at-velluta";
+    api.publish(id);
+    int revision = api.page(id).path("revision").asInt();
+    assertThat(
+            api.edit(
+                    id,
+                    revision,
+                    new Edit.SetValue("opening-frost", "heading", "", "Ice and lamplight"),
+                    new Edit.SetValue("words", "gap", "phone", "7px"),
+                    new Edit.MoveNode("opening-orchids", "openings", 0),
+                    new Edit.SetValue("site", "padding", "desktop", "52px"))
+                .status())
+        .isEqualTo(200);
+    api.publish(id);
+    assertThat(
+            api.edit(id, revision + 1, new Edit.SetValue("words", "gap", "phone", "9px")).status())
+        .isEqualTo(200);
+    JsonNode told = api.get("/api/pages/" + id + "/difference?from=1&to=2").json();
+    assertThat(told.size()).isEqualTo(4);
+    assertThat(api.get("/api/pages/" + id + "/difference?from=2&to=1").json().size()).isEqualTo(4);
+    assertThat(api.get("/api/pages/" + id + "/difference?from=1&to=9").status()).isEqualTo(404);
+    Bench bench = Bench.open(page, api, id, "ship", "films");
+    Locator all = page.locator(".ship-told .ship-differences li");
+    assertThat(all).hasCount(4);
+    assertThat(all.filter(new Locator.FilterOptions().setHasText("Ice and lamplight")))
+        .containsText("Heading");
+    assertThat(all.filter(new Locator.FilterOptions().setHasText("is moved"))).hasCount(1);
+    assertThat(all.filter(new Locator.FilterOptions().setHasText("52px"))).hasCount(1);
+    page.getByText("What is different").click();
+    Locator since = page.locator(".ship-live .ship-differences li");
+    assertThat(since).hasCount(1);
+    assertThat(since).containsText("7px 9px");
+    assertThat(Axe.within(page, ".ship")).isEmpty();
+    since.getByRole(com.microsoft.playwright.options.AriaRole.BUTTON).click();
+    page.waitForURL(address -> address.contains("at=words"));
+    assertThat(bench.page().locator(".ship")).isVisible();
+  }
+
   /** What was checked on a release, with the hashes of the files that visitors get. */
   @Test
   void theProofSheetSpeaksOfTheFilesOfItsRelease(Api api, Chromium.Open chromium) throws Exception {

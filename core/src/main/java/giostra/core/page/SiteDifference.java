@@ -52,7 +52,8 @@ public record SiteDifference(String what, String band, String then, String now) 
     return look.name().isBlank() ? look.word() : look.name();
   }
 
-  private static void values(
+  /** All in which two nodes say otherwise, with something before the name of each. */
+  static void values(
       Node then,
       Node now,
       String of,
@@ -92,7 +93,8 @@ public record SiteDifference(String what, String band, String then, String now) 
         .collect(Collectors.joining(", "));
   }
 
-  private static String named(Site then, Site now, String band) {
+  /** The name of a band, as it is or as it was. */
+  static String named(Site then, Site now, String band) {
     return List.of(now, then).stream()
         .flatMap(site -> site.bands().all().stream())
         .filter(each -> each.id().equals(band))
@@ -103,6 +105,13 @@ public record SiteDifference(String what, String band, String then, String now) 
 
   private static <T> String said(Node node, Setting<T> setting, String band) {
     T own = node.values().own(setting, band);
-    return own == null ? "" : String.valueOf(setting.write(own));
+    if (own == null) {
+      return "";
+    }
+    String written = String.valueOf(setting.write(own));
+    // What a reason is of is told by a mark, which says nothing to people.
+    return setting.id().equals(ProofSettings.LEFT.id())
+        ? written.replaceAll("(?m)^\\S+ ", "")
+        : written;
   }
 }

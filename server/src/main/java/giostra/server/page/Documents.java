@@ -76,6 +76,11 @@ class Documents {
     return at(page.siteId(), new Revision(page.id(), number, site)).document();
   }
 
+  /** A page as it was, on its site as it was at another time. */
+  Document at(PageRows.PageLine page, int number, int siteNumber) {
+    return at(page.siteId(), new Revision(page.id(), number, siteNumber)).document();
+  }
+
   private DocumentJson.Kept at(String siteId, Revision wanted) {
     RevisionEntity page = revision(wanted.page(), wanted.number());
     SiteRevisionEntity site =

@@ -56,6 +56,12 @@ public class Revisions {
             .toList());
   }
 
+  /** A page as it was at a revision, on its site as it was at one of that. */
+  @Transactional(readOnly = true)
+  public Document was(String pageId, int number, int siteNumber) {
+    return documents.at(heads.page(pageId), number, siteNumber);
+  }
+
   /**
    * Appends a change that makes of a page what it was at a revision.
    *

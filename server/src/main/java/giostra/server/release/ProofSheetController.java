@@ -63,7 +63,7 @@ class ProofSheetController {
         Optional.ofNullable(release).map(number -> releases.held(id, number));
     String siteId = pages.place(id).siteId();
     Document own =
-        held.map(each -> revisions.was(id, each.revision()).document())
+        held.map(each -> revisions.was(id, each.revision(), each.siteRevision()))
             .orElseGet(() -> pages.head(id).document());
     Document document = stock.expanded(siteId, own);
     List<Snag> found = Snags.of(document, media.sizes(siteId), 0);

@@ -238,8 +238,9 @@ public class ReleaseService {
    * A release as a proof sheet tells of it.
    *
    * @param revision of the page that it is of
+   * @param siteRevision of its site
    */
-  public record Held(int revision, ProofSheet.Release told) {}
+  public record Held(int revision, int siteRevision, ProofSheet.Release told) {}
 
   /** The release of that number, with the hashes of its files. */
   @Transactional(readOnly = true)
@@ -250,6 +251,7 @@ public class ReleaseService {
             .orElseThrow(() -> new Gone("release", Integer.toString(number)));
     return new Held(
         release.revision,
+        release.siteRevision,
         new ProofSheet.Release(
             release.number,
             release.createdAt,
