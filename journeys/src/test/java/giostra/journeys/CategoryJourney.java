@@ -10,6 +10,7 @@ import giostra.core.page.Document;
 import giostra.core.page.ItemSettings;
 import giostra.core.piece.accordion.Accordion;
 import giostra.core.piece.accordion.Categories;
+import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.List;
@@ -46,6 +47,7 @@ class CategoryJourney {
     assertThat(page.locator(".categories li")).hasCount(names.length);
   }
 
+  @InTurn(1)
   @Test
   void categoriesAreRenamedOrderedAndDeleted(Api api, Page page) {
     Document demo = api.document(Api.DEMO);

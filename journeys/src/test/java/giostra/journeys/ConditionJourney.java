@@ -182,7 +182,7 @@ class ConditionJourney {
   static List<String> zones() {
     List<String> all =
         List.of("Europe/Lisbon", "America/New_York", "Australia/Lord_Howe", "Asia/Kathmandu");
-    return Runs.deep() ? all : all.subList(0, 3);
+    return Runs.deep() ? all : Runs.inTurn(all.subList(0, 3));
   }
 
   /**

@@ -19,6 +19,7 @@ import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.piece.accordion.Accordion;
+import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.io.IOException;
@@ -210,6 +211,7 @@ class ContentJourney {
     assertThat(Feed.of(api.document(id).piece("asked"))).isEmpty();
   }
 
+  @InTurn(1)
   @Test
   void fiveThousandRowsComeInWithProgressAndSurviveAReload(Api api, Page page) {
     String id = page(api);

@@ -25,6 +25,7 @@ import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
 import giostra.core.piece.tabs.Tabs;
 import giostra.core.piece.tabs.TabsParts;
+import giostra.core.testing.InTurn;
 import giostra.core.value.Colour;
 import giostra.core.value.ToneColour;
 import giostra.server.testing.Api;
@@ -225,6 +226,7 @@ class DressJourney {
    * Edges on three sides, two corners, padding at the start: by keyboard, on the drawing. Source:
    * CSS Logical Properties 1 (start and end follow the direction), read off Chromium.
    */
+  @InTurn(1)
   @Test
   void sidesAndCornersAreSetOneByOne(Api api, Page page) {
     String id = page(api);
@@ -307,6 +309,7 @@ class DressJourney {
     return new Locator.FilterOptions().setHasText(text);
   }
 
+  @InTurn(0)
   @Test
   void aLookIsTriedOnWornSharedKeptAndDropped(Api api, Page page) {
     String id = page(api);
@@ -403,6 +406,7 @@ class DressJourney {
    * Sizes of all words out of one, tried on the stage and laid on. By hand: 17 x 1.5^4 = 86.06 px
    * on a screen of 800 px, 16 x 1.2^4 = 33.18 at 360, and at 390 of the 440 px between them 30 on.
    */
+  @InTurn(2)
   @Test
   void aScaleOfTypeIsTriedOnAndLaidOverAllPages(Api api, Page page) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));

@@ -218,6 +218,7 @@ class DriveJourney {
    * the keyboard comes into it and does not go on by itself, and while the pointer is over it; the
    * live region is off while it rotates by itself, and polite otherwise. WCAG 2.2, 2.2.2.
    */
+  @InTurn(0)
   @Test
   void aSliderThatMovesByItselfKeepsToThePattern(Api api, Page page) {
     page.navigate(

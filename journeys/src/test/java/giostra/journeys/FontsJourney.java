@@ -22,6 +22,7 @@ import giostra.core.page.Edit;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
+import giostra.core.testing.InTurn;
 import giostra.core.value.PickKind;
 import giostra.core.value.Typeface;
 import giostra.server.host.ShippedFiles;
@@ -116,6 +117,7 @@ class FontsJourney {
                                 "<p>Words, <em>slanted</em> and <strong>bold</strong></p>")))))));
   }
 
+  @InTurn(2)
   @Test
   void aDesignerSetsThePageInHerOwnLetters(Api api, Page page) throws IOException {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));

@@ -197,6 +197,7 @@ class GestureJourney {
                 .flatMap(endless ->
                     SEQUENCES.stream()
                         .filter(each -> Runs.deep() || paired(each, direction, endless))
+                        .filter(each -> Runs.turn(SEQUENCES.indexOf(each)))
                         .map(each -> Arguments.of(each.name, direction, endless, each))));
   }
 

@@ -33,6 +33,7 @@ import giostra.core.piece.carousel.CarouselParts;
 import giostra.core.piece.counters.CounterParts;
 import giostra.core.piece.flipboxes.FlipParts;
 import giostra.core.piece.tabs.TabsParts;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.core.value.Colour;
 import giostra.core.value.Ground;
@@ -75,6 +76,7 @@ class LayersJourney {
   private final Random random = new Random(20_261_127);
   private int ids;
 
+  @InTurn(0)
   @Test
   void whatTheCascadeSaysIsWhatTheBrowserHas(Chromium.Open chromium) {
     Page page = chromium.page(1280, 900);

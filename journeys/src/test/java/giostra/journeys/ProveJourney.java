@@ -10,6 +10,7 @@ import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
+import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.List;
@@ -93,6 +94,7 @@ class ProveJourney {
     assertThat(api.document(id)).isEqualTo(before);
   }
 
+  @InTurn(2)
   @Test
   void whatTheClientWantsIsLeftUntilItIsAnother(Api api, Chromium.Open chromium) {
     String id = page(api);
@@ -152,6 +154,7 @@ class ProveJourney {
   }
 
   /** What life does to a page is looked at on the stage, and is no part of the page. */
+  @InTurn(1)
   @Test
   void aPageIsPutToWhatLifeDoesToIt(Api api, Chromium.Open chromium) {
     String id = page(api);
@@ -177,6 +180,7 @@ class ProveJourney {
     assertThat(api.get("/api/pages/" + id + "/snags?stress=hail").status()).isEqualTo(422);
   }
 
+  @InTurn(0)
   @Test
   void severalWidthsStandSideBySideAndScrollTogether(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 900);

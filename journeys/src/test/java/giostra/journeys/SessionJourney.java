@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -206,6 +207,7 @@ class SessionJourney {
    * Many edits through the screen, drawn at random; then the stage's document is what a fresh
    * compile gives.
    */
+  @InTurn(2)
   @Test
   void afterManyEditsTheStageIsAFreshCompile(Api api, Chromium.Open chromium) {
     String id = api.newPage(Subject.document());

@@ -13,6 +13,7 @@ import giostra.core.layout.TrackReading;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.piece.carousel.Carousel;
+import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.io.ByteArrayInputStream;
@@ -178,6 +179,7 @@ class ShipJourney {
     assertThat(shifts).as("layout shifts").isEmpty();
   }
 
+  @InTurn(0)
   @Test
   void aPageIsAsWideAsItsScreen(Api api, Page page) {
     Frame frame = Frames.open(page, api, api.at(Api.LIVE_DEMO));
