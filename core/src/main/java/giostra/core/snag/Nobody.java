@@ -59,7 +59,7 @@ final class Nobody {
       return List.of();
     }
     Instant from = ends.isEmpty() ? SOME : ends.getFirst();
-    Instant until = ends.isEmpty() || again ? from.plus(ROUND) : ends.getLast();
+    Instant until = until(seasons, ends, from, zone);
     long most = Duration.ofDays(Almanac.MOST_YEARS * 365L).toSeconds();
     if (from.equals(until) || until.getEpochSecond() - from.getEpochSecond() > most) {
       return List.of();
@@ -73,6 +73,21 @@ final class Nobody {
     Optional<Almanac.Stretch> told = again ? gaps.stream().max(longest) : gaps.stream().findFirst();
     return told.map(gap -> List.of(snag(at, piece, items, seasons, almanac, gap)))
         .orElse(List.of());
+  }
+
+  /** After the last season there is no gap, only an end. */
+  private static Instant until(
+      List<Season> seasons, List<Instant> ends, Instant from, ZoneId zone) {
+    boolean again = seasons.stream().anyMatch(season -> !season.times().any());
+    if (!again) {
+      return ends.getLast();
+    }
+    Instant round = from.plus(ROUND);
+    boolean allEnd =
+        seasons.stream()
+            .allMatch(
+                season -> season.dates(zone).stream().allMatch(span -> span.until().isPresent()));
+    return allEnd && !ends.isEmpty() && ends.getLast().isBefore(round) ? ends.getLast() : round;
   }
 
   private static Snag snag(

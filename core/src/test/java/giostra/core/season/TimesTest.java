@@ -197,5 +197,15 @@ class TimesTest {
     assertThat(nobody(autumn, once("opening-frost", "seasonHours", "18:00-06:00"), orchids))
         .isEmpty();
     assertThat(nobody(autumn, frost)).as("one is always on").isEmpty();
+    List<Snag> weeks =
+        nobody(
+            once("opening-autumn", "seasonBegins", "2026-12-01"),
+            once("opening-autumn", "seasonEnds", "2026-12-24"),
+            once("opening-autumn", "seasonDays", "friday"),
+            once("opening-frost", "seasonEnds", "2026-11-30"),
+            once("opening-orchids", "seasonBegins", "2026-12-20"),
+            once("opening-orchids", "seasonEnds", "2027-01-10"));
+    assertThat(weeks).as("what comes after the last is no gap").hasSize(1);
+    assertThat(weeks.getFirst().message()).contains("from 5 Dec 2026 to 11 Dec 2026");
   }
 }
