@@ -114,4 +114,6 @@ function unseen(root: HTMLElement) {
   document.addEventListener('visibilitychange', ready, { signal });
   root.addEventListener('focusout', () => setTimeout(ready), { signal });
   seen.observe(root);
+  // Of a page that nobody sees no observer tells.
+  ready();
 }

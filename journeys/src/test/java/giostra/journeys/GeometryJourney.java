@@ -38,7 +38,7 @@ import tools.jackson.databind.JsonNode;
 @ExtendWith({Giostra.class, Chromium.class})
 class GeometryJourney {
   private static final long SEED = Long.getLong("giostra.seed", 20261124L);
-  private static final int DOCUMENTS = Runs.of(4, 40);
+  private static final int DOCUMENTS = Runs.of(6, 40);
   private static final Map<Long, String> PUBLISHED = new HashMap<>();
 
   /** Chromium snaps boxes to 1/64 px; a position is the difference of two such. */
@@ -165,7 +165,7 @@ class GeometryJourney {
         worst.what(),
         worst.engine(),
         worst.chromium());
-    assertThat(sweep.compared).hasSizeGreaterThan(Runs.of(50_000, 700_000));
+    assertThat(sweep.compared).hasSizeGreaterThan(Runs.of(75_000, 700_000));
     assertThat(sweep.refused).isLessThan(sweep.compared.size() / 100);
     assertThat(worst.off()).as(worst.toString()).isLessThanOrEqualTo(MOST);
   }

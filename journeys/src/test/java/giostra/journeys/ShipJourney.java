@@ -8,6 +8,7 @@ import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.AriaRole;
 import giostra.core.band.Viewport;
 import giostra.core.layout.TrackReading;
 import giostra.core.page.Document;
@@ -25,6 +26,7 @@ import java.security.MessageDigest;
 import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Map;
 import java.util.TreeMap;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -258,7 +260,7 @@ class ShipJourney {
     assertThat(since).hasCount(1);
     assertThat(since).containsText("7px 9px");
     assertThat(Axe.within(page, ".ship")).isEmpty();
-    since.getByRole(com.microsoft.playwright.options.AriaRole.BUTTON).click();
+    since.getByRole(AriaRole.BUTTON).click();
     page.waitForURL(address -> address.contains("at=words"));
     assertThat(bench.page().locator(".ship")).isVisible();
   }
@@ -266,7 +268,8 @@ class ShipJourney {
   /** What was checked on a release, with the hashes of the files that visitors get. */
   @Test
   void theProofSheetSpeaksOfTheFilesOfItsRelease(Api api, Chromium.Open chromium) throws Exception {
-    String id = api.copyOfDemo() + "-evenings-at-velluta";
+    String site = api.copyOfDemo();
+    String id = site + "-evenings-at-velluta";
     String live = api.publish(id);
     // What is changed after it is none of its matter.
     assertThat(
@@ -295,6 +298,29 @@ class ShipJourney {
           .as(each.getKey())
           .isEqualTo(each.getValue());
     }
+    assertThat(sheet.getByText("holds for these files").count()).isEqualTo(1);
+    // What is said of pictures is kept beside the page: the files say what was said then.
+    for (JsonNode media : api.get("/api/sites/" + site + "/media").json()) {
+      if (media.path("type").asString().startsWith("image/")) {
+        Map<String, Object> said =
+            Map.of(
+                "alt",
+                "Quite another text",
+                "decorative",
+                false,
+                "focus",
+                "10% 90%",
+                "tags",
+                List.of());
+        assertThat(
+                api.put("/api/sites/" + site + "/media/" + media.path("id").asString(), said)
+                    .status())
+            .isEqualTo(200);
+      }
+    }
+    assertThat(api.get("/api/pages/" + id + "/proof-sheet?release=1").text())
+        .contains("What is said here is of today")
+        .doesNotContain("holds for these files");
     String now = api.get("/api/pages/" + id + "/proof-sheet").text();
     assertThat(now).contains("Another title").contains("which is not published so");
     assertThat(api.get("/api/pages/" + id + "/proof-sheet?release=7").status()).isEqualTo(404);

@@ -62,6 +62,10 @@ public final class ProofSheet {
       @media print{@page{size:A4;margin:16mm}body{padding:0;max-width:none;font-size:10.5pt;background:none}tr,dl{break-inside:avoid}h2{break-after:avoid}}
       """;
 
+  private static final String OTHER =
+      "The page that these files hold is not quite what would be published of it today: what is kept"
+          + " on the site, or the program, is another since. What is said here is of today’s.";
+
   /**
    * A file of a release.
    *
@@ -69,8 +73,13 @@ public final class ProofSheet {
    */
   public record File(String path, long bytes, String sha256) {}
 
-  /** A release: its number, when it was made, what is in it. */
-  public record Release(int number, Instant at, List<File> files) {
+  /**
+   * A release: its number, when it was made, what is in it.
+   *
+   * @param same whether its page is what would come of its document now: if not, what is found now
+   *     is not said of its files
+   */
+  public record Release(int number, Instant at, List<File> files, boolean same) {
     public Release {
       files = List.copyOf(files);
     }
@@ -95,16 +104,13 @@ public final class ProofSheet {
    * @param made when the sheet is made
    */
   public static String html(
-      Document document,
-      List<Snag> found,
-      String site,
-      String title,
-      Optional<Release> release,
-      Instant made) {
-    return new ProofSheet(document, found).write(site, title, release, made);
+      Document document, List<Snag> found, Optional<Release> release, Instant made) {
+    return new ProofSheet(document, found).write(release, made);
   }
 
-  private String write(String site, String title, Optional<Release> release, Instant made) {
+  private String write(Optional<Release> release, Instant made) {
+    String site = document.site().values().get(SiteSettings.NAME);
+    String title = document.page().values().get(PageSettings.TITLE);
     String language = document.page().values().get(PageSettings.LANGUAGE);
     out.raw("<!doctype html>").open("html", "lang", "en").open("head");
     out.raw("<meta charset=\"utf-8\">");
@@ -359,7 +365,10 @@ public final class ProofSheet {
   private void files(Release release) {
     out.element("h2", "Files of release " + release.number());
     out.element(
-        "p", "What is said here holds for these files, told by their SHA-256.", "class", "soft");
+        "p",
+        release.same() ? "What is said here holds for these files, told by their SHA-256." : OTHER,
+        "class",
+        "soft");
     out.open("table").open("thead").open("tr");
     for (String head : List.of("File", "Bytes", "SHA-256")) {
       out.element("th", head, "scope", "col");

@@ -59,7 +59,7 @@ final class Nobody {
       return List.of();
     }
     Instant from = ends.isEmpty() ? SOME : ends.getFirst();
-    Instant until = until(seasons, ends, from, zone);
+    Instant until = again ? roundFrom(from, seasons, zone) : ends.getLast();
     long most = Duration.ofDays(Almanac.MOST_YEARS * 365L).toSeconds();
     if (from.equals(until) || until.getEpochSecond() - from.getEpochSecond() > most) {
       return List.of();
@@ -75,19 +75,17 @@ final class Nobody {
         .orElse(List.of());
   }
 
-  /** After the last season there is no gap, only an end. */
-  private static Instant until(
-      List<Season> seasons, List<Instant> ends, Instant from, ZoneId zone) {
-    boolean again = seasons.stream().anyMatch(season -> !season.times().any());
-    if (!again) {
-      return ends.getLast();
-    }
+  /** Once round, or until the last season is over: after it there is no gap, only an end. */
+  private static Instant roundFrom(Instant from, List<Season> seasons, ZoneId zone) {
     Instant round = from.plus(ROUND);
-    boolean allEnd =
-        seasons.stream()
-            .allMatch(
-                season -> season.dates(zone).stream().allMatch(span -> span.until().isPresent()));
-    return allEnd && !ends.isEmpty() && ends.getLast().isBefore(round) ? ends.getLast() : round;
+    return seasons.stream()
+        .map(season -> {
+          List<Season.Span> dates = season.dates(zone);
+          return dates.isEmpty() ? from : dates.getLast().until().orElse(round);
+        })
+        .max(Comparator.naturalOrder())
+        .filter(round::isAfter)
+        .orElse(round);
   }
 
   private static Snag snag(

@@ -11,12 +11,13 @@ import java.util.stream.Collectors;
  * Selector", "Relative selectors"; there all of a list are as strong as the strongest.
  */
 final class CssNesting {
-  /** Lists in lists grow with the power of their depth. */
+  /** So many in a sheet: lists in lists grow with the power of their depth. */
   static final int MOST = 500;
 
   private static final String SELF = ":scope";
 
-  private CssNesting() {}
+  /** So many selectors of rules in rules were written out. */
+  private int written;
 
   /** The selectors of a list; commas in brackets and strings part nothing. */
   static List<String> list(String head) {
@@ -44,9 +45,10 @@ final class CssNesting {
    * What a list is of in a rule, or in a sheet, where there is none around it.
    *
    * @param around the selectors of the rule around, none in a sheet
-   * @throws Refused naming the line, where {@code &} cannot stand, or when there are too many
+   * @throws Refused naming the line, where {@code &} cannot stand, or when there are too many of a
+   *     sheet
    */
-  static List<String> within(List<String> around, String head, int line) {
+  List<String> within(List<String> around, String head, int line) {
     var all = new ArrayList<String>();
     for (String each : list(head)) {
       if (around.isEmpty()) {
@@ -56,7 +58,8 @@ final class CssNesting {
       for (String outer : around) {
         all.add(named(below(each), outer, around, line));
       }
-      if (all.size() > MOST) {
+      written += around.size();
+      if (written > MOST) {
         throw OwnCss.refused(line, "more than " + MOST + " selectors", "fewer in one another");
       }
     }

@@ -17,6 +17,7 @@ import com.helger.css.reader.errorhandler.CSSParseError;
 import com.helger.css.reader.errorhandler.CollectingCSSParseErrorHandler;
 import com.helger.css.reader.errorhandler.DoNothingCSSInterpretErrorHandler;
 import com.helger.css.writer.CSSWriterSettings;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -38,6 +39,9 @@ public final class OwnCss {
   /** Brackets in brackets at the most: a parser that goes down them has a stack that ends. */
   private static final int DEEPEST = 12;
 
+  private static final String OPENS = "{([";
+  private static final String CLOSES = "})]";
+
   private static final String SELF = ":scope";
   private static final CSSWriterSettings WRITER = new CSSWriterSettings(true);
 
@@ -50,13 +54,6 @@ public final class OwnCss {
   private static final Pattern NAME = Pattern.compile("[a-zA-Z][-\\w]{0,39}");
   private static final Set<String> ANIMATION = Set.of("animation", "animation-name");
   private static final Set<String> CONDITIONS = Set.of("@media", "@supports", "@container");
-
-  /** After a comparison comes no tag: what is written may stand in a page. */
-  private static final Pattern QUERY =
-      Pattern.compile("(?:[-\\w\\s().,:/%+*]|[<>]=?(?=[\\s\\d.(])|=(?=[\\s\\d.(]))+");
-
-  /** Functions of conditions. */
-  private static final Set<String> ASKS = Set.of("and", "or", "not", "style", "calc", "min", "max");
 
   private static final Set<String> MOMENTS = Set.of("from", "to");
 
@@ -102,15 +99,17 @@ public final class OwnCss {
     }
     String bare = CssBlocks.bare(text);
     depth(bare);
-    return new OwnCss(rules(CssBlocks.of(bare), List.of()));
+    return new OwnCss(rules(CssBlocks.of(bare), List.of(), new CssNesting()));
   }
 
   /**
    * What stands in blocks.
    *
    * @param around selectors of the rule that they stand in, none in a sheet
+   * @param nesting of the whole sheet
    */
-  private static List<Rule> rules(List<CssBlocks.Part> parts, List<String> around) {
+  private static List<Rule> rules(
+      List<CssBlocks.Part> parts, List<String> around, CssNesting nesting) {
     var rules = new ArrayList<Rule>();
     for (CssBlocks.Part part : parts) {
       switch (part) {
@@ -122,7 +121,7 @@ public final class OwnCss {
         case CssBlocks.Block block when block.head().startsWith("@") -> {
           Optional<String> condition = condition(block);
           if (condition.isPresent()) {
-            rules.add(new Conditional(condition.get(), rules(block.inside(), around)));
+            rules.add(new Conditional(condition.get(), rules(block.inside(), around, nesting)));
           } else if (around.isEmpty()) {
             rules.addAll(single(block.line(), block.written()));
           } else {
@@ -131,7 +130,7 @@ public final class OwnCss {
         }
         case CssBlocks.Block block ->
             rules.addAll(
-                rules(block.inside(), CssNesting.within(around, block.head(), block.line())));
+                rules(block.inside(), nesting.within(around, block.head(), block.line()), nesting));
       }
     }
     return List.copyOf(rules);
@@ -152,8 +151,11 @@ public final class OwnCss {
       return Optional.empty();
     }
     String asked = head.substring(name.length()).replaceAll("\\s+", " ").strip();
-    if (name.equals("@container") || asked.matches(".*[<>=].*")) {
-      return Optional.of(name + " " + query(asked, block.line()));
+    if (name.equals("@container")) {
+      return Optional.of(name + " " + CssCondition.container(asked, block.line()));
+    }
+    if (name.equals("@media") && asked.chars().anyMatch(c -> "<>=".indexOf(c) >= 0)) {
+      return Optional.of(name + " " + CssCondition.media(asked, block.line()));
     }
     List<ICSSTopLevelRule> read =
         parsed("\n".repeat(block.line() - 1) + head + "{a{b:c}}").getAllRules();
@@ -171,24 +173,6 @@ public final class OwnCss {
                       .collect(Collectors.joining(" "));
           case null, default -> throw refused(block.line(), head, ALLOWED);
         });
-  }
-
-  /**
-   * Conditions with ranges, and those of containers, which the parser does not know: names, numbers
-   * and signs of comparison in brackets that fit.
-   */
-  private static String query(String asked, int line) {
-    if (!QUERY.matcher(asked).matches()) {
-      throw refused(line, asked, "a condition such as (min-width: 30em) or (width >= 400px)");
-    }
-    var functions = FUNCTION.matcher(asked);
-    while (functions.find()) {
-      String name = functions.group(1).toLowerCase(Locale.ROOT);
-      if (!ASKS.contains(name)) {
-        throw refused(line, name + "()", "without it: nothing is loaded from here");
-      }
-    }
-    return asked;
   }
 
   private static CascadingStyleSheet parsed(String text) {
@@ -222,26 +206,24 @@ public final class OwnCss {
     return sheet;
   }
 
-  /** Before anything goes down into it. */
+  /** Before anything goes down into it: each bracket is closed by one of its kind. */
   private static void depth(String text) {
-    int depth = 0;
+    var open = new ArrayDeque<Character>();
     for (int i = 0; i < text.length(); i++) {
       char c = text.charAt(i);
       if (c == '"' || c == '\'') {
         i = Math.max(i, text.indexOf(c, i + 1));
-      } else if (c == '{' || c == '(' || c == '[') {
-        depth++;
-      } else if (c == '}' || c == ')' || c == ']') {
-        depth--;
-      }
-      if (depth > DEEPEST || depth < 0) {
-        throw refused(
-            line(text, i),
-            depth < 0 ? "a bracket that closes nothing" : "more than " + DEEPEST + " brackets",
-            "in brackets that fit");
+      } else if (OPENS.indexOf(c) >= 0) {
+        open.push(CLOSES.charAt(OPENS.indexOf(c)));
+        if (open.size() > DEEPEST) {
+          throw refused(
+              line(text, i), "more than " + DEEPEST + " brackets", "in brackets that fit");
+        }
+      } else if (CLOSES.indexOf(c) >= 0 && (open.isEmpty() || open.pop() != c)) {
+        throw refused(line(text, i), "a bracket that closes nothing", "in brackets that fit");
       }
     }
-    if (depth > 0) {
+    if (!open.isEmpty()) {
       throw refused(line(text, text.length()), "a bracket that is not closed", "closed");
     }
   }

@@ -27,8 +27,7 @@ class ProofSheetTest {
 
   private static org.jsoup.nodes.Document sheet(
       Document document, Optional<ProofSheet.Release> release) {
-    String html =
-        ProofSheet.html(document, found(document), "Velluta", "Evenings <b>&", release, AT);
+    String html = ProofSheet.html(document, found(document), release, AT);
     Parser parser = Parser.htmlParser().setTrackErrors(50);
     var read = parser.parseInput(html, "");
     ParseErrorList errors = parser.getErrors();
@@ -38,7 +37,10 @@ class ProofSheetTest {
 
   @Test
   void itTellsAllThatIsFoundAndNoMore() {
-    Document demo = Demo.document();
+    Document demo =
+        Edits.apply(
+                Demo.document(), List.of(new Edit.SetValue("page", "title", "", "Evenings <b>&")))
+            .document();
     List<Snag> open = Leaves.counted(demo, found(demo));
     assertThat(open).isNotEmpty();
     var sheet = sheet(demo, Optional.empty());
@@ -70,7 +72,7 @@ class ProofSheetTest {
   void itSaysWhichFilesItSpeaksOfWhateverTheLocale() {
     var release =
         new ProofSheet.Release(
-            3, AT, List.of(new ProofSheet.File("index.html", 70_123, "ab".repeat(32))));
+            3, AT, List.of(new ProofSheet.File("index.html", 70_123, "ab".repeat(32))), true);
     Locale before = Locale.getDefault();
     try {
       Locale.setDefault(Locale.forLanguageTag("ar-EG-u-nu-arab"));
@@ -78,6 +80,11 @@ class ProofSheetTest {
       assertThat(sheet.text()).contains("Release 3 of 29 November 2026, 10:00");
       assertThat(sheet.select("h2:contains(Files) ~ table tr").eachText().getLast())
           .isEqualTo("index.html 70,123 " + "ab".repeat(32));
+      assertThat(sheet.text()).contains("holds for these files");
+      var other = new ProofSheet.Release(3, AT, release.files(), false);
+      assertThat(sheet(Demo.document(), Optional.of(other)).text())
+          .contains("What is said here is of today’s")
+          .doesNotContain("holds for these files");
       assertThat(sheet.select("rect").attr("x")).matches("[\\d.]+");
     } finally {
       Locale.setDefault(before);

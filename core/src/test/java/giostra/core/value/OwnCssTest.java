@@ -40,6 +40,9 @@ class OwnCssTest {
         ".a { @media (width >= 40em) { top: 0; b { left: 0 } } } | @media (width >= 40em){#g-cards .a{top:0}#g-cards .a b{left:0}}",
         "@container cards (inline-size > 400px) and (not (width < 2rem)) { .a { top: 0 } } | @container cards (inline-size > 400px) and (not (width < 2rem)){#g-cards .a{top:0}}",
         ":scope { container-type: inline-size } /* a } brace */ .a::before { content: '}' } | #g-cards{container-type:inline-size}@#g-cards .a::before{content:'}'}",
+        "@media screen and (400px <= width <= 60rem), print and (width<9px) { .a { top: 0 } } | @media screen and (400px <= width <= 60rem),print and (width < 9px){#g-cards .a{top:0}}",
+        "@container (min-width: calc(20rem + 1px)) or style(--dark: yes) { .a { top: 0 } } | @container (min-width:calc(20rem + 1px)) or style(--dark:yes){#g-cards .a{top:0}}",
+        "@media (aspect-ratio >= 16/9) { .a { top: 0 } } | @media (aspect-ratio >= 16/9){#g-cards .a{top:0}}",
         ".a { &:not(&:last-child) { top: 0 } } | #g-cards .a:not(:is(.a):last-child){top:0}",
         ".a { rotate: 0deg; transition: opacity 0s; margin: 0px } | #g-cards .a{rotate:0deg;transition:opacity 0s;margin:0px}",
         ".a { color: color-mix(in oklch, red 20%, blue) !important } | #g-cards .a{color:color-mix(in oklch,red 20%,blue) !important}",
@@ -82,6 +85,17 @@ class OwnCssTest {
         ".a { :scope + & { color: red } }",
         "@container style(--x: url(//x.example)) { .a { color: red } }",
         "@container (width </style>) { .a { color: red } }",
+        ".a { @container (width > 3px)) ( { top: 0 } }",
+        ".a { @container (width > 3px] { top: 0 } }",
+        "@container { .a { top: 0 } }",
+        "@container cards { .a { top: 0 } }",
+        "@container (width > ) { .a { top: 0 } }",
+        "@container (width > 3px) and { .a { top: 0 } }",
+        "@container (width > 3px) and (height > 3px) or (width > 9px) { .a { top: 0 } }",
+        "@container and(width > 3px) { .a { top: 0 } }",
+        "@container (width > 1.2.3px) { .a { top: 0 } }",
+        "@media (width >= calc()) { .a { top: 0 } }",
+        "@media (width >= attr(x)) { .a { top: 0 } }",
         "@container (width > 3px; x) { .a { color: red } }",
         "@media (width <script) { .a { color: red } }",
         ".a { color: red; .b { background: url(//x.example) } }",
@@ -111,6 +125,11 @@ class OwnCssTest {
         .hasMessageContaining("url() in line 5");
     String deep = ".a,.b{".repeat(10) + "top:0" + "}".repeat(10);
     assertThatThrownBy(() -> OwnCss.read(deep)).hasMessageContaining("more than 500 selectors");
+    // Many rules in a long list are as many times longer when they are written out.
+    String list = ",.a".repeat(300).substring(1);
+    String many = list + "{" + "b{top:0}".repeat(400) + "}";
+    assertThatThrownBy(() -> OwnCss.read(many)).hasMessageContaining("selectors");
+    assertThat(OwnCss.read(list + "{b{top:0}}").under("#g-x", "x")).hasSize(1);
     assertThat(OwnCss.read("").under("#g-x", "x")).isEmpty();
   }
 

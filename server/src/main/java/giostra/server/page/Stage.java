@@ -96,11 +96,20 @@ public class Stage {
 
   /** Compiles a page as it stands, for visitors that come from a moment on. */
   public Compiled published(PageService.Head head, Instant at) {
-    return ConditionSettings.seasons(head.document())
-        ? noted(
-            Compiler.compile(
-                stock.expanded(head.siteId(), head.document()), shipped(head.siteId()).at(at)))
-        : compile(head);
+    Document shown = stock.expanded(head.siteId(), head.document());
+    return ConditionSettings.seasons(shown) ? published(head.siteId(), shown, at) : compile(head);
+  }
+
+  /**
+   * Compiles a document that is none of a page as it stands, for visitors that come from a moment
+   * on.
+   *
+   * @param shown with what is kept on the site in it
+   */
+  public Compiled published(String siteId, Document shown, Instant at) {
+    Shipped shipped = shipped(siteId);
+    return noted(
+        Compiler.compile(shown, ConditionSettings.seasons(shown) ? shipped.at(at) : shipped));
   }
 
   private Compiled next(String siteId, Document document, @Nullable Newest known) {

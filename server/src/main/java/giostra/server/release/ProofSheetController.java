@@ -2,11 +2,9 @@ package giostra.server.release;
 
 import giostra.core.format.ProofSheet;
 import giostra.core.page.Document;
-import giostra.core.page.PageSettings;
-import giostra.core.page.SiteSettings;
-import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import giostra.server.media.MediaService;
+import giostra.server.page.Findings;
 import giostra.server.page.PageService;
 import giostra.server.page.Revisions;
 import giostra.server.stock.StockService;
@@ -15,7 +13,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
-import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
@@ -37,6 +34,7 @@ class ProofSheetController {
   private final ReleaseService releases;
   private final MediaService media;
   private final StockService stock;
+  private final Findings findings;
   private final Clock clock;
 
   ProofSheetController(
@@ -45,12 +43,14 @@ class ProofSheetController {
       ReleaseService releases,
       MediaService media,
       StockService stock,
+      Findings findings,
       Clock clock) {
     this.pages = pages;
     this.revisions = revisions;
     this.releases = releases;
     this.media = media;
     this.stock = stock;
+    this.findings = findings;
     this.clock = clock;
   }
 
@@ -59,26 +59,27 @@ class ProofSheetController {
   @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(type = "string")))
   ResponseEntity<byte[]> sheet(
       @PathVariable String id, @RequestParam(required = false) @Nullable Integer release) {
-    Optional<ReleaseService.Held> held =
-        Optional.ofNullable(release).map(number -> releases.held(id, number));
-    String siteId = pages.place(id).siteId();
-    Document own =
-        held.map(each -> revisions.was(id, each.revision(), each.siteRevision()))
-            .orElseGet(() -> pages.head(id).document());
-    Document document = stock.expanded(siteId, own);
-    List<Snag> found = Snags.of(document, media.sizes(siteId), 0);
-    String html =
-        ProofSheet.html(
-            document,
-            found,
-            document.site().values().get(SiteSettings.NAME),
-            document.page().values().get(PageSettings.TITLE),
-            held.map(ReleaseService.Held::told),
-            clock.instant());
+    String html = release == null ? asItStands(id) : ofRelease(id, releases.held(id, release));
     return ResponseEntity.ok()
         .header("Content-Security-Policy", POLICY)
         .header(HttpHeaders.CACHE_CONTROL, "no-store")
         .contentType(new MediaType(MediaType.TEXT_HTML, StandardCharsets.UTF_8))
         .body(html.getBytes(StandardCharsets.UTF_8));
+  }
+
+  private String asItStands(String id) {
+    PageService.Head head = pages.head(id);
+    return ProofSheet.html(pages.shown(head), findings.of(head), Optional.empty(), clock.instant());
+  }
+
+  private String ofRelease(String id, ReleaseService.Held held) {
+    String siteId = pages.place(id).siteId();
+    Document document =
+        stock.expanded(siteId, revisions.was(id, held.revision(), held.siteRevision()));
+    return ProofSheet.html(
+        document,
+        Snags.of(document, media.sizes(siteId), 0),
+        Optional.of(releases.told(held, siteId, document)),
+        clock.instant());
   }
 }

@@ -2,6 +2,8 @@ package giostra.server.release;
 
 import giostra.core.format.ProofSheet;
 import giostra.core.output.Compiled;
+import giostra.core.output.Hash;
+import giostra.core.page.Document;
 import giostra.server.host.PageFiles;
 import giostra.server.host.Policy;
 import giostra.server.host.Types;
@@ -34,6 +36,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Publishes pages: a release is a set of plain files that never changes. */
 @Service
 public class ReleaseService {
+  /** The page among the files of a release. */
+  private static final String INDEX = "index.html";
+
   private final ReleaseRows releases;
   private final ReleaseFileRows files;
   private final PageService pages;
@@ -144,7 +149,7 @@ public class ReleaseService {
   /** The files of a page as it is now. */
   private Map<String, byte[]> files(PageService.Head head, Compiled page) {
     var all = new LinkedHashMap<String, byte[]>();
-    all.put("index.html", page.html().getBytes(StandardCharsets.UTF_8));
+    all.put(INDEX, page.html().getBytes(StandardCharsets.UTF_8));
     all.put(page.cssPath(), page.css().getBytes(StandardCharsets.UTF_8));
     all.putAll(shipped.of(page));
     media.prepare(head.siteId(), page.pictures());
@@ -240,7 +245,8 @@ public class ReleaseService {
    * @param revision of the page that it is of
    * @param siteRevision of its site
    */
-  public record Held(int revision, int siteRevision, ProofSheet.Release told) {}
+  public record Held(
+      int revision, int siteRevision, int number, Instant at, List<ProofSheet.File> files) {}
 
   /** The release of that number, with the hashes of its files. */
   @Transactional(readOnly = true)
@@ -252,12 +258,26 @@ public class ReleaseService {
     return new Held(
         release.revision,
         release.siteRevision,
-        new ProofSheet.Release(
-            release.number,
-            release.createdAt,
-            files.findByReleaseIdOrderByPath(release.id).stream()
-                .map(file -> new ProofSheet.File(file.path, file.bytes, file.hash))
-                .toList()));
+        release.number,
+        release.createdAt,
+        files.findByReleaseIdOrderByPath(release.id).stream()
+            .map(file -> new ProofSheet.File(file.path, file.bytes, file.hash))
+            .toList());
+  }
+
+  /**
+   * A release as a proof sheet tells of it: whether its page is what would come of it now, too.
+   * What is kept on the site, and the program itself, may have become others since.
+   *
+   * @param shown its document, with what is kept on the site in it
+   */
+  public ProofSheet.Release told(Held held, String siteId, Document shown) {
+    Compiled now = stage.published(siteId, shown, held.at());
+    String hash = Hash.full(now.html().getBytes(StandardCharsets.UTF_8));
+    boolean same =
+        held.files().stream()
+            .anyMatch(file -> file.path().equals(INDEX) && file.sha256().equals(hash));
+    return new ProofSheet.Release(held.number(), held.at(), held.files(), same);
   }
 
   /** Forgets all releases of a page; their bytes stay, since others may have them. */
