@@ -306,6 +306,11 @@ class ConditionJourney {
     page.evaluate("() => window.scrollTo(0, 0)");
     page.clock().runFor(1_000);
     PlaywrightAssertions.assertThat(marks).hasCount(before);
+    // On a page that nobody has before them it is there at once, whatever is in view on it.
+    page.evaluate("() => Object.defineProperty(document, 'hidden', { get: () => true })");
+    page.clock().fastForward("19:30:00");
+    page.clock().runFor(1_000);
+    assertThat(frost.evaluate("(e) => e.hidden")).isEqualTo(false);
   }
 
   /** Without script shows what was on when the page was published; with one what is on now. */
