@@ -11,6 +11,7 @@ import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Section;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -77,6 +78,7 @@ class ArchiveJourney {
         page.holding(sections).with(Values.NONE.with(PageSettings.TITLE, Values.ALL, title)));
   }
 
+  @InTurn(0)
   @Test
   void onAnotherInstallationASiteIsWhatItWas(Api api, Page shelf) {
     String site = site(api);

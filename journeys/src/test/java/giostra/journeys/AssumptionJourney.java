@@ -10,13 +10,14 @@ import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.Piece;
+import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /**
  * Each assumed preview shows what the release shows where the browser truly meets the condition.
@@ -25,8 +26,12 @@ import org.junit.jupiter.params.provider.EnumSource;
 class AssumptionJourney {
   private static final String LOOK = Js.file("fingerprint.js");
 
+  static List<Assumption> assumptions() {
+    return Runs.inTurn(List.of(Assumption.values()));
+  }
+
   @ParameterizedTest
-  @EnumSource(Assumption.class)
+  @MethodSource("assumptions")
   void theAssumedPreviewIsTheReleaseUnderTrueEmulation(
       Assumption assumption, Api api, Chromium.Open chromium) {
     Document demo = api.document(Api.DEMO);

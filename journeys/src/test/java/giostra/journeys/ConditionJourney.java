@@ -22,6 +22,7 @@ import giostra.core.page.Section;
 import giostra.core.page.TrackSettings;
 import giostra.core.piece.accordion.Accordion;
 import giostra.core.piece.slider.Slider;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -264,6 +265,7 @@ class ConditionJourney {
   }
 
   /** What comes while a page is open waits until nobody looks at its piece, and then is there. */
+  @InTurn(0)
   @Test
   void whatComesWhileThePageIsOpenWaitsUntilNobodySeesIt(Api api, Chromium.Open chromium) {
     String site = api.copyOfDemo();
@@ -314,6 +316,7 @@ class ConditionJourney {
   }
 
   /** Without script shows what was on when the page was published; with one what is on now. */
+  @InTurn(1)
   @Test
   void withoutScriptShowsWhatWasOnAtPublishing(Api api, Chromium.Open chromium) {
     String id = api.copyOfDemo() + "-evenings-at-velluta";

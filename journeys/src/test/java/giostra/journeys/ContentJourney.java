@@ -70,6 +70,7 @@ class ContentJourney {
     page.locator("dialog[open] input[type=file]").setInputFiles(file(name, text));
   }
 
+  @InTurn(2)
   @Test
   void aFileIsMappedMendedAndPutIn(Api api, Page page) throws IOException {
     String id = page(api);
@@ -169,6 +170,7 @@ class ContentJourney {
     assertThat(page.locator("dialog[open] textarea")).hasValue("{\"a\": 1");
   }
 
+  @InTurn(0)
   @Test
   void aPieceFollowsItsFile(Api api, Page page) {
     String id = page(api);

@@ -95,6 +95,7 @@ class DressJourney {
     page.waitForTimeout(0);
   }
 
+  @InTurn(0)
   @Test
   void aToneIsMadeOfOneColourAndASectionWearsIt(Api api, Page page) {
     String id = page(api);
@@ -467,6 +468,7 @@ class DressJourney {
       """;
 
   /** What takes other room under the pointer is told, and Chromium has it by as much. */
+  @InTurn(1)
   @Test
   void whatJumpsUnderThePointerIsToldOnTheBoard(Api api, Page page) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
@@ -510,6 +512,7 @@ class DressJourney {
   }
 
   /** A site begins in a whole dress, and tries on another one. */
+  @InTurn(0)
   @Test
   void aSiteWearsAWholeDress(Api api, Page page) {
     String name = "Pressed " + System.nanoTime();
@@ -550,6 +553,7 @@ class DressJourney {
   }
 
   /** What was made of one part is put on the same part of another piece. */
+  @InTurn(2)
   @Test
   void howAPartIsSetIsCopiedToAnother(Api api, Page page) {
     String id = page(api);

@@ -76,6 +76,7 @@ class DriveJourney {
     return String.valueOf(stage.evaluate("() => String(" + script + ")"));
   }
 
+  @InTurn(2)
   @Test
   void aDesignerLetsASliderMoveAndSeesItOnTheTape(Api api, Chromium.Open chromium) {
     String id = api.newPage("velluta", still(api));
@@ -437,6 +438,7 @@ class DriveJourney {
   }
 
   /** By the clocks of the site's zone, wherever the visitor's stand. */
+  @InTurn(0)
   @Test
   void aSeasonHandsOverAtOneMoment(Api api, Chromium.Open chromium) {
     String address =
@@ -483,6 +485,7 @@ class DriveJourney {
   }
 
   /** The year shows who is on when; a day that is pressed is the stage's. */
+  @InTurn(1)
   @Test
   void aDesignerSeesTheYearAndLooksAtADay(Api api, Chromium.Open chromium) {
     String id = api.newPage("velluta", still(api));

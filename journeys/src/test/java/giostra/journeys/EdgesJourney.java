@@ -13,6 +13,7 @@ import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.SectionSettings.Tone;
 import giostra.core.page.Site;
+import giostra.core.testing.InTurn;
 import giostra.core.value.EdgeShape;
 import giostra.core.value.EdgeShape.Point;
 import giostra.core.value.Length;
@@ -187,6 +188,7 @@ class EdgesJourney {
   }
 
   /** A picture is cut itself, and so much higher. */
+  @InTurn(0)
   @Test
   void aPictureReachesOver(Api api, Chromium.Open chromium) throws IOException {
     Document demo = api.document(Api.DEMO);

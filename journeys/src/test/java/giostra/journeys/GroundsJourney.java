@@ -25,6 +25,7 @@ import giostra.core.piece.carousel.Carousel;
 import giostra.core.piece.carousel.CarouselParts;
 import giostra.core.piece.flipboxes.FlipBoxes;
 import giostra.core.piece.flipboxes.FlipParts;
+import giostra.core.testing.InTurn;
 import giostra.core.value.Colour;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -100,6 +101,7 @@ class GroundsJourney {
   }
 
   /** Each box of each kind has one of its own: found on the live page as it was set. */
+  @InTurn(2)
   @Test
   void everyBoxHasThePictureThatItIsGiven(Api api, Page page) throws IOException {
     Document all;
@@ -207,6 +209,7 @@ class GroundsJourney {
     throw new AssertionError("no contrast of the heading");
   }
 
+  @InTurn(1)
   @Test
   void aDesignerPutsAPictureUnderHerBoxesAndAnOverlayOnIt(
       Api api, Chromium.Open chromium, Page page) throws IOException {

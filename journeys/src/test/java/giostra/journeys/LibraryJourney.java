@@ -15,6 +15,7 @@ import giostra.core.page.Item;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
 import giostra.core.piece.video.Video;
+import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.awt.image.BufferedImage;
@@ -106,6 +107,7 @@ class LibraryJourney {
     assertThat(api.get("/api/sites/" + site + "/media").json().size()).isZero();
   }
 
+  @InTurn(1)
   @Test
   void theFocalPointIsSetByPressAndByKeysAndHoldsOnTheLivePage(Api api, Page page) {
     // A copy of the site: others look at it meanwhile.
@@ -136,6 +138,7 @@ class LibraryJourney {
     return "";
   }
 
+  @InTurn(2)
   @Test
   void whatIsUsedSaysWhereAndIsNotDeleted(Api api, Page page) throws IOException {
     page.navigate(api.at("/sites/velluta/media"));

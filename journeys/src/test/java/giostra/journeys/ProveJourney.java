@@ -124,6 +124,7 @@ class ProveJourney {
     assertThat(page.locator(".prove-head")).not().containsText("left on purpose");
   }
 
+  @InTurn(0)
   @Test
   void momentsAndDatesHaveTheirOwnAxes(Api api, Chromium.Open chromium) {
     String id =

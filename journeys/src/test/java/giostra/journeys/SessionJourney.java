@@ -100,6 +100,7 @@ class SessionJourney {
     assertThat(api.get("/api/pages/" + id + "/document").text()).contains("\"34px\"");
   }
 
+  @InTurn(0)
   @Test
   void whatTheServerFailsAtIsAskedAboutAndHoldsUpNothingForEver(Api api, Chromium.Open chromium) {
     String id = api.newPage(Subject.document());

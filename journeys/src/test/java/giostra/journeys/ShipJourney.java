@@ -266,6 +266,7 @@ class ShipJourney {
   }
 
   /** What was checked on a release, with the hashes of the files that visitors get. */
+  @InTurn(2)
   @Test
   void theProofSheetSpeaksOfTheFilesOfItsRelease(Api api, Chromium.Open chromium) throws Exception {
     String site = api.copyOfDemo();

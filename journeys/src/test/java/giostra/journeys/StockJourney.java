@@ -19,6 +19,7 @@ import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.piece.accordion.Accordion;
 import giostra.core.piece.accordion.AccordionSettings;
+import giostra.core.testing.InTurn;
 import giostra.core.value.Length;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -44,6 +45,7 @@ class StockJourney {
     return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
   }
 
+  @InTurn(1)
   @Test
   void whatIsKeptIsFollowedWhereItIsLinkedAndNotWhereItWasCopied(Api api, Page page) {
     String home = api.newPage("velluta", page(api, "Home of questions"));

@@ -16,6 +16,7 @@ import giostra.core.page.Document;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.core.value.Family;
 import giostra.core.value.Typeface;
@@ -97,6 +98,7 @@ class TextFitJourney {
    * Texts that go wrong first: words longer than their line, addresses, French punctuation after a
    * plain space, characters that few fonts have, in any room.
    */
+  @InTurn(2)
   @Test
   void hardTextsAreBrokenAsChromiumDoes(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 800);

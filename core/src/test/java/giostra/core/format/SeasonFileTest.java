@@ -12,6 +12,7 @@ import giostra.core.page.Piece;
 import giostra.core.page.Site;
 import giostra.core.season.Times;
 import giostra.core.testing.Demo;
+import giostra.core.testing.InTurn;
 import giostra.core.value.Refused;
 import java.io.IOException;
 import java.io.StringReader;
@@ -63,6 +64,7 @@ class SeasonFileTest {
   }
 
   /** Written, read by ical4j without a complaint, and read back by us onto a page without them. */
+  @InTurn(2)
   @Test
   void seasonsGoOutAndComeBack() throws IOException, ParserException {
     var random = new Random(20261128);

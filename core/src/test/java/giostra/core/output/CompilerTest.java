@@ -15,6 +15,7 @@ import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
 import giostra.core.piece.tabs.Tabs;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.RandomDocuments;
 import giostra.core.testing.Runs;
 import java.util.ArrayList;
@@ -125,6 +126,7 @@ class CompilerTest {
             node.children().stream().map(child -> renamed(child, end)).toList());
   }
 
+  @InTurn(1)
   @Test
   void whatIsTakenOverFromBeforeIsWhatWouldBeWrittenAnew() {
     var random = new Random(20261127);

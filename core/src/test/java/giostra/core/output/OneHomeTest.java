@@ -15,6 +15,7 @@ import giostra.core.page.Page;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.testing.Demo;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
@@ -97,6 +98,7 @@ class OneHomeTest {
     };
   }
 
+  @InTurn(0)
   @Test
   void noSettingSaysWhatAPartSays() {
     Document demo = Demo.document();

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import giostra.core.format.DocumentJson;
 import giostra.core.format.EditJson;
 import giostra.core.look.Values;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.RandomDocuments;
 import giostra.core.testing.Runs;
 import giostra.core.value.Refused;
@@ -132,6 +133,7 @@ class ReadBackTest {
     };
   }
 
+  @InTurn(2)
   @Test
   void whatIsAcceptedReadsBackAndWhatIsRefusedChangesNothing() {
     int documents = Runs.of(200, 2000);

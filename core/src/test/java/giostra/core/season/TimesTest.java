@@ -10,6 +10,7 @@ import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import giostra.core.testing.Demo;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.core.value.Refused;
 import java.time.DayOfWeek;
@@ -159,6 +160,7 @@ class TimesTest {
   }
 
   /** One shows by day and one by night: at no minute of ten years both or neither. */
+  @InTurn(0)
   @Test
   void dayAndNightLeaveNoGapAndDoNotMeet() {
     ZoneId zone = ZoneId.of("America/New_York");

@@ -17,6 +17,7 @@ import giostra.core.page.LookSettings;
 import giostra.core.page.Node;
 import giostra.core.page.NodeType;
 import giostra.core.testing.Demo;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
@@ -105,6 +106,7 @@ class SweepTest {
 
   private final Random random = new Random(20_261_127);
 
+  @InTurn(1)
   @Test
   void aRuleReadsNoMoreThanItSays() {
     Document page = worn(Demo.document());

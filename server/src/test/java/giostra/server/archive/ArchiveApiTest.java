@@ -14,6 +14,7 @@ import giostra.core.page.PageSettings;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
 import giostra.core.piece.carousel.Carousel;
+import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.awt.image.BufferedImage;
@@ -129,6 +130,7 @@ class ArchiveApiTest {
   }
 
   /** A whole clip, and a box of nothing behind it. Source: ISO/IEC 14496-12, "Free Space Box". */
+  @InTurn(0)
   @Test
   void aClipOfSixtyMegabytesGoesOutAndIn(Api api) throws IOException {
     byte[] clip = api.get("/api/sites/velluta/media/bloom/file").bytes();

@@ -6,6 +6,7 @@ import giostra.core.format.DocumentJson;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
+import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import giostra.server.testing.Postgres;
@@ -44,6 +45,7 @@ class OldDatabaseTest {
     return all;
   }
 
+  @InTurn(2)
   @Test
   void everyRevisionOfItOpensAndGoesOn() throws Exception {
     try (Postgres database = Postgres.start()) {
