@@ -144,12 +144,17 @@ public final class Initially {
 
   /** On a ground that may have a picture on it; initially it has none. */
   public static Part pictured(Part part, Ground ground) {
-    return ground(part, ground)
-        .with(Property.PICTURE, new PictureKind(), "")
-        .with(Property.PICTURE_FIT, new PickKind<>(GroundFit.class), GroundFit.COVER)
+    return laid(ground(part, ground).with(Property.PICTURE, new PictureKind(), ""))
         .with(Property.PICTURE_FOCUS, new PointKind(), Focus.CENTER)
-        .with(Property.PICTURE_SIZE, new SizeKind(4, 2000, false), px(160))
         .with(Property.VEIL, new UnderKind(), none());
+  }
+
+  /**
+   * Of a picture that fills its box; otherwise it stands in it whole or is laid again and again.
+   */
+  public static Part laid(Part part) {
+    return part.with(Property.PICTURE_FIT, new PickKind<>(GroundFit.class), GroundFit.COVER)
+        .with(Property.PICTURE_SIZE, new SizeKind(4, 2000, false), px(160));
   }
 
   /** With corners, all alike. */

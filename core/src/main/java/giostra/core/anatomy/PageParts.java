@@ -246,6 +246,10 @@ public final class PageParts {
               Initially.around(
                   Initially.size(Part.of("page.icon", "Icon", State.HOVER), 24, 8, 200))));
 
+  /** The picture under a section. */
+  public static final Part GROUND_PICTURE =
+      Initially.laid(Part.of("section.picture", "Ground picture"));
+
   public static final Part OVERLAY =
       ground(
           Part.of("section.overlay", "Overlay"),
@@ -319,6 +323,7 @@ public final class PageParts {
           CODE_BLOCK,
           COPY_PICTURE,
           ICON,
+          GROUND_PICTURE,
           OVERLAY,
           FIELD,
           MESSAGE,

@@ -138,6 +138,7 @@ final class PartCss {
       }
     } else {
       css.letters();
+      css.laid();
       css.box();
       css.edges();
       css.motion();
@@ -156,6 +157,35 @@ final class PartCss {
     add(Property.BORDER, "--p-border", border -> Css.px(border.first()));
     add(Property.BORDER_INK, "--p-line", Ink::css);
     add(Property.NUDGE, "--p-nudge", Nudge::css);
+  }
+
+  /**
+   * How a picture lies that is there already: as an image, or as a ground where it is a pattern.
+   */
+  private void laid() {
+    if (part.has(Property.PICTURE)) {
+      return;
+    }
+    List<Property<?>> of = List.of(Property.PICTURE_FIT, Property.PICTURE_SIZE);
+    if (!whole) {
+      add(Property.PICTURE_FIT, "object-fit", fit -> isPattern(fit) ? "none" : fit.css());
+    }
+    add(of, "", "background-size", look -> laid(look));
+    add(Property.PICTURE_FIT, "background-repeat", fit -> isPattern(fit) ? "repeat" : "no-repeat");
+  }
+
+  private static boolean isPattern(GroundFit fit) {
+    return fit == GroundFit.PATTERN;
+  }
+
+  private static String laid(Look look) {
+    GroundFit fit = look.of(Property.PICTURE_FIT);
+    return isPattern(fit) ? look.of(Property.PICTURE_SIZE).css() + " auto" : fit.css();
+  }
+
+  /** How wide a file is asked for, px. */
+  static double wide(GroundFit fit, Length size, double widest) {
+    return isPattern(fit) ? PATTERN_DENSITY * size.constantPx() : Math.min(WIDEST, widest);
   }
 
   private void letters() {
@@ -406,16 +436,12 @@ final class PartCss {
   private String pictured(Look look) {
     String ground = ground(look.of(Property.GROUND));
     GroundFit fit = look.of(Property.PICTURE_FIT);
-    Length size = look.of(Property.PICTURE_SIZE);
-    double wide =
-        fit == GroundFit.PATTERN
-            ? PATTERN_DENSITY * size.constantPx()
-            : Math.min(WIDEST, look.widest());
+    double wide = wide(fit, look.of(Property.PICTURE_SIZE), look.widest());
     String picture = picture(look.of(Property.PICTURE), wide);
     if (picture.equals("none")) {
       return ground;
     }
-    String laid = fit == GroundFit.PATTERN ? size.css() + " auto" : fit.css() + " no-repeat";
+    String laid = laid(look) + (isPattern(fit) ? "" : " no-repeat");
     String at = look.of(Property.PICTURE_FOCUS).css();
     return veil(look.of(Property.VEIL)) + picture + " " + at + "/" + laid + "," + ground;
   }

@@ -1,11 +1,20 @@
 package giostra.core.output;
 
+import giostra.core.anatomy.PageParts;
+import giostra.core.band.Band;
 import giostra.core.layout.Outline;
+import giostra.core.layout.Resolution;
+import giostra.core.look.Cascade;
+import giostra.core.look.Property;
+import giostra.core.look.Scope;
+import giostra.core.look.State;
 import giostra.core.page.Block;
 import giostra.core.page.Document;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.SiteSettings;
+import giostra.core.value.Focus;
+import giostra.core.value.GroundFit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -87,17 +96,59 @@ final class SectionOutput {
         section.id(),
         "aria-label",
         section.values().get(SectionSettings.NAME));
-    ground.ifPresent(picture ->
-        writing.image(
-            picture,
-            "",
-            widths -> widths.ground(section, Pictures.size(picture)),
-            "class",
-            "g-ground",
-            "fetchpriority",
-            "high"));
+    ground.ifPresent(this::ground);
     if (ground.isEmpty()) {
       edges().html(writing.out);
+    }
+  }
+
+  private void ground(Shipped.Picture picture) {
+    if (patterned()) {
+      writing.out.open("div", "class", "g-ground");
+      writing.out.close("div");
+    } else {
+      writing.image(
+          picture,
+          "",
+          widths -> widths.ground(section, Pictures.size(picture)),
+          "class",
+          "g-ground",
+          "fetchpriority",
+          "high");
+    }
+  }
+
+  /** Whether its picture is laid again and again in some band: no image can be. */
+  private boolean patterned() {
+    return document.bands().all().stream()
+        .anyMatch(band -> laid(Property.PICTURE_FIT, band) == GroundFit.PATTERN);
+  }
+
+  private <T> T laid(Property<T> property, Band band) {
+    Scope scope = Resolution.scope(document, section);
+    return Cascade.value(PageParts.GROUND_PICTURE, property, State.REST, scope, band);
+  }
+
+  /** The picture where it is no image, and the point of it that stays in view. */
+  private void pictured(String id, Shipped.Picture picture) {
+    String ground = id + ">.g-ground";
+    boolean patterned = patterned();
+    if (!picture.focus().equals(Focus.CENTER)) {
+      String at = patterned ? "background-position" : "object-position";
+      writing.css.put(ground, at, _ -> picture.focus().css());
+    }
+    if (patterned) {
+      writing.css.put(
+          ground,
+          "background-image",
+          band ->
+              Css.url(
+                  writing.pictures.ground(
+                      section.values().get(SectionSettings.GROUND),
+                      PartCss.wide(
+                          laid(Property.PICTURE_FIT, band),
+                          laid(Property.PICTURE_SIZE, band),
+                          band.below()))));
     }
   }
 
@@ -113,7 +164,10 @@ final class SectionOutput {
                 + " "
                 + writing.value(section, SectionSettings.SPACE_BELOW, band).css());
     writing.css.put(id + ">.g-block", "inline-size", band -> writing.content(section, band));
-    if (writing.pictures.find(section.values().get(SectionSettings.GROUND)).isPresent()) {
+    Optional<Shipped.Picture> picture =
+        writing.pictures.find(section.values().get(SectionSettings.GROUND));
+    if (picture.isPresent()) {
+      pictured(id, picture.get());
       edges().pictured(writing.css);
     } else {
       edges().layered(writing.css);

@@ -220,7 +220,10 @@ final class StyleCss {
   private static Into into(Node node, Part part, String root) {
     // These are not within a section, but are one.
     boolean overlay =
-        part.equals(PageParts.OVERLAY) || Tone.is(part) || part.equals(TypeParts.FAMILIES);
+        part.equals(PageParts.OVERLAY)
+            || part.equals(PageParts.GROUND_PICTURE)
+            || Tone.is(part)
+            || part.equals(TypeParts.FAMILIES);
     boolean block =
         (node instanceof Block && !(node instanceof Piece)) || (node instanceof Section && overlay);
     // Panels hold blocks, and those have a look of their own.

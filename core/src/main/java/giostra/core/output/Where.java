@@ -78,6 +78,7 @@ public record Where(
     to.own("copy.code-block", ".g-copy pre", " pre");
     to.own("copy.picture", ".g-copy img", " img");
     to.at("page.icon", ":is(.g-card&>.g-body,.g-slide& .g-copybox)>.g-icon");
+    to.own("section.picture", ".g-grounded>.g-ground", ">.g-ground");
     to.own("section.overlay", ".g-grounded::after", "::after");
     to.at("page.field", ".g-own-html :is(input,textarea,select)");
     to.at("page.message", ".g-message");

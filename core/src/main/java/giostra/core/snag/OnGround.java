@@ -3,7 +3,6 @@ package giostra.core.snag;
 import giostra.core.anatomy.PageParts;
 import giostra.core.anatomy.Tone;
 import giostra.core.band.Band;
-import giostra.core.fit.Crop;
 import giostra.core.fit.Screen;
 import giostra.core.layout.OverPicture;
 import giostra.core.layout.PictureSizes;
@@ -113,9 +112,18 @@ public final class OnGround implements OnPicture.Standing {
     Placed here = placed.computeIfAbsent(width, this::placed);
     var veil = new GroundAt(overlay, here.wide(), here.high(), tone::colour);
     Colour white = new Colour(255, 255, 255, 255);
-    Colour under = Resolution.tone(document, section, band).colour(ToneColour.GROUND).over(white);
+    // What is beside a picture, or seen through it, is of the tone that its words are of.
+    Colour under = tone.colour(ToneColour.GROUND).over(white);
     var below =
-        new OverPicture(seen, size, Crop.Fit.COVER, here.wide(), here.high(), under, veil::at);
+        new OverPicture(
+            seen,
+            size,
+            laid(Property.PICTURE_FIT),
+            laid(Property.PICTURE_SIZE).constantPx(),
+            here.wide(),
+            here.high(),
+            under,
+            veil::at);
     var found = new ArrayList<Found>();
     for (Words each : here.words()) {
       Scope own = Resolution.scope(document, document.node(each.of()));
@@ -125,6 +133,10 @@ public final class OnGround implements OnPicture.Standing {
       found.add(new Found(each.part(), each.of(), contrast, asked));
     }
     return found;
+  }
+
+  private <T> T laid(Property<T> property) {
+    return Cascade.value(PageParts.GROUND_PICTURE, property, State.REST, scope, band);
   }
 
   @Override
