@@ -2,10 +2,17 @@ import { useEffect, useRef, useState } from 'react';
 import { api, ask, type EditBody, type Swap } from '../api/client';
 import { useBench } from '../bench/context';
 
-/** A colour of its own, as the server writes it into rules and the picker into values. */
-const HEX = /^#[0-9a-f]{6}([0-9a-f]{2})?$/;
+/** What the server writes into rules much as it is typed: colours of their own, gradients of those. */
+const HEX = '#[0-9a-f]{6}(?:[0-9a-f]{2})?';
+const AS_TYPED = new RegExp(
+  `^(?:${HEX}|(?:linear-gradient\\([\\d.]+deg|radial-gradient\\((?:circle )?at [\\d.]+% [\\d.]+%)(?:,${HEX} [\\d.]+%)+\\))$`,
+);
 
-/** What was tried of a colour, so that the next one is the same rules with another colour. */
+/** As it stands in rules: colours that begin and end a gradient have no place there. */
+const ruled = (value: string) =>
+  value.replace(new RegExp(`^([^#]*${HEX}) 0%,`), '$1,').replace(/ 100%\)$/, ')');
+
+/** What was tried of a value, so that the next one is the same rules with another value. */
 interface Drawn {
   readonly of: string;
   readonly value: string;
@@ -13,31 +20,43 @@ interface Drawn {
   readonly back: Swap;
 }
 
-/** What an edit says something of, and the colour that it says; nothing for others. */
-function colourOf(edits: readonly EditBody[]): { of: string; value: string } | undefined {
+/** What an edit says something of, and the value that it says; nothing for others. */
+function typedIn(edits: readonly EditBody[]): { of: string; value: string } | undefined {
   const [edit] = edits;
   if (edits.length !== 1 || !edit) return undefined;
   const { value, ...of } = edit;
-  return typeof value === 'string' && HEX.test(value)
-    ? { of: JSON.stringify(of), value }
+  return typeof value === 'string' && AS_TYPED.test(value)
+    ? { of: JSON.stringify(of), value: ruled(value) }
     : undefined;
 }
 
 const inserted = ({ rules }: Swap) => (rules ?? []).flatMap((rule) => rule.insert);
 
+/** What rules say, one by one, without what they say it of. */
+const declared = (rules: readonly string[]) =>
+  rules
+    .flatMap((rule) => [...rule.matchAll(/\{([^{}]*)\}/g)])
+    .flatMap(([, within = '']) => within.split(';'))
+    .map((each) => each.trim())
+    .filter(Boolean);
+
 /**
- * The same trial with another colour. Only where rules alone change and nothing else in them has
- * the first colour: then the server's answer would be the same but for the colour.
+ * The same trial with another value. Only where rules alone change, all that changes in them has
+ * the first value as it was typed, and nothing had it before: then the server's answer would be
+ * the same but for the value.
  */
-function recoloured(
-  { value, to, back }: Drawn,
+function redrawn(
+  { value, to, back }: Pick<Drawn, 'value' | 'to' | 'back'>,
   next: string,
 ): Pick<Drawn, 'to' | 'back'> | undefined {
   const { rules } = to;
   if (!rules || !back.rules || to.html) return undefined;
   if (Object.keys(to.blocks ?? {}).length > 0) return undefined;
-  const seen = inserted(to).some((rule) => rule.includes(value));
-  if (!seen || inserted(back).some((rule) => rule.includes(value))) return undefined;
+  const has = (rule: string) => rule.includes(value);
+  const before = declared(inserted(back));
+  const known = new Set(before);
+  const changed = declared(inserted(to)).filter((each) => !known.has(each));
+  if (changed.length === 0 || !changed.every(has) || before.some(has)) return undefined;
   const css = `${to.css}${next}`;
   return {
     to: {
@@ -85,8 +104,8 @@ export function useTrial() {
       );
       if (!counts()) return;
       wear(trial.to, trial.back);
-      const colour = colourOf(edits);
-      drawn.current = colour && { ...colour, ...trial };
+      const value = typedIn(edits);
+      drawn.current = value && { ...value, ...trial };
       setError('');
     } catch (problem) {
       if (counts()) setError(problem instanceof Error ? problem.message : String(problem));
@@ -100,10 +119,10 @@ export function useTrial() {
   };
   /** The same while a value is drawn: one after the other, the newest next. */
   const follow = async (edits: readonly EditBody[]) => {
-    // Of a colour the rules are known once it was asked for: the next is there within the frame.
-    const colour = colourOf(edits);
-    const known = colour && drawn.current?.of === colour.of ? drawn.current : undefined;
-    const again = colour && known && recoloured(known, colour.value);
+    // The rules are known once one was asked for: the next is there within the frame.
+    const value = typedIn(edits);
+    const known = value && drawn.current?.of === value.of ? drawn.current : undefined;
+    const again = value && known && redrawn(known, value.value);
     if (again) {
       asked.current++;
       next.current = undefined;

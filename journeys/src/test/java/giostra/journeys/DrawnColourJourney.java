@@ -109,4 +109,45 @@ class DrawnColourJourney {
     assertThat(page.evaluate("getComputedStyle(document.querySelector('.g-card')).backgroundColor"))
         .isEqualTo(rgb(9));
   }
+
+  /** The colours of a gradient, and which way it goes, are drawn as one colour is. */
+  @Test
+  void aGradientIsSeenWhileItIsDrawn(Api api, Page page) {
+    String id = api.newPage(document());
+    Bench bench = Bench.open(page, api, id, "dress", "cards");
+    Frame stage = bench.stage();
+    stage.waitForSelector("#g-cards[data-live]");
+    var asked = new ArrayList<String>();
+    page.onRequest(request -> {
+      if (request.url().endsWith("/trials")) {
+        asked.add(request.url());
+      }
+    });
+    bench.cell("cards", KEY, "desktop").focus();
+    page.keyboard().press("Space");
+    Locator dialog = page.locator("dialog[open]");
+    dialog.getByText("Along a line").click();
+    for (String each : List.of("Colour 1", "Colour 2")) {
+      dialog.getByLabel("Where " + each.toLowerCase(Locale.ROOT) + " is from").selectOption("");
+    }
+    Locator first = dialog.getByLabel("Colour 1", new Locator.GetByLabelOptions().setExact(true));
+    Locator second = dialog.getByLabel("Colour 2", new Locator.GetByLabelOptions().setExact(true));
+    draw(second, hex(1));
+    int before = 0;
+    for (int n = 2; n <= 20; n++) {
+      draw(n % 2 == 0 ? first : second, hex(n));
+      String top = rgb(n % 2 == 0 ? n : n - 1);
+      // What a gradient goes over to is clear at first, and stays so.
+      String bottom = rgb(n % 2 == 0 ? n - 1 : n).replace("rgb(", "rgba(").replace(")", ", 0)");
+      stage.waitForFunction(
+          "(image) => getComputedStyle(document.querySelector('.g-card')).backgroundImage === image",
+          "linear-gradient(" + top + ", " + bottom + ")");
+      before = n == 2 ? asked.size() : before;
+    }
+    assertThat(asked).as("what the server was asked since the first").hasSizeBetween(1, before);
+    dialog.getByText("Set", new Locator.GetByTextOptions().setExact(true)).click();
+    bench.saved();
+    assertThat(api.document(id).node("cards").values().styles().set().toString())
+        .contains("angle=180");
+  }
 }
