@@ -57,6 +57,7 @@ public final class LongestOutside implements ClassOrderer {
           "TempoJourney",
           "NestedGeometryJourney",
           "DividerJourney",
+          "CoveredJourney",
           "DrawnColourJourney",
           "EdgesJourney",
           "WildJourney",

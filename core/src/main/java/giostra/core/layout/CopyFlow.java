@@ -71,7 +71,8 @@ public final class CopyFlow {
         flows.add(new Apart(between(this::em), style.of(paragraph.strip(), locale)));
       }
     }
-    return stacked(flows);
+    // What is one text by itself is known as one: how far its lines reach can be told.
+    return flows.size() == 1 ? flows.getFirst().flow() : stacked(flows);
   }
 
   private Flow blocks(Element parent, TextStyle inherited) {

@@ -82,11 +82,12 @@ public final class ItemFlows {
         .ifPresent(all::add);
     String text = Fields.shown(piece, item, ItemSettings.TEXT);
     if (!text.isBlank()) {
+      Flow copy = copy(PageParts.ITEM_TEXT, piece, item, text);
       all.add(
           new Said(
               PageParts.ITEM_TEXT,
-              copy(PageParts.ITEM_TEXT, piece, item, text),
-              Optional.empty(),
+              copy,
+              copy instanceof Text line ? Optional.of(line) : Optional.empty(),
               false));
     }
     return all;

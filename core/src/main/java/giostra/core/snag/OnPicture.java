@@ -80,7 +80,7 @@ public final class OnPicture {
   private List<Snag> found() {
     var found = new ArrayList<Snag>();
     Ground overlay = standing.overlay();
-    List<Integer> widths = widths();
+    List<Integer> widths = Runs.widths(band, STEP);
     List<List<Found>> looked = widths.stream().map(width -> standing.at(width, overlay)).toList();
     int parts = looked.getFirst().size();
     List<Snag.Fix> least = List.of();
@@ -97,9 +97,12 @@ public final class OnPicture {
           i++;
         }
         IntPredicate low = width -> standing.at(width, overlay).get(index).low();
-        int from = first == 0 ? widths.get(0) : edge(widths.get(first - 1), widths.get(first), low);
+        int from =
+            first == 0 ? widths.get(0) : Runs.edge(widths.get(first - 1), widths.get(first), low);
         int to =
-            i + 1 == widths.size() ? widths.get(i) : edge(widths.get(i + 1), widths.get(i), low);
+            i + 1 == widths.size()
+                ? widths.get(i)
+                : Runs.edge(widths.get(i + 1), widths.get(i), low);
         Found worst =
             looked.subList(first, i + 1).stream()
                 .map(each -> each.get(index))
@@ -112,31 +115,6 @@ public final class OnPicture {
         i++;
       }
     }
-    return found;
-  }
-
-  /** Between a width at which it can be read and one at which it cannot: the last of the latter. */
-  private static int edge(int good, int bad, IntPredicate low) {
-    int right = good;
-    int wrong = bad;
-    while (Math.abs(right - wrong) > 1) {
-      int middle = (right + wrong) / 2;
-      if (low.test(middle)) {
-        wrong = middle;
-      } else {
-        right = middle;
-      }
-    }
-    return wrong;
-  }
-
-  private List<Integer> widths() {
-    var found = new ArrayList<Integer>();
-    int last = Extent.last(band);
-    for (double width = Extent.first(band); width < last; width *= STEP) {
-      found.add((int) width);
-    }
-    found.add(last);
     return found;
   }
 

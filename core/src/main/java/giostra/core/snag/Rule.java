@@ -63,6 +63,8 @@ public enum Rule {
   /** Words that are hard to read on the picture under them. */
   OVER_PICTURE(
       BREAKS, Rule::onPicture, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
+  /** An arrow, or the button that holds what moves, over words. */
+  COVERED(BREAKS, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** Columns that are seen in another order than they are read in. */
   ORDER(BREAKS, Reordered::check, BANDS, SITE, AROUND),
   /** More quotations in view than are comfortable to read. */

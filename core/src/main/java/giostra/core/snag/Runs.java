@@ -9,6 +9,62 @@ import java.util.function.IntPredicate;
 public final class Runs {
   private Runs() {}
 
+  /** From one width that is looked at to the next; what is wrong in less than that is not seen. */
+  private static final double STEP = 1.03;
+
+  /**
+   * First and last whole width of each run in a band, in px, found by a look at some of them; where
+   * a run begins and ends is exact.
+   */
+  public static List<int[]> ofSome(Band band, IntPredicate wrong) {
+    List<Integer> widths = widths(band, STEP);
+    var found = new ArrayList<int[]>();
+    int i = 0;
+    while (i < widths.size()) {
+      int first = i;
+      while (i < widths.size() && wrong.test(widths.get(i))) {
+        i++;
+      }
+      if (i > first) {
+        int from = widths.get(first);
+        int to = widths.get(i - 1);
+        found.add(
+            new int[] {
+              first == 0 ? from : edge(widths.get(first - 1), from, wrong),
+              i == widths.size() ? to : edge(widths.get(i), to, wrong)
+            });
+      }
+      i++;
+    }
+    return found;
+  }
+
+  /** Some widths of a band, each so many times the one before, and its last. */
+  static List<Integer> widths(Band band, double step) {
+    var found = new ArrayList<Integer>();
+    int last = Extent.last(band);
+    for (double width = Extent.first(band); width < last; width *= step) {
+      found.add((int) width);
+    }
+    found.add(last);
+    return found;
+  }
+
+  /** Between a width that is right and one that is wrong: the last of the latter. */
+  static int edge(int right, int wrong, IntPredicate isWrong) {
+    int good = right;
+    int bad = wrong;
+    while (Math.abs(good - bad) > 1) {
+      int middle = (good + bad) / 2;
+      if (isWrong.test(middle)) {
+        bad = middle;
+      } else {
+        good = middle;
+      }
+    }
+    return bad;
+  }
+
   /** First and last whole width of each run in a band, in px. */
   public static List<int[]> of(Band band, IntPredicate wrong) {
     var found = new ArrayList<int[]>();

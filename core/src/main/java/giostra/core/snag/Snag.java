@@ -49,7 +49,7 @@ public record Snag(
       }
     }
 
-    static Fix of(String label, Edit edit) {
+    public static Fix of(String label, Edit edit) {
       return new Fix(label, List.of(edit));
     }
   }

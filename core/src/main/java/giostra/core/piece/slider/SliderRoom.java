@@ -163,6 +163,7 @@ public final class SliderRoom implements TrackRoom<Slider>, TrackWritten<Slider>
     return switch (rule) {
       case CLIP -> GroundClips.of(piece, at);
       case OVER_PICTURE -> SlideContrast.of(piece, at);
+      case COVERED -> SlideCovered.of(piece, at);
       default -> List.of();
     };
   }

@@ -1,0 +1,214 @@
+package giostra.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import giostra.core.band.Bands;
+import giostra.core.fit.Screen;
+import giostra.core.layout.PictureSizes;
+import giostra.core.look.StyleKey;
+import giostra.core.look.Values;
+import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Edits;
+import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
+import giostra.core.page.PageSettings;
+import giostra.core.page.Piece;
+import giostra.core.page.Section;
+import giostra.core.page.Site;
+import giostra.core.piece.slider.Slider;
+import giostra.core.piece.slider.SliderSettings;
+import giostra.core.snag.Rule;
+import giostra.core.snag.Snag;
+import giostra.core.snag.Snags;
+import giostra.core.testing.Runs;
+import giostra.core.value.PickKind;
+import giostra.server.testing.Api;
+import giostra.server.testing.Giostra;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Random;
+import java.util.TreeSet;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+
+/** What covers what: arrows and pause buttons over words, held against Chromium's boxes. */
+@ExtendWith({Giostra.class, Chromium.class})
+class CoveredJourney {
+  private static final long SEED = 20_261_129;
+  private static final String TEXT =
+      "The doors are open from dusk until the last guest has gone, and the paths are lit as far as"
+          + " the pond. Bring something warm, and somebody to lean on. ";
+
+  /** How far what covers reaches over words of the first slides, px along the shorter way. */
+  private static final String OVER =
+      """
+      async () => {
+        await document.fonts.ready;
+        const found = {};
+        for (const piece of document.querySelectorAll('.g-piece[data-piece]')) {
+          const slide = piece.querySelector('.g-item');
+          const words = ['.g-kicker', 'h2', '.g-sub', '.g-copy'].flatMap((part) => {
+            const it = slide.querySelector('.g-copybox > ' + part);
+            if (!it) return [];
+            // The letters of one text; paragraphs, of several.
+            const one = it.querySelectorAll('p').length === 1 ? it.querySelector('p') : it;
+            const range = document.createRange();
+            range.selectNodeContents(one);
+            const letters = range.getBoundingClientRect();
+            const own = it.getBoundingClientRect();
+            return [{ left: letters.left, right: letters.right, top: own.top, bottom: own.bottom }];
+          });
+          const over = (selector) => {
+            let most = 0;
+            for (const each of piece.querySelectorAll(selector)) {
+              const box = each.getBoundingClientRect();
+              if (box.width === 0) continue;
+              for (const word of words) {
+                const across = Math.min(box.right, word.right) - Math.max(box.left, word.left);
+                const down = Math.min(box.bottom, word.bottom) - Math.max(box.top, word.top);
+                most = Math.max(most, Math.min(across, down));
+              }
+            }
+            return most;
+          };
+          found[piece.dataset.piece] = { arrow: over('.g-arrow'), hold: over('.g-hold') };
+        }
+        return found;
+      }
+      """;
+
+  private static Edit set(String node, String setting, Object value) {
+    return new Edit.SetValue(node, setting, "desktop", value);
+  }
+
+  private static Edit style(String node, String key, Object value) {
+    return new Edit.SetStyle(node, StyleKey.parse(key), "desktop", value);
+  }
+
+  private static Item item(String id, Random random) {
+    String heading =
+        List.of("Dusk", "Evenings under glass", "Four hundred lamps, and one of them is yours")
+            .get(random.nextInt(3));
+    String text = TEXT.repeat(random.nextInt(3));
+    Values said =
+        Values.NONE
+            .with(ItemSettings.HEADING, Values.ALL, heading)
+            .with(ItemSettings.TEXT, Values.ALL, text.strip());
+    return new Item(
+        id,
+        random.nextBoolean()
+            ? said.with(ItemSettings.KICKER, Values.ALL, "Until the first frost")
+            : said);
+  }
+
+  /** Sliders, each alone, drawn anew. */
+  private static Document drawn(int count, String direction) {
+    var random = new Random(SEED + direction.hashCode());
+    var sections = new ArrayList<Section>();
+    var edits = new ArrayList<Edit>();
+    for (int n = 0; n < count; n++) {
+      String id = "c-" + n;
+      sections.add(
+          new Section(
+              "s-" + n,
+              Values.NONE,
+              List.of(
+                  new Slider(
+                      id,
+                      Values.NONE,
+                      List.of(item(id + "-a", random), item(id + "-b", random))))));
+      edits.add(set("s-" + n, "padding", random.nextInt(30) + "px"));
+      edits.add(set(id, "arrows", "over"));
+      edits.add(set(id, "arrowDistance", random.nextInt(60) + "px"));
+      edits.add(style(id, "track.arrow/rest/size", 30 + random.nextInt(50) + "px"));
+      edits.add(set(id, "height", 220 + random.nextInt(300) + "px"));
+      edits.add(set(id, "endless", random.nextBoolean()));
+      edits.add(set(id, "wordsMeasure", 200 + random.nextInt(700) + "px"));
+      SliderSettings.Place[] places = SliderSettings.Place.values();
+      edits.add(set(id, "place", PickKind.word(places[random.nextInt(places.length)])));
+      edits.add(set(id, "textAlign", List.of("start", "center", "end").get(random.nextInt(3))));
+      edits.add(style(id, "slider.stand/rest/padding-sides", random.nextInt(80) + "px"));
+      edits.add(set(id, "movesItself", random.nextBoolean()));
+      edits.add(set(id, "rest", "60s"));
+      edits.add(
+          set(
+              id,
+              "pausePlace",
+              List.of("top-start", "top-end", "bottom-start", "bottom-end")
+                  .get(random.nextInt(4))));
+    }
+    var bare =
+        new Document(
+            new Site(Bands.INITIAL, Values.NONE),
+            new giostra.core.page.Page(
+                "page",
+                Values.NONE.with(
+                    PageSettings.DIRECTION,
+                    Values.ALL,
+                    PageSettings.Direction.valueOf(direction.toUpperCase(Locale.ROOT))),
+                sections));
+    return Edits.apply(bare, edits).document();
+  }
+
+  private static final PictureSizes NONE = _ -> Optional.empty();
+
+  private static List<Snag> covered(Document document, Piece piece) {
+    return Snags.of(document, piece, NONE, 0).stream()
+        .filter(snag -> snag.rule() == Rule.COVERED)
+        .filter(snag -> snag.place().item().equals(piece.items().getFirst().id()))
+        .toList();
+  }
+
+  private static boolean at(List<Snag> snags, String part, int width) {
+    return snags.stream()
+        .filter(snag -> snag.place().part().equals(part))
+        .map(snag -> snag.extent().widths())
+        .anyMatch(widths -> widths.from() <= width && width <= widths.to());
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"ltr", "rtl"})
+  void whatIsSaidToBeCoveredIsAndNothingElse(String direction, Api api, Chromium.Open chromium) {
+    int count = Runs.of(16, 80);
+    Document document = drawn(count, direction);
+    Page page = chromium.page(1280, (int) Screen.USUAL_HEIGHT);
+    page.navigate(api.publish(api.newPage(document)));
+    page.waitForFunction(
+        "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
+    var widths = new TreeSet<Integer>(List.of(320, 390, 600, 800, 1000, 1280, 1900));
+    var wrong = new ArrayList<String>();
+    int looked = 0;
+    int found = 0;
+    for (int width : widths) {
+      page.setViewportSize(width, (int) Screen.USUAL_HEIGHT);
+      JsonNode seen = Js.ask(page, OVER, null);
+      for (Piece piece : document.pieces()) {
+        List<Snag> snags = covered(document, piece);
+        for (String what : List.of("arrow", "hold")) {
+          double over = seen.path(piece.id()).path(what).asDouble();
+          boolean said = at(snags, what.equals("arrow") ? "track.arrow" : "slider.hold", width);
+          looked++;
+          found += said ? 1 : 0;
+          // About the px that is a touch nobody can tell.
+          if (said != over > 2 && Math.abs(over - 2) > 1) {
+            wrong.add(
+                "%s of %s at %d px: %.1f px, said %b"
+                    .formatted(what, piece.id(), width, over, said));
+          }
+        }
+      }
+    }
+    System.out.printf(
+        "measured: %s, %d looks at what covers, %d covered, wrong %d%n",
+        direction, looked, found, wrong.size());
+    assertThat(found).isBetween(looked / 20, looked * 19 / 20);
+    // A line more or less, where a text all but fits, is what TextFitJourney is about.
+    assertThat(wrong).hasSizeLessThanOrEqualTo(looked / 500);
+  }
+}
