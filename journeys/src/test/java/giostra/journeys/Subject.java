@@ -55,12 +55,20 @@ final class Subject {
   /** The same section once for each case, with what the case needs; ids end in its number. */
   static Document of(List<SettingCase> cases) {
     var sections = new ArrayList<Section>();
+    sections.add(plain("before"));
     for (int at = 0; at < cases.size(); at++) {
       Document own = Edits.apply(document(), cases.get(at).needs()).document();
       sections.add((Section) numbered(own.node("section"), at));
     }
+    sections.add(plain("after"));
     Document one = document();
     return new Document(one.site(), one.page().holding(sections));
+  }
+
+  /** What the first and the last of them have as a neighbour, so that their edges show. */
+  private static Section plain(String id) {
+    Values words = Values.NONE.with(BlockSettings.PARAGRAPHS, Values.ALL, "A neighbour.");
+    return new Section(id, Values.NONE, List.of(new Block.Text(id + "-text", words)));
   }
 
   private static Node numbered(Node node, int at) {
