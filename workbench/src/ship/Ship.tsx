@@ -6,6 +6,7 @@ import { useBench } from '../bench/context';
 import { size } from '../media/format';
 import { useSweep } from '../prove/useSweep';
 import { Difference } from './Difference';
+import { Tokens } from './Tokens';
 
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
@@ -42,6 +43,7 @@ export function Ship() {
         </p>
         <Proof />
         <Bundle id={page.id} />
+        <Tokens />
       </section>
     );
   }
@@ -78,6 +80,7 @@ export function Ship() {
           The bundle is the live release as plain files. It works from any web server, and opened
           from disk.
         </p>
+        <Tokens />
       </div>
       <ReleaseList
         releases={releases.data}

@@ -492,6 +492,9 @@ class DressJourney {
     JsonNode rest = Js.ask(live, WORDS_OF_HEADINGS, null);
     CDPSession browser = live.context().newCDPSession(live);
     LooksJourney.hold(browser, "hover", "[data-piece=four-houses] [role=tab]");
+    live.waitForFunction(
+        "() => getComputedStyle(document.querySelector('[data-piece=four-houses] [role=tab]'))"
+            + ".fontWeight === '800'");
     JsonNode there = Js.ask(live, WORDS_OF_HEADINGS, null);
     double most = 0;
     for (int at = 0; at < rest.size(); at++) {

@@ -166,6 +166,8 @@ class KindsJourney {
     assertThat(second).hasJSProperty("open", false);
     // Until it has folded what is in it can still be reached.
     page.waitForTimeout(500);
+    page.waitForFunction(
+        "() => document.getAnimations().every((each) => each.playState !== 'running')");
     page.keyboard().press("Tab");
     assertThat(
             (Boolean)

@@ -348,6 +348,7 @@ public final class ProofSheet {
       case CLIP -> "clips without poster, second format or captions";
       case CONTRAST -> "words and signs hard to tell from their ground";
       case JUMP -> "what moves its neighbours when it is touched";
+      case RING -> "focus rings that nobody sees";
       case COVERED -> "arrows and buttons over words";
       case OVER_PICTURE -> "words hard to read on a picture";
       case ORDER -> "columns seen in another order than read";

@@ -45,6 +45,11 @@ public enum Stand {
     return fallbacks;
   }
 
+  /** The generic family that it ends with. Source: CSS Fonts 4, "Generic Font Families". */
+  public String generic() {
+    return fallbacks.substring(fallbacks.lastIndexOf(',') + 1);
+  }
+
   /** The names that machines have it by; none where nothing is like it. */
   public List<String> names(boolean isBold) {
     return isBold ? bold : regular;
