@@ -6,6 +6,7 @@ import giostra.core.drive.Pacing;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Screen;
 import giostra.core.layout.BlockFlows;
+import giostra.core.layout.PartBox;
 import giostra.core.layout.Resolution;
 import giostra.core.layout.TrackBand;
 import giostra.core.layout.TrackLayout;
@@ -36,6 +37,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 
 /**
@@ -78,6 +80,7 @@ final class SlideCovered {
   private final Flow tallest;
   private final boolean mirrored;
   private final double stand;
+  private final PartBox hold;
   private final Map<Integer, Shown> known = new HashMap<>();
 
   private SlideCovered(Looked at, Slider piece, TrackBand track) {
@@ -89,6 +92,7 @@ final class SlideCovered {
     this.mirrored =
         at.document().page().values().get(PageSettings.DIRECTION) == PageSettings.Direction.RTL;
     var blocks = new BlockFlows(at.document(), band, at.pictures(), at.scrollbar());
+    this.hold = blocks.part(piece, TrackParts.HOLD);
     var flow = new SlideFlow(blocks);
     this.items = blocks.shown(piece);
     this.tallest = Flow.tallest(items.stream().map(item -> flow.slide(piece, item)).toList());
@@ -146,7 +150,8 @@ final class SlideCovered {
     }
     return items.stream()
         .flatMap(item ->
-            found(item, this::arrowBoxes, TrackParts.ARROW, "arrow-over", arrowsAway()).stream());
+            found(item, this::arrowBoxes, TrackParts.ARROW, "arrow-over", this::arrowsAway)
+                .stream());
   }
 
   private List<Box> arrowBoxes(Shown shown) {
@@ -194,15 +199,12 @@ final class SlideCovered {
                 shown -> List.of(holdBox(shown, corner)),
                 TrackParts.HOLD,
                 "hold-over",
-                elsewhere(item, corner))
+                () -> elsewhere(item, corner))
                 .stream());
   }
 
   private Box holdBox(Shown shown, Corner corner) {
-    double size =
-        new BlockFlows(at.document(), band, at.pictures(), at.scrollbar())
-            .part(piece, TrackParts.HOLD)
-            .px(Property.SIZE);
+    double size = hold.px(Property.SIZE);
     boolean top = corner == Corner.TOP_START || corner == Corner.TOP_END;
     boolean start = corner == Corner.TOP_START || corner == Corner.BOTTOM_START;
     return new Box(
@@ -248,7 +250,8 @@ final class SlideCovered {
         .max((one, other) -> Double.compare(one.by, other.by));
   }
 
-  private List<Snag> found(Item item, Boxes over, Part what, String message, List<Snag.Fix> fixes) {
+  private List<Snag> found(
+      Item item, Boxes over, Part what, String message, Supplier<List<Snag.Fix>> fixes) {
     return Runs.ofSome(
             band, width -> covered(item, shown(width), over.in(shown(width))).isPresent())
         .stream()
@@ -276,7 +279,7 @@ final class SlideCovered {
                       : DriveSettings.PAUSE_PLACE.id(),
                   SliderParts.SLIDE_STAND.key(Property.PADDING_SIDES, State.REST).written())
               .measured(Math.round(most.by), 0, Measure.Unit.PX)
-              .withFixes(fixes);
+              .withFixes(fixes.get());
         })
         .toList();
   }
