@@ -119,27 +119,10 @@ class PictureJourney {
         page.evaluate(
             "() => [...document.querySelectorAll('video')].map((v) => v.poster + (v.paused ? '' : ' ' + v.currentSrc))");
     needless.removeIf(url -> others.toString().contains(url));
-    // Of a picture that it has in a larger file by then Chromium shows that, also where it has
-    // asked
-    // for a smaller one: which comes first is a matter of luck, so one may be.
-    String larger = needless.stream().filter(url -> shownLarger(shown, url)).findFirst().orElse("");
-    needless.remove(larger);
     assertThat(shown.size()).isGreaterThan(20);
     assertThat(wrong).isEmpty();
     assertThat(twice).as("fetched twice").isEmpty();
     assertThat(needless).as("fetched and not shown").isEmpty();
-  }
-
-  /** Whether the picture of a file is shown, in a larger one. */
-  private static boolean shownLarger(JsonNode shown, String url) {
-    String picture = url.replaceAll("(-\\d+)?\\.\\w+$", "");
-    int width = Integer.parseInt(url.replaceAll(".*-(\\d+)\\.\\w+$|.*", "0$1"));
-    return shown
-        .valueStream()
-        .anyMatch(each ->
-            each.path("src").asString().startsWith(picture)
-                && each.path("natural").asInt() > width
-                && width > 0);
   }
 
   /** Every picture that is drawn: how wide, from which file, and what its sizes say. */
