@@ -1,6 +1,9 @@
 import { Download, Upload } from 'lucide-react';
 import type { NodeBody } from '../api/client';
 import { useBench } from '../bench/context';
+import { FilePick } from '../ui/FilePick';
+
+const ACCEPTED = '.csv,.tsv,.txt,.json,.html,.htm';
 
 interface PickProps {
   readonly label: string;
@@ -10,22 +13,16 @@ interface PickProps {
 }
 
 /** Chooses a file with content for items. */
-export function FilePick({ label, busy, className = '', onPick }: PickProps) {
+export function ContentPick({ label, busy, className = '', onPick }: PickProps) {
   return (
-    <label className={`btn btn-primary ${className}`}>
+    <FilePick
+      accept={ACCEPTED}
+      busy={busy}
+      className={`btn btn-primary ${className}`}
+      onPick={([file]) => onPick(file)}
+    >
       <Upload size={16} aria-hidden /> {busy ? 'Reading…' : label}
-      <input
-        type="file"
-        accept=".csv,.tsv,.txt,.json,.html,.htm"
-        className="sr-only"
-        disabled={busy}
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          if (file) onPick(file);
-          event.target.value = '';
-        }}
-      />
-    </label>
+    </FilePick>
   );
 }
 

@@ -4,7 +4,7 @@ import { api, ask, type NodeBody, type Refill, send } from '../api/client';
 import { useBench, versionOf } from '../bench/context';
 import { nameOf } from '../bench/document';
 import { useClose } from '../ui/Dialog';
-import { FilePick, ItemsAsFiles } from './Files';
+import { ContentPick, ItemsAsFiles } from './Files';
 
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
@@ -57,7 +57,7 @@ export function Following({ piece, title }: { readonly piece: NodeBody; readonly
         </p>
       )}
       <div className="flex items-center gap-2">
-        <FilePick
+        <ContentPick
           label="Choose a newer file"
           busy={look.isPending}
           className="btn-sm"

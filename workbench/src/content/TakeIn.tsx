@@ -4,7 +4,7 @@ import { api, ask, type Intake, type NodeBody, send } from '../api/client';
 import { useBench } from '../bench/context';
 import { nameOf } from '../bench/document';
 import { useClose } from '../ui/Dialog';
-import { FilePick, ItemsAsFiles } from './Files';
+import { ContentPick, ItemsAsFiles } from './Files';
 
 interface Props {
   readonly piece: NodeBody;
@@ -52,7 +52,7 @@ export function TakeIn({ piece, title, onTaken }: Props) {
           if (file) take.mutate(file);
         }}
       >
-        <FilePick
+        <ContentPick
           label="Choose a file"
           busy={take.isPending}
           onPick={(file) => take.mutate(file)}

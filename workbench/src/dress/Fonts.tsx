@@ -8,6 +8,7 @@ import { setting } from '../bench/keys';
 import { upload } from '../fill/PicturePicker';
 import { FONTS, fileAt, size } from '../media/format';
 import { Dialog } from '../ui/Dialog';
+import { FilePick } from '../ui/FilePick';
 import { familySettings, fontSaid, type OwnFamily, ownFamilies, withFonts } from './families';
 import { stylesOf } from './styles';
 
@@ -246,21 +247,16 @@ export function Fonts({ onClose }: { onClose(): void }) {
           <span className="faint mr-auto" aria-live="polite">
             {going ? `Taking in ${going}…` : 'Any part can have one, too: its family names them.'}
           </span>
-          <label className="btn btn-sm btn-primary">
+          <FilePick
+            first
+            multiple
+            accept={FONTS}
+            busy={going !== ''}
+            className="btn btn-sm btn-primary"
+            onPick={(files) => take([...files])}
+          >
             <Upload size={15} aria-hidden /> Add font files
-            <input
-              data-first
-              type="file"
-              multiple
-              accept={FONTS}
-              className="sr-only"
-              disabled={going !== ''}
-              onChange={(event) => {
-                take([...(event.target.files ?? [])]);
-                event.target.value = '';
-              }}
-            />
-          </label>
+          </FilePick>
           <button type="button" className="btn btn-sm btn-ghost" onClick={onClose}>
             Close
           </button>

@@ -1,15 +1,16 @@
 import { useMutation } from '@tanstack/react-query';
 import { CalendarArrowDown, CalendarArrowUp } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { type NodeBody, type SeasonsReply, sendBytes } from '../api/client';
 import { useBench } from '../bench/context';
 import { Dialog, useClose } from '../ui/Dialog';
+import { FilePick } from '../ui/FilePick';
+import { Told } from '../ui/Told';
 
 /** Seasons of a piece out as a calendar file, and in from one. */
 export function SeasonFile({ piece, some }: { readonly piece: NodeBody; readonly some: boolean }) {
   const { page, session } = useBench();
   const [read, setRead] = useState<SeasonsReply>();
-  const field = useRef<HTMLInputElement>(null);
   const at = (end: string) => `/api/pages/${page.id}/${end}?piece=${encodeURIComponent(piece.id)}`;
   const take = useMutation({
     mutationFn: async (file: File): Promise<SeasonsReply> => {
@@ -26,27 +27,15 @@ export function SeasonFile({ piece, some }: { readonly piece: NodeBody; readonly
           <CalendarArrowDown size={14} aria-hidden /> Calendar file
         </a>
       )}
-      <button
-        type="button"
+      <FilePick
+        accept=".ics,text/calendar"
+        busy={take.isPending}
         className="tape-chip inline-flex items-center gap-1"
-        disabled={take.isPending}
-        onClick={() => field.current?.click()}
+        onPick={([file]) => take.mutate(file)}
       >
         <CalendarArrowUp size={14} aria-hidden />{' '}
         {take.isPending ? 'Reading…' : 'Dates from a file'}
-      </button>
-      <input
-        ref={field}
-        type="file"
-        accept=".ics,text/calendar"
-        className="hidden"
-        aria-label="A calendar file"
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          if (file) take.mutate(file);
-          event.target.value = '';
-        }}
-      />
+      </FilePick>
       {take.isError && (
         <span className="text-error" role="alert">
           {take.error.message}
@@ -112,8 +101,8 @@ function Taken({ read }: { readonly read: SeasonsReply }) {
           </tbody>
         </table>
       )}
-      <Left title="These cannot be taken:" all={read.refused} />
-      <Left title="These are of no item here:" all={read.strangers} />
+      <Told title="These cannot be taken:" all={read.refused} />
+      <Told title="These are of no item here:" all={read.strangers} />
       <div className="flex gap-2">
         {read.changes.length > 0 && (
           <button
@@ -132,20 +121,6 @@ function Taken({ read }: { readonly read: SeasonsReply }) {
           {read.changes.length > 0 ? 'Leave all as it is' : 'Close'}
         </button>
       </div>
-    </div>
-  );
-}
-
-function Left({ title, all }: { readonly title: string; readonly all: readonly string[] }) {
-  if (all.length === 0) return null;
-  return (
-    <div>
-      <p>{title}</p>
-      <ul className="list-disc pl-5">
-        {all.map((each) => (
-          <li key={each}>{each}</li>
-        ))}
-      </ul>
     </div>
   );
 }

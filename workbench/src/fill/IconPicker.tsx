@@ -5,6 +5,7 @@ import { useBench } from '../bench/context';
 import { siteNode, text } from '../bench/document';
 import { Drawing, useSprite } from '../media/SpriteIcons';
 import { Dialog, useClose } from '../ui/Dialog';
+import { FilePick } from '../ui/FilePick';
 
 interface FieldProps {
   readonly id: string;
@@ -232,18 +233,12 @@ function OwnIcon({ onTake }: { onTake(markup: string): void }) {
         onChange={(event) => setMarkup(event.target.value)}
       />
       <div className="flex items-center gap-3">
-        <label className="btn btn-sm">
+        <FilePick
+          accept=".svg,image/svg+xml"
+          onPick={async ([file]) => setMarkup(await file.text())}
+        >
           From a file
-          <input
-            type="file"
-            accept=".svg,image/svg+xml"
-            className="sr-only"
-            onChange={async (event) => {
-              const [file] = event.target.files ?? [];
-              if (file) setMarkup(await file.text());
-            }}
-          />
-        </label>
+        </FilePick>
         <button
           type="button"
           className="btn btn-sm btn-primary"

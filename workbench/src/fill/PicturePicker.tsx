@@ -73,21 +73,10 @@ export function PicturePicker({ value, label, sort = 'picture', onPick, onClose 
           <h2 id={title} className="flex-1 font-serif text-xl">
             {label}
           </h2>
-          <label className="btn btn-sm">
+          <FilePick accept={accept} busy={add.isPending} onPick={([file]) => add.mutate(file)}>
             <Upload size={15} aria-hidden />{' '}
             {add.isPending ? 'Uploading…' : `Upload ${sort === 'icons' ? 'an' : 'a'} ${word}`}
-            <input
-              type="file"
-              accept={accept}
-              className="sr-only"
-              disabled={add.isPending}
-              onChange={(event) => {
-                const [file] = event.target.files ?? [];
-                if (file) add.mutate(file);
-                event.target.value = '';
-              }}
-            />
-          </label>
+          </FilePick>
           <button type="button" className="btn btn-sm btn-ghost" onClick={() => take('')}>
             <ImageOff size={15} aria-hidden /> No {word}
           </button>
@@ -202,6 +191,7 @@ export function PictureField({ id, value, label, sort = 'picture', onPick }: Fie
 }
 
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
+import { FilePick } from '../ui/FilePick';
 
 type Asked = Omit<PickerProps, 'onClose'>;
 const PickerContext = createContext<{ pick(asked: Asked): void } | undefined>(undefined);

@@ -12,6 +12,7 @@ import { api, ask, type LibraryItem } from '../api/client';
 import { Brand } from '../Brand';
 import { useSites } from '../shelf/shelf';
 import { ThemeButton } from '../ThemeButton';
+import { FilePick } from '../ui/FilePick';
 import { clock, FONTS, fileAt, size } from './format';
 import { Opened } from './Opened';
 import { RemotePicture } from './RemotePicture';
@@ -123,19 +124,14 @@ export function Library() {
             </p>
           )}
           <RemotePicture siteId={siteId} />
-          <label className="btn btn-primary btn-sm">
+          <FilePick
+            multiple
+            accept={ACCEPTED}
+            className="btn btn-primary btn-sm"
+            onPick={(files) => uploads.add(files)}
+          >
             <UploadSign size={15} aria-hidden /> Add files
-            <input
-              type="file"
-              multiple
-              accept={ACCEPTED}
-              className="sr-only"
-              onChange={(event) => {
-                uploads.add(event.target.files ?? []);
-                event.target.value = '';
-              }}
-            />
-          </label>
+          </FilePick>
         </div>
         <UploadList
           uploads={going}

@@ -3,6 +3,7 @@ import { Download, Replace, Trash2 } from 'lucide-react';
 import { useId, useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, type LibraryItem, type Media, type SaidOfMedia, send } from '../api/client';
+import { FilePick } from '../ui/FilePick';
 import { FocusPoint } from './FocusPoint';
 import { clock, fileAt, size } from './format';
 import { SpriteReport } from './SpriteIcons';
@@ -144,19 +145,10 @@ export function Opened({ item, siteId, onClose }: Props) {
           </p>
         )}
         <p className="flex flex-wrap gap-2">
-          <label className="btn btn-sm">
+          <FilePick onPick={([file]) => replace.mutate(file)}>
             <Replace size={15} aria-hidden />{' '}
             {replace.isPending ? 'Reading…' : 'Replace everywhere'}
-            <input
-              type="file"
-              className="sr-only"
-              onChange={(event) => {
-                const [file] = event.target.files ?? [];
-                if (file) replace.mutate(file);
-                event.target.value = '';
-              }}
-            />
-          </label>
+          </FilePick>
           <a className="btn btn-sm" href={fileAt(siteId, media.id)} download={media.name}>
             <Download size={15} aria-hidden /> Download
           </a>

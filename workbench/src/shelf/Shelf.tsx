@@ -5,6 +5,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api, ask, sendBytes } from '../api/client';
 import { Brand } from '../Brand';
 import { ThemeButton } from '../ThemeButton';
+import { FilePick } from '../ui/FilePick';
 import { useSettled } from '../ui/useSettled';
 import { Away } from './Away';
 import { type Page, refreshShelf, type Site, useShelf, waits } from './shelf';
@@ -306,20 +307,9 @@ function Arrival({ onMade }: { onMade(): void }) {
   });
   return (
     <div>
-      <label className="btn btn-sm">
+      <FilePick accept=".zip" busy={arrive.isPending} onPick={([file]) => arrive.mutate(file)}>
         <PackageOpen size={15} aria-hidden /> {arrive.isPending ? 'Unpacking…' : 'Bring a site in'}
-        <input
-          type="file"
-          accept=".zip"
-          className="sr-only"
-          disabled={arrive.isPending}
-          onChange={(event) => {
-            const [file] = event.target.files ?? [];
-            if (file) arrive.mutate(file);
-            event.target.value = '';
-          }}
-        />
-      </label>
+      </FilePick>
       {arrive.isError && (
         <p className="text-error" role="alert">
           {arrive.error.message}

@@ -35,8 +35,8 @@ export function Difference({ from, to }: Props) {
   if (all.length === 0) return <p className="faint">In nothing.</p>;
   return (
     <ul className="ship-differences">
-      {all.slice(0, MOST).map((each) => (
-        <li key={`${each.node} ${each.how} ${each.what} ${each.band}`}>
+      {all.slice(0, MOST).map((each, n) => (
+        <li key={n}>
           {each.node === '' || each.how === 'gone' ? (
             <b>{each.name}</b>
           ) : (

@@ -1,15 +1,16 @@
 import { useMutation } from '@tanstack/react-query';
 import { FileDown, FileUp } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { sendBytes, type TokensReply } from '../api/client';
 import { useBench } from '../bench/context';
 import { Dialog, useClose } from '../ui/Dialog';
+import { FilePick } from '../ui/FilePick';
+import { Told } from '../ui/Told';
 
 /** Colours, letters and looks of the site out as design tokens, and in from another tool. */
 export function Tokens() {
   const { page, session } = useBench();
   const [read, setRead] = useState<TokensReply>();
-  const field = useRef<HTMLInputElement>(null);
   const at = `/api/pages/${page.id}/tokens`;
   const take = useMutation({
     mutationFn: async (file: File): Promise<TokensReply> => {
@@ -29,27 +30,14 @@ export function Tokens() {
         <a className="btn btn-sm" href={at} download>
           <FileDown size={15} aria-hidden /> Download the tokens
         </a>
-        <button
-          type="button"
-          className="btn btn-sm"
-          disabled={take.isPending}
-          onClick={() => field.current?.click()}
+        <FilePick
+          accept=".json,.tokens,application/json"
+          busy={take.isPending}
+          onPick={([file]) => take.mutate(file)}
         >
           <FileUp size={15} aria-hidden /> {take.isPending ? 'Reading…' : 'Tokens from a file'}
-        </button>
+        </FilePick>
       </p>
-      <input
-        ref={field}
-        type="file"
-        accept=".json,.tokens,application/json"
-        className="hidden"
-        aria-label="A file of design tokens"
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          if (file) take.mutate(file);
-          event.target.value = '';
-        }}
-      />
       {take.isError && (
         <p className="text-error" role="alert">
           {take.error.message}
@@ -98,16 +86,7 @@ function Taken({ read }: { readonly read: TokensReply }) {
           </tbody>
         </table>
       )}
-      {refused.length > 0 && (
-        <div>
-          <p>These cannot be taken:</p>
-          <ul className="list-disc pl-5">
-            {refused.map((each) => (
-              <li key={each}>{each}</li>
-            ))}
-          </ul>
-        </div>
-      )}
+      <Told title="These cannot be taken:" all={refused} />
       {strangers > 0 && (
         <p className="faint">
           {strangers === 1 ? 'One token is' : `${strangers} tokens are`} of nothing that this site

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Page;
+import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
@@ -67,6 +68,7 @@ class ClockJourney {
    * Source: the closed form of a critically damped spring, (far + (speed + k far) t) exp(-k t), as
    * any textbook of mechanics has it.
    */
+  @InTurn(0)
   @Test
   void aTrackGlidesAsACriticallyDampedSpringPictureByPicture(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 900);

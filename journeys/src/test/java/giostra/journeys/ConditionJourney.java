@@ -51,6 +51,7 @@ import tools.jackson.databind.JsonNode;
 @ExtendWith({Giostra.class, Chromium.class})
 class ConditionJourney {
   /** Items that are for some addresses only close up where they hide: no hole, no stop too many. */
+  @InTurn(InTurn.EACH_CASE)
   @ParameterizedTest
   @ValueSource(ints = {1280, 800, 390})
   void itemsThatConditionsHideCloseUp(int width, Api api, Chromium.Open chromium) {
@@ -191,6 +192,7 @@ class ConditionJourney {
    * engine says. Source: java.time and the IANA database on one side, Intl in the browser on the
    * other.
    */
+  @InTurn(2)
   @ParameterizedTest
   @MethodSource("zones")
   void whatIsOnAtAMomentIsWhatTheEngineSays(String zone, Api api, Chromium.Open chromium) {
@@ -348,6 +350,7 @@ class ConditionJourney {
   }
 
   /** Seasons go out as a calendar file, and come back changed. */
+  @InTurn(0)
   @Test
   void datesComeFromACalendarFile(Api api, Page page) {
     String id = api.copyOfDemo() + "-evenings-at-velluta";
@@ -371,11 +374,11 @@ class ConditionJourney {
 
     Bench bench = Bench.open(page, api, id, "drive", "openings");
     bench.button("The year").click();
-    page.getByLabel("A calendar file")
+    page.getByLabel("Dates from a file")
         .setInputFiles(new FilePayload("no.ics", "text/calendar", "hello".getBytes()));
     PlaywrightAssertions.assertThat(page.getByRole(AriaRole.ALERT))
         .containsText("no.ics: Calendar file is Error at line 1");
-    page.getByLabel("A calendar file")
+    page.getByLabel("Dates from a file")
         .setInputFiles(
             new FilePayload("later.ics", "text/calendar", later.getBytes(StandardCharsets.UTF_8)));
     Locator dialog = page.locator("dialog[open]");

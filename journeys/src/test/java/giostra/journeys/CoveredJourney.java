@@ -22,6 +22,7 @@ import giostra.core.piece.slider.SliderSettings;
 import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.core.value.PickKind;
 import giostra.server.testing.Api;
@@ -172,6 +173,7 @@ class CoveredJourney {
         .anyMatch(widths -> widths.from() <= width && width <= widths.to());
   }
 
+  @InTurn(InTurn.EACH_CASE)
   @ParameterizedTest
   @ValueSource(strings = {"ltr", "rtl"})
   void whatIsSaidToBeCoveredIsAndNothingElse(String direction, Api api, Chromium.Open chromium) {
@@ -210,5 +212,38 @@ class CoveredJourney {
     assertThat(found).isBetween(looked / 20, looked * 19 / 20);
     // A line more or less, where a text all but fits, is what TextFitJourney is about.
     assertThat(wrong).hasSizeLessThanOrEqualTo(looked / 500);
+  }
+
+  /** Source: WCAG 2.2, failure F78; what Chromium draws around who has the focus. */
+  @ParameterizedTest
+  @ValueSource(strings = {"0px", "1px", "3px"})
+  void aRingThatIsSaidToBeGoneIsGone(String width, Api api, Chromium.Open chromium) {
+    var random = new Random(SEED);
+    var section =
+        new Section(
+            "s",
+            Values.NONE,
+            List.of(
+                new Slider("c", Values.NONE, List.of(item("c-a", random), item("c-b", random)))));
+    Document document =
+        Edits.apply(
+                new Document(
+                    new Site(Bands.INITIAL, Values.NONE),
+                    new giostra.core.page.Page("page", Values.NONE, List.of(section))),
+                List.of(style("s", "page.focus/rest/border", width)))
+            .document();
+    boolean said =
+        Snags.of(document, document.node("s"), NONE, 0).stream()
+            .anyMatch(snag -> snag.rule() == Rule.RING);
+    Page page = chromium.page(1280, (int) Screen.USUAL_HEIGHT);
+    page.navigate(api.publish(api.newPage(document)));
+    page.waitForSelector("#g-c[data-live]");
+    page.keyboard().press("Tab");
+    Object drawn =
+        page.evaluate(
+            "() => { const it = getComputedStyle(document.activeElement);"
+                + " return it.outlineStyle === 'none' ? 0 : parseFloat(it.outlineWidth) }");
+    assertThat(((Number) drawn).doubleValue() < 1).isEqualTo(said);
+    assertThat(said).isEqualTo(width.equals("0px"));
   }
 }

@@ -18,6 +18,7 @@ import giostra.core.piece.tabs.Tabs;
 import giostra.core.piece.tabs.TabsSettings;
 import giostra.core.piece.tabs.TabsSettings.HeadsRow;
 import giostra.core.piece.tabs.TabsSettings.Overflow;
+import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
@@ -42,6 +43,7 @@ class DividerJourney {
           "Seeds",
           "Visiting");
 
+  @InTurn(2)
   @Test
   void noDividerStandsAtTheEndOfARow(Api api, Chromium.Open chromium) {
     var sections = new ArrayList<Section>();

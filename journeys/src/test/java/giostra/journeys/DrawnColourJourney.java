@@ -13,6 +13,7 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
 import giostra.core.piece.carousel.Carousel;
+import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
@@ -67,20 +68,29 @@ class DrawnColourJourney {
     return String.format(Locale.ROOT, "#%02x%02x%02x", 20 + n * 7, 200 - n * 5, 90 + n);
   }
 
+  /** Opens the picker, and notes what the server is asked from then on. */
+  private static List<String> picking(Bench bench, Frame stage) {
+    stage.waitForSelector("#g-cards[data-live]");
+    var asked = new ArrayList<String>();
+    bench
+        .page()
+        .onRequest(request -> {
+          if (request.url().endsWith("/trials")) {
+            asked.add(request.url());
+          }
+        });
+    bench.cell("cards", KEY, "desktop").focus();
+    bench.page().keyboard().press("Space");
+    return asked;
+  }
+
+  @InTurn(1)
   @Test
   void aColourIsSeenWhileItIsDrawnAndIsWhatIsSet(Api api, Page page) {
     String id = api.newPage(document());
     Bench bench = Bench.open(page, api, id, "dress", "cards");
     Frame stage = bench.stage();
-    stage.waitForSelector("#g-cards[data-live]");
-    var asked = new ArrayList<String>();
-    page.onRequest(request -> {
-      if (request.url().endsWith("/trials")) {
-        asked.add(request.url());
-      }
-    });
-    bench.cell("cards", KEY, "desktop").focus();
-    page.keyboard().press("Space");
+    List<String> asked = picking(bench, stage);
     Locator dialog = page.locator("dialog[open]");
     Locator colour = dialog.getByLabel("Colour", new Locator.GetByLabelOptions().setExact(true));
     for (int n = 1; n <= 20; n++) {
@@ -111,20 +121,13 @@ class DrawnColourJourney {
   }
 
   /** The colours of a gradient, and which way it goes, are drawn as one colour is. */
+  @InTurn(2)
   @Test
   void aGradientIsSeenWhileItIsDrawn(Api api, Page page) {
     String id = api.newPage(document());
     Bench bench = Bench.open(page, api, id, "dress", "cards");
     Frame stage = bench.stage();
-    stage.waitForSelector("#g-cards[data-live]");
-    var asked = new ArrayList<String>();
-    page.onRequest(request -> {
-      if (request.url().endsWith("/trials")) {
-        asked.add(request.url());
-      }
-    });
-    bench.cell("cards", KEY, "desktop").focus();
-    page.keyboard().press("Space");
+    List<String> asked = picking(bench, stage);
     Locator dialog = page.locator("dialog[open]");
     dialog.getByText("Along a line").click();
     for (String each : List.of("Colour 1", "Colour 2")) {

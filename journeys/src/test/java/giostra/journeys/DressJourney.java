@@ -159,6 +159,7 @@ class DressJourney {
     return "rgb(%d, %d, %d)".formatted(colour.red(), colour.green(), colour.blue());
   }
 
+  @InTurn(1)
   @Test
   void aPressOnTheStageLeadsToThePartAndTheBoardHasAllItsStates(Api api, Page page) {
     String id = page(api);
@@ -594,6 +595,7 @@ class DressJourney {
   }
 
   /** From the thread over the board to another look, without a pointer. */
+  @InTurn(2)
   @Test
   void theKeyboardIsEnough(Api api, Page page) {
     String id = page(api);
@@ -628,6 +630,7 @@ class DressJourney {
   }
 
   /** Two windows that dress one look: both say something, neither loses it. */
+  @InTurn(0)
   @Test
   void twoWindowsDressOneLook(Api api, Chromium.Open chromium) {
     String id = page(api);

@@ -330,6 +330,7 @@ class DriveJourney {
         .isGreaterThan(2);
   }
 
+  @InTurn(2)
   @Test
   void aPieceComesInWhenItIsSeenItemByItem(Api api, Page page) {
     page.navigate(
@@ -399,6 +400,7 @@ class DriveJourney {
   }
 
   /** Slow and held: what is there moves with its slide, and stands when the slide is held. */
+  @InTurn(2)
   @Test
   void aPictureMovesForAsLongAsItsSlideIsThere(Api api, Page page) {
     page.navigate(
@@ -522,6 +524,7 @@ class DriveJourney {
   }
 
   /** A pointer that only passes opens nothing; one that stays does. Source: WCAG 2.2, 1.4.13. */
+  @InTurn(2)
   @Test
   void aPointerHasToStay(Api api, Page page) {
     page.navigate(
@@ -538,6 +541,7 @@ class DriveJourney {
   }
 
   /** A fade that a finger pulls: it follows the finger, and is carried through or not. */
+  @InTurn(1)
   @Test
   void aHandDrawsAChange(Api api, Page page) {
     page.navigate(live(api, desktop("openings", "changes", "fade")));

@@ -118,6 +118,7 @@ class EdgesJourney {
     return profile.getLast().high();
   }
 
+  @InTurn(InTurn.EACH_CASE)
   @ParameterizedTest
   @EnumSource(PageSettings.Direction.class)
   void groundsMeetWhereTheShapeSays(

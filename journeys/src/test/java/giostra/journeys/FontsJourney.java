@@ -34,8 +34,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -70,11 +68,6 @@ class FontsJourney {
         return boxes.map((box) => box.getBoundingClientRect().width);
       }
       """;
-
-  @AfterEach
-  void nothingIsLeft() {
-    OwnFonts.from(_ -> Optional.empty());
-  }
 
   private static FilePayload file(String name, byte[] bytes) {
     return new FilePayload(name, "application/octet-stream", bytes);
@@ -194,7 +187,6 @@ class FontsJourney {
       assertThat(font).startsWith(each.name.replaceAll("\\..*", "-"));
       bytes.put(font, each.buffer);
     }
-    OwnFonts.from(font -> Optional.ofNullable(bytes.get(font)));
     List<String> ids =
         bytes.keySet().stream().filter(font -> font.startsWith("lanthorn")).sorted().toList();
     JsonNode page = api.page(id);

@@ -19,6 +19,7 @@ import giostra.core.page.Site;
 import giostra.core.page.TrackSettings;
 import giostra.core.page.TrackSettings.Arrows;
 import giostra.core.piece.carousel.Carousel;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.core.value.Length;
 import giostra.server.testing.Api;
@@ -207,6 +208,7 @@ class GestureJourney {
     return endless == ((direction == Direction.RTL) == even);
   }
 
+  @InTurn(InTurn.EACH_CASE)
   @ParameterizedTest(name = "{0}, {1}, endless {2}")
   @MethodSource("everySequence")
   void theTrackFollowsTheFinger(
@@ -249,6 +251,7 @@ class GestureJourney {
             direction -> Stream.of(false, true).map(endless -> Arguments.of(direction, endless)));
   }
 
+  @InTurn(InTurn.EACH_CASE)
   @ParameterizedTest(name = "{0}, endless {1}")
   @MethodSource("everyKindOfTrack")
   void rapidArrowsAddUp(Direction direction, boolean endless, Api api, Chromium.Open chromium) {
@@ -267,6 +270,7 @@ class GestureJourney {
     noJumps(frames(page), 4 * PITCH);
   }
 
+  @InTurn(InTurn.EACH_CASE)
   @ParameterizedTest(name = "{0}, endless {1}")
   @MethodSource("everyKindOfTrack")
   void aTrackWithAnEndGivesWayBeyondItAndComesBackAnEndlessOneGoesRound(

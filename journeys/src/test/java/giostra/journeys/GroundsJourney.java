@@ -149,6 +149,7 @@ class GroundsJourney {
   }
 
   /** Of patches all over any part of the picture has the same colours. */
+  @InTurn(0)
   @ParameterizedTest
   @ValueSource(strings = {"cover", "pattern"})
   void theContrastIsThatOfThePixels(String fit, Api api, Page page) throws IOException {
@@ -299,6 +300,7 @@ class GroundsJourney {
   }
 
   /** A shadow is whole at the ends of its track where cards are as far apart as it reaches. */
+  @InTurn(1)
   @Test
   void aShadowIsWholeAtTheEndsOfItsTrack(Api api, Chromium.Open chromium) throws IOException {
     String site = api.newSite("Shadows");

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.page.Document;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -39,6 +40,7 @@ class HeightsJourney {
             : Stream.of());
   }
 
+  @InTurn(1)
   @ParameterizedTest(name = "{0} at {1}")
   @MethodSource("subjects")
   void heightsAreThosePredicted(String subject, double zoom, Api api, Chromium.Open chromium) {

@@ -18,23 +18,18 @@ import giostra.core.piece.video.Video;
 import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.regex.Pattern;
-import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
 /** The media of a site: brought in, described, found, replaced and taken out. */
 @ExtendWith({Giostra.class, Chromium.class})
 class LibraryJourney {
-  private static FilePayload picture(String name, int width, int height) throws IOException {
-    var out = new ByteArrayOutputStream();
-    ImageIO.write(new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB), "png", out);
-    return new FilePayload(name, "image/png", out.toByteArray());
+  private static FilePayload picture(String name, int width, int height) {
+    return new FilePayload(name, "image/png", MadePicture.png(width, height));
   }
 
   private static Locator tile(Page page, String name) {

@@ -12,6 +12,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Gridded;
 import giostra.core.page.Piece;
 import giostra.core.page.Tracked;
+import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
@@ -30,6 +31,7 @@ import tools.jackson.databind.JsonNode;
 class NestedGeometryJourney {
   private static final double HAIR = 1 / 64.0 + .03;
 
+  @InTurn(InTurn.EACH_CASE)
   @ParameterizedTest
   @ValueSource(strings = {"ltr", "rtl"})
   void itemsAreAsWideAsComputed(String direction, Api api, Chromium.Open chromium) {

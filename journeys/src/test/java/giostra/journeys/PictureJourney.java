@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.LoadState;
 import com.microsoft.playwright.options.ScreenshotType;
 import giostra.core.fit.Crop;
 import giostra.core.fit.Crop.Fit;
@@ -19,6 +20,7 @@ import giostra.core.page.Section;
 import giostra.core.page.TrackSettings;
 import giostra.core.piece.carousel.Carousel;
 import giostra.core.piece.carousel.CarouselSettings;
+import giostra.core.testing.InTurn;
 import giostra.core.value.Focus;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -54,6 +56,7 @@ class PictureJourney {
    * mean on, so that one may be short of the screen by a factor of at most the root of two for a
    * rung of two. Reference: Debian's Chromium; its rule for the mean is from memory.
    */
+  @InTurn(InTurn.EACH_CASE)
   @ParameterizedTest(name = "{0} px at {1}")
   @CsvSource({
     "320, 1", "390, 1", "768, 1", "1024, 1", "1440, 1", "1920, 1",
@@ -80,6 +83,9 @@ class PictureJourney {
     fetched.clear();
     twice.clear();
     page.navigate(api.at(Api.LIVE_DEMO));
+    // An image shows its file of before until another one is there: it is asked when all are.
+    Js.ask(page, SHOWN, null);
+    page.waitForLoadState(LoadState.NETWORKIDLE);
     JsonNode shown = Js.ask(page, SHOWN, null);
     var wrong = new ArrayList<String>();
     var needless = new HashSet<>(fetched);
@@ -122,7 +128,7 @@ class PictureJourney {
     assertThat(shown.size()).isGreaterThan(20);
     assertThat(wrong).isEmpty();
     assertThat(twice).as("fetched twice").isEmpty();
-    assertThat(needless).as("fetched and not shown").isEmpty();
+    assertThat(needless).as("fetched and not shown, of %s", shown).isEmpty();
   }
 
   /** Every picture that is drawn: how wide, from which file, and what its sizes say. */

@@ -47,6 +47,7 @@ class ProveJourney {
         .doubleValue();
   }
 
+  @InTurn(1)
   @Test
   void whatIsFoundIsLookedAtAndMendedByAWayThatWasTried(Api api, Chromium.Open chromium) {
     String id = page(api);

@@ -134,6 +134,7 @@ class SessionJourney {
     assertThat(document).doesNotContain("36px");
   }
 
+  @InTurn(0)
   @Test
   void anUndoWhoseAnswerWasLostHappensOnce(Api api, Chromium.Open chromium) {
     String id = api.newPage(Subject.document());

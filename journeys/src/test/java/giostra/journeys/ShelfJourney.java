@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import giostra.core.page.Edit;
+import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
@@ -32,6 +33,7 @@ class ShelfJourney {
     assertThat(dialog(page)).hasCount(0);
   }
 
+  @InTurn(1)
   @Test
   void pagesAndSitesAreNamedCopiedMovedPutAwayAndBroughtBack(Api api, Page page) {
     String mark = Long.toString(System.nanoTime(), 36);

@@ -79,6 +79,7 @@ class ShipJourney {
     assertThat(missing).isZero();
   }
 
+  @InTurn(1)
   @ParameterizedTest
   @ValueSource(ints = {390, 1280})
   void withoutScriptTracksScrollAndSnapAtTheEnginesStops(
@@ -130,6 +131,7 @@ class ShipJourney {
     assertThat(overflows).hasSizeGreaterThan(2).allMatch(each -> each.asString().contains("auto"));
   }
 
+  @InTurn(InTurn.EACH_CASE)
   @ParameterizedTest
   @CsvSource({"360, ltr", "768, ltr", "1280, ltr", "390, rtl", "1280, rtl", "1440, rtl"})
   void nothingShiftsOnLoad(int width, String direction, Api api, Chromium.Open chromium) {
@@ -225,6 +227,7 @@ class ShipJourney {
   }
 
   /** What is different from the release before, value by value, and since the last. */
+  @InTurn(0)
   @Test
   void whatIsDifferentFromTheReleaseBeforeIsListed(Api api, Page page) {
     String id = api.copyOfDemo() + "-evenings-at-velluta";

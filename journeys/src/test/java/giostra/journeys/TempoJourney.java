@@ -17,6 +17,7 @@ import giostra.core.tempo.Trace.Stretch;
 import giostra.core.tempo.Visit;
 import giostra.core.tempo.Visit.Act;
 import giostra.core.tempo.Visit.Deed;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.core.testing.Scores;
 import giostra.server.testing.Api;
@@ -80,6 +81,7 @@ class TempoJourney {
     return Edits.apply(Subjects.page("slider", ids), edits).document();
   }
 
+  @InTurn(2)
   @Test
   void whatItDoesAndWhenIsWhatTheTraceSays(Api api, Chromium.Open chromium) {
     int count = Runs.of(8, 60);

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
 import giostra.core.page.Document;
+import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.nio.charset.StandardCharsets;
@@ -18,12 +19,13 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith({Giostra.class, Chromium.class})
 class TokensJourney {
   private static void choose(Page page, String file) {
-    page.getByLabel("A file of design tokens")
+    page.getByLabel("Tokens from a file")
         .setInputFiles(
             new FilePayload(
                 "house.tokens.json", "application/json", file.getBytes(StandardCharsets.UTF_8)));
   }
 
+  @InTurn(2)
   @Test
   void twoColoursAreChangedElsewhereAndTakenBack(Api api, Page page) throws Exception {
     Document demo = api.document(Api.DEMO);

@@ -20,6 +20,7 @@ import giostra.core.piece.accordion.Accordion;
 import giostra.core.piece.slider.Slider;
 import giostra.core.piece.video.Video;
 import giostra.core.piece.video.VideoSettings;
+import giostra.core.testing.InTurn;
 import giostra.core.value.Length;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -309,6 +310,7 @@ class VideoJourney {
         .isEqualTo("At ten past nine the bud gives way.");
   }
 
+  @InTurn(0)
   @Test
   void thePosterIsTheFrameThatWasPicked(Api api, Page page, @TempDir Path folder)
       throws IOException, InterruptedException {

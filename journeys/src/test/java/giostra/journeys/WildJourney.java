@@ -18,6 +18,7 @@ import giostra.core.page.Tracked;
 import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Sweep;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -82,6 +83,7 @@ class WildJourney {
   private long high;
   private double highEqual;
 
+  @InTurn(0)
   @Test
   void whatIsShownIsWhatWasComputed(Api api, Chromium.Open chromium) {
     PictureSizes pictures = Heightened.sizes(api);

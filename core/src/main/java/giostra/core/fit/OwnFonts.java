@@ -9,6 +9,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 
@@ -26,7 +27,8 @@ public final class OwnFonts {
   /** Files that have a place in memory, as bytes, so that what is not there is forgotten too. */
   private static final int LEAST = 4096;
 
-  private static volatile Function<String, Optional<byte[]>> source = _ -> Optional.empty();
+  private static final List<Function<String, Optional<byte[]>>> SOURCES =
+      new CopyOnWriteArrayList<>();
 
   private static final LoadingCache<String, Held> HELD =
       Caffeine.newBuilder()
@@ -36,10 +38,20 @@ public final class OwnFonts {
 
   private OwnFonts() {}
 
-  /** Where the bytes of a file are asked for by its id, whatever site has it. */
-  public static void from(Function<String, Optional<byte[]>> files) {
-    source = files;
+  /** What is asked for files, until it is closed. */
+  public interface Source extends AutoCloseable {
+    @Override
+    void close();
+  }
+
+  /** Where the bytes of a file are asked for by its id, whatever site has it, besides others. */
+  public static Source from(Function<String, Optional<byte[]>> files) {
+    SOURCES.add(files);
     HELD.invalidateAll();
+    return () -> {
+      SOURCES.remove(files);
+      HELD.invalidateAll();
+    };
   }
 
   /** A file with that id came or went: what was measured with it is forgotten. */
@@ -160,7 +172,8 @@ public final class OwnFonts {
 
   private static Held read(String id) {
     try {
-      Optional<byte[]> bytes = id.isEmpty() ? Optional.empty() : source.apply(id);
+      Optional<byte[]> bytes =
+          SOURCES.stream().flatMap(source -> source.apply(id).stream()).findFirst();
       return bytes
           .map(each -> {
             byte[] plain = FontFile.plain(each);

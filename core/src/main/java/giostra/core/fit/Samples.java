@@ -83,50 +83,6 @@ public final class Samples {
   }
 
   /**
-   * The same in fewer cells, each the mean of some: what is left where a px shows several.
-   *
-   * @param across how many lie side by side in one, at least 1
-   * @param down how many lie over each other in one, at least 1
-   */
-  public Samples coarser(int across, int down) {
-    int wide = Math.ceilDiv(this.across, across);
-    int high = Math.ceilDiv(this.down, down);
-    var mean = new int[wide * high];
-    for (int y = 0; y < high; y++) {
-      for (int x = 0; x < wide; x++) {
-        mean[y * wide + x] = mean(x * across, y * down, across, down);
-      }
-    }
-    return new Samples(wide, high, mean);
-  }
-
-  private int mean(int fromX, int fromY, int wide, int high) {
-    long alpha = 0;
-    long red = 0;
-    long green = 0;
-    long blue = 0;
-    int count = 0;
-    for (int y = fromY; y < Math.min(down, fromY + high); y++) {
-      for (int x = fromX; x < Math.min(across, fromX + wide); x++) {
-        int cell = at(x, y);
-        int solid = cell >>> 24;
-        alpha += solid;
-        red += (long) solid * (cell >> 16 & 255);
-        green += (long) solid * (cell >> 8 & 255);
-        blue += (long) solid * (cell & 255);
-        count++;
-      }
-    }
-    if (alpha == 0) {
-      return 0;
-    }
-    return (int) (alpha / count) << 24
-        | (int) (red / alpha) << 16
-        | (int) (green / alpha) << 8
-        | (int) (blue / alpha);
-  }
-
-  /**
    * Its main colours, those that most of it has first: its cells parted by nearness in OKLab, from
    * places as far apart as there are (k-means). Fewer where it has fewer; of what cannot be seen
    * none.

@@ -355,6 +355,11 @@ public final class ProofSheet {
       case CROWDED -> "too many quotations in view";
       case EMPTY -> "items with nothing in them";
       case SAME_WORDS -> "buttons that say the same and lead elsewhere";
+      case UNTOLD -> "pictures without words for who does not see them";
+      case UNEVEN -> "what stands side by side and is not equally high";
+      case NOWHERE -> "links to places that are not there";
+      case SAME_ANCHOR -> "places that are called the same";
+      case SKIPPED_LEVEL -> "headings that skip a level";
       case LONE_LAST -> "one item alone in the last row";
       case CLOSE -> "texts about to take another line";
       case EDGE_OVER -> "edges of sections over their neighbour";

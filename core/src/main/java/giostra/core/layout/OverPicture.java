@@ -91,12 +91,17 @@ public record OverPicture(
     }
     Crop.Fit laid = fit == GroundFit.CONTAIN ? Crop.Fit.CONTAIN : Crop.Fit.COVER;
     var crop = new Crop(width, height, size.width(), size.height(), laid, seen.focus());
-    var picture = new Laid(crop.left(), crop.top(), crop.scale());
-    once(legible, ink, on, seen.samples(), picture);
+    double drawn = crop.scale();
+    once(
+        legible,
+        ink,
+        on,
+        seen.samples(),
+        new Laid(crop.left(), crop.top(), size.width() * drawn, size.height() * drawn));
     double wholly = (on.right - on.left) * (on.bottom - on.top);
     double covered =
-        common(on.left, on.right, crop.left(), crop.left() + size.width() * crop.scale())
-            * common(on.top, on.bottom, crop.top(), crop.top() + size.height() * crop.scale());
+        common(on.left, on.right, crop.left(), crop.left() + size.width() * drawn)
+            * common(on.top, on.bottom, crop.top(), crop.top() + size.height() * drawn);
     // Beside a picture that stands whole there is the ground of its box.
     if (covered < wholly - 0.5) {
       int veil = overlay.at((on.left + on.right) / 2, (on.top + on.bottom) / 2);
@@ -109,16 +114,16 @@ public record OverPicture(
   /** A stretch of the box, px from its left and its top. */
   private record Box(double left, double top, double right, double bottom) {}
 
-  /** Where a picture lies in the box, px, and how large: screen px for one of its own. */
-  private record Laid(double left, double top, double scale) {}
+  /** Where a picture lies in the box and how large it is there, px. */
+  private record Laid(double left, double top, double wide, double high) {}
 
   /**
    * All that lies under words of a picture that is laid again and again, from where its focal point
    * has the first. Source: CSS Backgrounds 3, "background-repeat" and "background-position".
    */
   private void pattern(Legible legible, Colour ink, Box on) {
-    double scale = tile / size.width();
-    double tall = size.height() * scale;
+    // Chromium lays tiles of whole px, from measuring; so that each begins on one.
+    double tall = Math.max(1, Math.round(size.height() * tile / size.width()));
     double startX = (width - tile) * seen.focus().x() / 100;
     double startY = (height - tall) * seen.focus().y() / 100;
     int fromX = (int) Math.floor((on.left - startX) / tile);
@@ -126,15 +131,16 @@ public record OverPicture(
     int toX = (int) Math.ceil((on.right - startX) / tile);
     int toY = (int) Math.ceil((on.bottom - startY) / tall);
     double all = (double) (toX - fromX) * (toY - fromY);
-    Samples whole = seen.samples();
-    // What is smaller than a px is not seen by itself.
-    Samples samples =
-        whole.coarser(
-            (int) Math.max(1, whole.across() / tile), (int) Math.max(1, whole.down() / tall));
+    Samples samples = seen.samples();
     int step = (int) Math.max(1, Math.ceil(Math.sqrt(all / MOST_TILES)));
     for (int row = fromY; row < toY; row += step) {
       for (int at = fromX; at < toX; at += step) {
-        once(legible, ink, on, samples, new Laid(startX + at * tile, startY + row * tall, scale));
+        once(
+            legible,
+            ink,
+            on,
+            samples,
+            new Laid(startX + at * tile, startY + row * tall, tile, tall));
       }
     }
   }
@@ -144,8 +150,8 @@ public record OverPicture(
   }
 
   private void once(Legible legible, Colour ink, Box on, Samples samples, Laid picture) {
-    double cellWide = size.width() * picture.scale / samples.across();
-    double cellHigh = size.height() * picture.scale / samples.down();
+    double cellWide = picture.wide / samples.across();
+    double cellHigh = picture.high / samples.down();
     int ground = ground();
     int lastColumn = column(on.right, picture.left, cellWide, samples.across());
     int lastRow = column(on.bottom, picture.top, cellHigh, samples.down());

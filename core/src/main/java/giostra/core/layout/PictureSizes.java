@@ -43,6 +43,13 @@ public interface PictureSizes {
     return Optional.empty();
   }
 
+  /**
+   * Whether nobody has said of the picture with that id what is on it, nor that it is decoration.
+   */
+  default boolean untold(String id) {
+    return false;
+  }
+
   /** The size of the picture with that id. */
   Optional<Size> find(String id);
 }

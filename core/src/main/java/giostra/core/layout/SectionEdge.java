@@ -2,7 +2,6 @@ package giostra.core.layout;
 
 import giostra.core.band.Band;
 import giostra.core.page.Document;
-import giostra.core.page.PageSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.value.EdgeShape;
@@ -73,8 +72,7 @@ public record SectionEdge(List<EdgeShape.Point> profile, Length height) {
     }
     EdgeShape shape = Resolution.value(document, section, side.shape, band);
     boolean mirrored = Resolution.value(document, section, side.mirrored, band);
-    boolean fromRight =
-        document.page().values().get(PageSettings.DIRECTION) == PageSettings.Direction.RTL;
+    boolean fromRight = document.mirrored();
     // It begins where lines begin.
     return new SectionEdge(mirrored != fromRight ? shape.mirrored() : shape.profile(), height);
   }

@@ -10,7 +10,6 @@ import giostra.core.look.Property;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
-import giostra.core.page.PageSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.value.Length;
@@ -45,8 +44,7 @@ public final class SectionFlow {
     this.blocks = new BlockFlows(document, band, pictures, scrollbar);
     this.above = blocks.value(section, SectionSettings.SPACE_ABOVE).constantPx();
     this.below = blocks.value(section, SectionSettings.SPACE_BELOW).constantPx();
-    this.mirrored =
-        document.page().values().get(PageSettings.DIRECTION) == PageSettings.Direction.RTL;
+    this.mirrored = document.mirrored();
     for (Block block : section.blocks()) {
       if (blocks.shows(block)) {
         double gap = stack.isEmpty() ? 0 : blocks.part(block, PageParts.BLOCK).px(Property.ABOVE);

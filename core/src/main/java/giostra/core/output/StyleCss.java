@@ -19,7 +19,6 @@ import giostra.core.page.Look;
 import giostra.core.page.Node;
 import giostra.core.page.NodeType;
 import giostra.core.page.Page;
-import giostra.core.page.PageSettings;
 import giostra.core.page.PartsShown;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
@@ -71,8 +70,7 @@ final class StyleCss {
     this.css = css;
     this.hover = hover;
     this.files = files;
-    this.mirrored =
-        document.page().values().get(PageSettings.DIRECTION) == PageSettings.Direction.RTL;
+    this.mirrored = document.mirrored();
   }
 
   /**

@@ -84,6 +84,11 @@ public final class Document {
     return page;
   }
 
+  /** Whether one reads from right to left. */
+  public boolean mirrored() {
+    return page.values().get(PageSettings.DIRECTION) == PageSettings.Direction.RTL;
+  }
+
   @Override
   public boolean equals(@Nullable Object other) {
     return other instanceof Document that && site.equals(that.site) && page.equals(that.page);

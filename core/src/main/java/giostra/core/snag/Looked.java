@@ -18,6 +18,8 @@ public final class Looked {
     private final PictureSizes pictures;
     private final double scrollbar;
     private @Nullable Outline outline;
+    private @Nullable Anchors anchors;
+    private @Nullable Buttons buttons;
 
     /**
      * @param scrollbar how wide it is, in px
@@ -33,6 +35,20 @@ public final class Looked {
         outline = Outline.of(document);
       }
       return outline;
+    }
+
+    Anchors anchors() {
+      if (anchors == null) {
+        anchors = new Anchors(document);
+      }
+      return anchors;
+    }
+
+    Buttons buttons() {
+      if (buttons == null) {
+        buttons = new Buttons(document);
+      }
+      return buttons;
     }
   }
 
@@ -73,6 +89,16 @@ public final class Looked {
   /** The levels of headings. */
   public Outline outline() {
     return on.outline();
+  }
+
+  /** What on the page can be led to. */
+  Anchors anchors() {
+    return on.anchors();
+  }
+
+  /** The buttons of the page. */
+  Buttons buttons() {
+    return on.buttons();
   }
 
   /** How high everything in a piece is. */

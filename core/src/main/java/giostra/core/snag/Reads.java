@@ -31,6 +31,10 @@ public enum Reads {
   NEIGHBOURS(Reads::neighbours),
   /** The levels of headings, which follow from what stands before. */
   HEADINGS(Reads::headings),
+  /** What on the page can be led to by its name. */
+  ANCHORS(at -> at.anchors().key(at.node())),
+  /** What the buttons of the page are called, and where they lead. */
+  BUTTONS(at -> at.node() instanceof Piece piece ? at.buttons().key(piece) : List.of()),
   /** How large pictures are. */
   PICTURES(Looked::pictures),
   /** How wide the scrollbar is. */
@@ -49,10 +53,19 @@ public enum Reads {
 
   private static Object headings(Looked at) {
     return switch (at.node()) {
-      case Piece piece -> at.outline().title(piece);
+      case Piece piece ->
+          Document.walk(piece)
+              .map(node ->
+                  node instanceof Piece each
+                      ? at.outline().title(each)
+                      : at.outline().skips(node.id()).orElse(0))
+              .toList();
       case Section section ->
           Document.walk(section)
-              .map(node -> node instanceof Piece piece ? at.outline().title(piece) : 0)
+              .map(node ->
+                  node instanceof Piece piece
+                      ? at.outline().title(piece)
+                      : at.outline().skips(node.id()).orElse(0))
               .toList();
       default -> 0;
     };

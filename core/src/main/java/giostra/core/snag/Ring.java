@@ -14,17 +14,18 @@ import giostra.core.page.Section;
 import giostra.core.value.Around;
 import giostra.core.value.Colour;
 import giostra.core.value.Ink;
-import giostra.core.value.Length;
 import giostra.core.value.ToneColour;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 
 /**
  * A focus ring that is not there, or can hardly be told from what it lies on: who comes with the
  * keyboard does not see where they are. Sources: WCAG 2.2, 2.4.7 "Focus Visible", failure F78
  * "styling element outlines and borders in a way that removes or renders non-visible the visual
- * focus indicator"; 1.4.11 "Non-text Contrast". What lies under slides' words is asked elsewhere.
+ * focus indicator"; 1.4.11 "Non-text Contrast". It is asked of the ground of its section, not of
+ * pictures.
  */
 final class Ring {
   private static final Part PART = PageParts.FOCUS;
@@ -32,6 +33,10 @@ final class Ring {
 
   /** Less than that a screen of one px to a px of CSS may leave out. */
   private static final double LEAST = 1;
+
+  /** As wide as it is at first. */
+  private static final Around USUAL =
+      Objects.requireNonNull(PART.initially(Property.BORDER, State.REST));
 
   private Ring() {}
 
@@ -63,8 +68,8 @@ final class Ring {
                 .withFixes(
                     List.of(
                         Snag.Fix.of(
-                            Said.of("ring-there", "px", 3),
-                            set(section, band, Property.BORDER, Around.all(Length.px(3)).css())))));
+                            Said.of("ring-there", "px", USUAL.first().constantPx()),
+                            set(section, band, Property.BORDER, USUAL.css())))));
   }
 
   private static Optional<Snag> faint(Section section, Band band, Scope scope, Tone tone) {

@@ -1,7 +1,9 @@
 package giostra.core.snag;
 
+import static giostra.core.snag.Reads.ANCHORS;
 import static giostra.core.snag.Reads.AROUND;
 import static giostra.core.snag.Reads.BANDS;
+import static giostra.core.snag.Reads.BUTTONS;
 import static giostra.core.snag.Reads.HEADINGS;
 import static giostra.core.snag.Reads.LANGUAGE;
 import static giostra.core.snag.Reads.NEIGHBOURS;
@@ -74,7 +76,17 @@ public enum Rule {
   /** An item, or a panel, in which there is nothing. */
   EMPTY(HURTS, Empty::check, BANDS),
   /** Buttons that say the same and lead elsewhere. */
-  SAME_WORDS(HINT, SameWords::check, BANDS),
+  SAME_WORDS(HINT, SameWords::check, BANDS, BUTTONS),
+  /** A picture of which nobody has said what is on it. */
+  UNTOLD(BREAKS, Untold::check, BANDS, PICTURES),
+  /** What stands side by side and is not equally high. */
+  UNEVEN(HINT, UnevenHeights::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
+  /** A link to a place on the page that is not there. */
+  NOWHERE(BREAKS, Nowhere::check, BANDS, AROUND, ANCHORS),
+  /** A place that is called as another is. */
+  SAME_ANCHOR(BREAKS, SameAnchor::check, ANCHORS),
+  /** A heading with a level missing before it. */
+  SKIPPED_LEVEL(HURTS, SkippedLevel::check, HEADINGS),
   /** One item by itself in the last row. */
   LONE_LAST(HINT, LoneLast::check, BANDS, SITE, AROUND, SCROLLBAR),
   /** A text so close to another number of lines that other systems may set it in that. */

@@ -2,64 +2,73 @@ package giostra.core.snag;
 
 import giostra.core.page.Edit;
 import giostra.core.page.Fields;
-import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Piece;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import giostra.core.snag.Buttons.Button;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /**
- * Buttons of a piece that say the same and lead elsewhere: who hears them one after the other, out
- * of their places, cannot tell them apart. Source: WCAG 2.2, 2.4.9, "Link Purpose (Link Only)". Its
- * way out keeps the words at the beginning of the name (2.5.3, "Label in Name").
+ * Buttons that say the same and lead elsewhere, in a piece or on its page: who hears them one after
+ * the other, out of their places, cannot tell them apart. Source: WCAG 2.2, 2.4.9, "Link Purpose
+ * (Link Only)". Its way out keeps the words at the beginning of the name (2.5.3, "Label in Name").
  */
 final class SameWords {
   private SameWords() {}
-
-  private record Button(Item item, Fields.Pressed pressed) {
-    /** What it is called by those who do not see it. */
-    String name() {
-      String label = pressed.link().label();
-      return label.isEmpty() ? pressed.words() : label;
-    }
-
-    String address() {
-      return pressed.link().address();
-    }
-  }
 
   static List<Snag> check(Looked at) {
     if (!(at.node() instanceof Piece piece)) {
       return List.of();
     }
-    Map<String, List<Button>> byName = new LinkedHashMap<>();
-    for (Item item : piece.onShow()) {
-      for (Fields.Pressed pressed : Fields.buttons(piece, item)) {
-        var button = new Button(item, pressed);
-        byName
-            .computeIfAbsent(button.name().strip().toLowerCase(Locale.ROOT), _ -> new ArrayList<>())
-            .add(button);
-      }
+    return Buttons.byName(piece).values().stream().flatMap(all -> of(at, piece, all)).toList();
+  }
+
+  private static Stream<Snag> of(Looked at, Piece piece, List<Button> all) {
+    if (all.stream().map(Button::address).distinct().count() > 1) {
+      return Stream.of(found(at, piece, all));
     }
-    return byName.values().stream()
-        .filter(all -> all.stream().map(Button::address).distinct().count() > 1)
-        .map(all -> found(at, piece, all))
-        .toList();
+    // What is there first keeps its words.
+    Map.Entry<String, Piece> first =
+        at.buttons().places(all.getFirst()).entrySet().stream().findFirst().orElse(null);
+    return first == null || first.getKey().equals(all.getFirst().address())
+        ? Stream.of()
+        : Stream.of(elsewhere(at, piece, all, first.getValue()));
+  }
+
+  private static Snag elsewhere(Looked at, Piece piece, List<Button> all, Piece other) {
+    return named(
+        Snag.of(
+                Rule.SAME_WORDS,
+                piece.id(),
+                Extent.always(at.document()),
+                Said.of(
+                    "same-words-elsewhere",
+                    "words",
+                    all.getFirst().name(),
+                    "other",
+                    Fields.called(other)))
+            .of(all.getFirst().item().id()),
+        piece,
+        all);
   }
 
   private static Snag found(Looked at, Piece piece, List<Button> all) {
     long places = all.stream().map(Button::address).distinct().count();
     Button first = all.getFirst();
-    Snag snag =
+    return named(
         Snag.of(
                 Rule.SAME_WORDS,
                 piece.id(),
                 Extent.always(at.document()),
                 Said.of("same-words", "words", first.name(), "n", places))
-            .of(first.item().id());
+            .of(first.item().id()),
+        piece,
+        all);
+  }
+
+  /** With the way out to add to what each is called what its item is called. */
+  private static Snag named(Snag snag, Piece piece, List<Button> all) {
     List<String> headings =
         all.stream()
             .map(each -> Fields.shown(piece, each.item(), ItemSettings.HEADING).strip())

@@ -37,6 +37,7 @@ import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import giostra.core.snag.ToneContrast;
+import giostra.core.testing.InTurn;
 import giostra.core.value.Around;
 import giostra.core.value.Ink;
 import giostra.core.value.Length;
@@ -78,6 +79,7 @@ class WardrobeTest {
   }
 
   /** Source: WCAG 2.2, 1.4.3 and 1.4.11. */
+  @InTurn(2)
   @ParameterizedTest
   @MethodSource("shipped")
   void whatShipsCanBeReadInEveryToneAndState(ShippedLooks.Shipped look) {
@@ -294,6 +296,7 @@ class WardrobeTest {
   }
 
   /** Source: WCAG 2.2, 1.4.3 and 1.4.11. */
+  @InTurn(0)
   @ParameterizedTest
   @MethodSource("dresses")
   void aWholeDressIsWornByAllAndCanBeRead(WholeDress dress) {

@@ -19,7 +19,9 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Random;
 import java.util.TreeMap;
+import java.util.function.Function;
 import java.util.zip.DeflaterOutputStream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -45,9 +47,19 @@ class FontFileTest {
     }
   }
 
+  private OwnFonts.@Nullable Source files;
+
+  /** What fonts are asked for in place of what a test asked before. */
+  private void asked(Function<String, Optional<byte[]>> source) {
+    nothingIsLeft();
+    files = OwnFonts.from(source);
+  }
+
   @AfterEach
   void nothingIsLeft() {
-    OwnFonts.from(_ -> Optional.empty());
+    if (files != null) {
+      files.close();
+    }
   }
 
   @ParameterizedTest
@@ -134,7 +146,7 @@ class FontFileTest {
   @Test
   void ownLettersAreAsWideAsTheSameThatShip() throws IOException {
     byte[] packed = packed("oswald-latin-wght-normal");
-    OwnFonts.from(id -> id.equals("brand-1") ? Optional.of(packed) : Optional.empty());
+    asked(id -> id.equals("brand-1") ? Optional.of(packed) : Optional.empty());
     String own = OwnFonts.family(List.of("brand-1"));
     for (int weight : new int[] {200, 400, 555, 700, 900}) {
       for (String text : List.of("Evenings at Velluta", "AVATAR To, fi 1234", "“Quoted” – dash")) {
@@ -152,7 +164,7 @@ class FontFileTest {
   void whatComesLaterIsMeasured() throws IOException {
     byte[] packed = packed("oswald-latin-wght-normal");
     var there = new TreeMap<String, byte[]>();
-    OwnFonts.from(id -> Optional.ofNullable(there.get(id)));
+    asked(id -> Optional.ofNullable(there.get(id)));
     String own = OwnFonts.family(List.of("later"));
     assertThat(Face.is(own)).isFalse();
     there.put("later", packed);
@@ -217,7 +229,7 @@ class FontFileTest {
       byte[] cut = round % 5 == 0 ? Arrays.copyOf(broken, random.nextInt(whole.length)) : broken;
       try {
         FontFile.read(cut);
-        OwnFonts.from(_ -> Optional.of(cut));
+        asked(_ -> Optional.of(cut));
         String family = OwnFonts.family(List.of("broken"));
         assertThat(Face.is(family)).isTrue();
         assertThat(Face.of(family, 500).width("שלום Evenings", 20, 0)).isFinite();

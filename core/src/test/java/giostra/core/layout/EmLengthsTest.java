@@ -21,6 +21,7 @@ import giostra.core.page.Site;
 import giostra.core.page.Starters;
 import giostra.core.piece.tabs.Tabs;
 import giostra.core.snag.Snags;
+import giostra.core.testing.InTurn;
 import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import giostra.core.value.ToggleKind;
@@ -47,6 +48,7 @@ class EmLengthsTest {
     }
   }
 
+  @InTurn(1)
   @ParameterizedTest
   @MethodSource("starters")
   void everyLengthOfEveryPartIsReadInEm(Arguments of) {

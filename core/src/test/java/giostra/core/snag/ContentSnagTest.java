@@ -18,6 +18,7 @@ import giostra.core.page.Site;
 import giostra.core.testing.Demo;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -45,7 +46,7 @@ class ContentSnagTest {
   @Test
   void theDemoHasNoneOfThem() {
     for (Piece piece : demo.pieces()) {
-      for (Rule rule : List.of(Rule.EMPTY, Rule.SAME_WORDS, Rule.LONE_LAST)) {
+      for (Rule rule : List.of(Rule.EMPTY, Rule.SAME_WORDS, Rule.LONE_LAST, Rule.UNEVEN)) {
         assertThat(found(rule, demo, piece.id())).as(piece.id()).isEmpty();
       }
     }
@@ -155,5 +156,85 @@ class ContentSnagTest {
       laid = Edits.apply(laid, new Edit.SetValue("figures", "lastRow", band, "stretch")).document();
     }
     assertThat(found(Rule.LONE_LAST, laid, "figures")).isEmpty();
+  }
+
+  /** Pictures of one size, of which one has no words. */
+  private static PictureSizes without(String words) {
+    return new PictureSizes() {
+      @Override
+      public Optional<Size> find(String id) {
+        return Optional.of(new Size(1200, 800));
+      }
+
+      @Override
+      public boolean untold(String id) {
+        return id.equals(words);
+      }
+    };
+  }
+
+  private static List<Snag> untold(Document document, String words) {
+    return Snags.of(document, without(words), 0).stream()
+        .filter(snag -> snag.rule() == Rule.UNTOLD)
+        .toList();
+  }
+
+  /** Source: WCAG 2.2, 1.1.1; F65 and F38. */
+  @Test
+  void aPictureWithoutWordsIsFoundWhereverItShows() {
+    Document shown =
+        with(
+            with(with(demo, "house-1", "picture", "bare"), "plant-fern", "backPicture", "bare"),
+            "idea-picture",
+            "picture",
+            "bare");
+    assertThat(untold(shown, "bare"))
+        .extracting(Snag::item)
+        .containsExactly("idea-picture", "house-1", "plant-fern");
+    Document said =
+        with(with(shown, "house-1", "alt", "Lamps"), "idea-picture", "alt", "A long walk");
+    // What is said of a box is said of its front.
+    assertThat(untold(with(said, "plant-fern", "alt", "A fern"), "bare"))
+        .extracting(Snag::item)
+        .containsExactly("plant-fern");
+    assertThat(untold(with(shown, "houses", "fieldsOff", "picture"), "bare")).hasSize(2);
+    assertThat(untold(with(shown, "house-1", "hidden", true), "bare")).hasSize(2);
+    assertThat(untold(demo, "bare")).isEmpty();
+  }
+
+  /** Cards of which one has forty words more than the others: a line of 24 px and more. */
+  @Test
+  void whatIsNotEquallyHighIsFoundWhereItStandsSideBySide() {
+    Document own = demo;
+    for (String band : List.of("phone", "tablet", "desktop")) {
+      own = Edits.apply(own, new Edit.SetValue("houses", "heights", band, "own")).document();
+    }
+    own = with(own, "house-1", "text", "The doors are open from dusk. ".repeat(9));
+    List<Snag> found = found(Rule.UNEVEN, own, "houses");
+    // On a phone one card is in view by itself.
+    assertThat(found)
+        .extracting(snag -> snag.extent().widths().band())
+        .containsExactly("tablet", "desktop");
+    outs(own, found.getLast(), "make them equally high");
+    assertThat(found(Rule.UNEVEN, demo, "houses")).isEmpty();
+    Document figures = demo;
+    for (String band : List.of("phone", "tablet", "desktop")) {
+      figures =
+          Edits.apply(
+                  figures,
+                  List.of(
+                      new Edit.SetValue("figures", "heights", band, "own"),
+                      new Edit.SetValue("figures", "columns", band, 2.0)))
+              .document();
+    }
+    figures = with(figures, "figure-lamps", "heading", "Lamps of all sizes ".repeat(12).strip());
+    found = found(Rule.UNEVEN, figures, "figures");
+    assertThat(found).hasSize(3);
+    outs(figures, found.getFirst(), "make them equally high");
+    Document one = figures;
+    for (String band : List.of("phone", "tablet", "desktop")) {
+      one = Edits.apply(one, new Edit.SetValue("figures", "columns", band, 1.0)).document();
+    }
+    assertThat(found(Rule.UNEVEN, one, "figures")).isEmpty();
   }
 }

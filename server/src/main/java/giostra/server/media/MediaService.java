@@ -12,6 +12,7 @@ import giostra.core.value.WordsKind;
 import giostra.server.site.Ids;
 import giostra.server.site.SiteRows;
 import giostra.server.web.Gone;
+import jakarta.annotation.PreDestroy;
 import jakarta.persistence.EntityManager;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -19,10 +20,12 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -53,6 +56,7 @@ public class MediaService {
   private final Renditions renditions;
   private final Sampling sampling;
   private final Clock clock;
+  private final OwnFonts.Source fonts;
 
   MediaService(
       MediaRows rows,
@@ -71,7 +75,13 @@ public class MediaService {
     this.sampling = sampling;
     this.blobs = blobs;
     this.clock = clock;
-    OwnFonts.from(this::font);
+    this.fonts = OwnFonts.from(this::font);
+  }
+
+  /** Nothing is asked for fonts any more once the database is gone. */
+  @PreDestroy
+  void close() {
+    fonts.close();
   }
 
   /** The bytes of a font by its id, whatever site has it: the id ends with the hash. */
@@ -584,6 +594,7 @@ public class MediaService {
   public PictureSizes sizes(String siteId) {
     var found = new HashMap<String, PictureSizes.Size>();
     var pictures = new HashMap<String, Pictured>();
+    var untold = new HashSet<String>();
     for (MediaEntity row : rows.findBySiteIdOrderByCreatedAt(siteId)) {
       if (row.width > 0) {
         found.put(row.id, new PictureSizes.Size(row.width, row.height));
@@ -591,8 +602,11 @@ public class MediaService {
       } else if (!row.address.isEmpty()) {
         found.put(row.id, PictureSizes.Size.UNKNOWN);
       }
+      if (row.alt.isEmpty() && !row.decorative) {
+        untold.add(row.id);
+      }
     }
-    return new Sizes(Map.copyOf(found), Map.copyOf(pictures), sampling);
+    return new Sizes(Map.copyOf(found), Map.copyOf(pictures), Set.copyOf(untold), sampling);
   }
 
   /** A picture as a value: what is in it, and which point of it stays in view. */
@@ -612,11 +626,19 @@ public class MediaService {
 
   /** Sizes as a value: equal when all of them are. */
   private record Sizes(
-      Map<String, PictureSizes.Size> byId, Map<String, Pictured> pictures, Sampling sampling)
+      Map<String, PictureSizes.Size> byId,
+      Map<String, Pictured> pictures,
+      Set<String> untold,
+      Sampling sampling)
       implements PictureSizes {
     @Override
     public Optional<Size> find(String id) {
       return Optional.ofNullable(byId.get(id));
+    }
+
+    @Override
+    public boolean untold(String id) {
+      return untold.contains(id);
     }
 
     @Override

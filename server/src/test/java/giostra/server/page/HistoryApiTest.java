@@ -8,6 +8,7 @@ import giostra.core.page.Block;
 import giostra.core.page.Column;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.RandomDocuments;
 import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
@@ -331,6 +332,7 @@ class HistoryApiTest {
   private record Told(String page, int revision, String node) {}
 
   /** Many clients, on two pages of one site, with all else that can be done to it among them. */
+  @InTurn(2)
   @Test
   void whatManyClientsAreToldIsThere(Api api) throws Exception {
     Two two = Two.made(api);

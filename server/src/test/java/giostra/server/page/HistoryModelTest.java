@@ -8,6 +8,7 @@ import giostra.core.page.Block;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.RandomDocuments;
 import giostra.core.testing.Runs;
 import giostra.core.value.Refused;
@@ -152,6 +153,7 @@ class HistoryModelTest {
 
   private static final int TRIES = Runs.of(12, 60, 400);
 
+  @InTurn(1)
   @Property(tries = 400, shrinking = ShrinkingMode.BOUNDED)
   void thePagesAreWhatThePlainModelSays(@ForAll("acts") List<Act> acts) {
     if (tried++ >= TRIES) {

@@ -3,8 +3,6 @@ package giostra.core.piece.slider;
 import giostra.core.anatomy.Tone;
 import giostra.core.band.Band;
 import giostra.core.fit.Crop;
-import giostra.core.fit.Flow;
-import giostra.core.fit.Piecewise;
 import giostra.core.fit.Screen;
 import giostra.core.layout.BlockFlows;
 import giostra.core.layout.OverPicture;
@@ -25,8 +23,6 @@ import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Node;
-import giostra.core.page.PageSettings;
-import giostra.core.page.TrackSettings;
 import giostra.core.piece.slider.SlideFlow.Words;
 import giostra.core.piece.slider.SliderSettings.PictureUse;
 import giostra.core.snag.Extent;
@@ -63,10 +59,7 @@ public final class SlideContrast {
   private final Band band;
   private final BlockFlows blocks;
   private final SlideFlow flow;
-  private final TrackBand track;
-  private final Piecewise slide;
-  private final boolean mirrored;
-  private final List<Flow> all;
+  private final SlideSizes sizes;
 
   private SlideContrast(
       Document document, PictureSizes pictures, double scrollbar, Slider piece, Band band) {
@@ -76,11 +69,8 @@ public final class SlideContrast {
     this.band = band;
     this.blocks = new BlockFlows(document, band, pictures, scrollbar);
     this.flow = new SlideFlow(blocks);
-    this.track = TrackLayout.in(document, piece, band, scrollbar);
-    this.slide = track.itemWidth();
-    this.mirrored =
-        document.page().values().get(PageSettings.DIRECTION) == PageSettings.Direction.RTL;
-    this.all = blocks.shown(piece).stream().map(item -> flow.slide(piece, item)).toList();
+    TrackBand track = TrackLayout.in(document, piece, band, scrollbar);
+    this.sizes = new SlideSizes(track, piece, blocks, flow);
   }
 
   /** All that cannot be read, band by band. */
@@ -157,7 +147,7 @@ public final class SlideContrast {
               ? Resolution.tone(document, piece, band).colour(ink).over(white)
               : white;
       this.boxed = Cascade.value(SliderParts.SLIDE_WORDS, Property.GROUND, State.REST, scope, band);
-      this.standing = flow.standing(piece, item, mirrored);
+      this.standing = flow.standing(piece, item, document.mirrored());
       List<Part> parts =
           standing.in(1000, 1000, new Screen(1000, 1000)).words().stream()
               .map(Words::part)
@@ -173,16 +163,11 @@ public final class SlideContrast {
     /** Where all stands does not depend on the overlay: known of the widths looked at before. */
     private final Map<Integer, Placed> placed = new HashMap<>();
 
-    private record Placed(double wide, double high, SlideFlow.Stood stood) {}
+    private record Placed(SlideSizes.Size slide, SlideFlow.Stood stood) {}
 
     private Placed placed(int width) {
-      var screen = new Screen(width, Screen.USUAL_HEIGHT);
-      double wide = slide.at(width);
-      double high =
-          track.axis() == TrackSettings.Axis.DOWN
-              ? track.trackHeight().constantPx()
-              : Flow.tallest(all).height(wide, screen);
-      return new Placed(wide, high, standing.in(wide, high, screen));
+      SlideSizes.Size slide = sizes.at(width);
+      return new Placed(slide, slide.stood(standing));
     }
 
     @Override
@@ -213,9 +198,9 @@ public final class SlideContrast {
     @Override
     public List<Found> at(int width, Ground overlay) {
       Placed here = placed.computeIfAbsent(width, this::placed);
-      double wide = here.wide();
-      double high = here.high();
-      Words box = here.stood().box();
+      double wide = here.slide.wide();
+      double high = here.slide.high();
+      Words box = here.stood.box();
       var around = new GroundAt(overlay, wide, high, tone::colour);
       var within = new GroundAt(boxed, box.width(), box.height(), tone::colour);
       OverPicture.Veil veil = around::at;
@@ -228,7 +213,7 @@ public final class SlideContrast {
               high,
               under,
               veil.under((x, y) -> within.at(x - box.x(), y - box.y())));
-      List<Words> words = here.stood().words();
+      List<Words> words = here.stood.words();
       return IntStream.range(0, words.size())
           .mapToObj(i -> {
             Words each = words.get(i);

@@ -3,8 +3,6 @@ package giostra.core.piece.slider;
 import giostra.core.anatomy.TrackParts;
 import giostra.core.band.Band;
 import giostra.core.drive.Pacing;
-import giostra.core.fit.Flow;
-import giostra.core.fit.Screen;
 import giostra.core.layout.BlockFlows;
 import giostra.core.layout.PartBox;
 import giostra.core.layout.Resolution;
@@ -18,10 +16,8 @@ import giostra.core.page.DriveSettings.Corner;
 import giostra.core.page.Edit;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
-import giostra.core.page.PageSettings;
 import giostra.core.page.TrackSettings;
 import giostra.core.page.TrackSettings.Arrows;
-import giostra.core.page.TrackSettings.Axis;
 import giostra.core.piece.slider.SliderSettings.PictureUse;
 import giostra.core.snag.Extent;
 import giostra.core.snag.Looked;
@@ -77,7 +73,7 @@ final class SlideCovered {
   private final Pacing pacing;
   private final Map<Item, SlideFlow.Standing> standing = new HashMap<>();
   private final List<Item> items;
-  private final Flow tallest;
+  private final SlideSizes sizes;
   private final boolean mirrored;
   private final double stand;
   private final PartBox hold;
@@ -89,13 +85,12 @@ final class SlideCovered {
     this.track = track;
     this.band = track.band();
     this.pacing = Pacing.of(at.document(), piece, track);
-    this.mirrored =
-        at.document().page().values().get(PageSettings.DIRECTION) == PageSettings.Direction.RTL;
+    this.mirrored = at.document().mirrored();
     var blocks = new BlockFlows(at.document(), band, at.pictures(), at.scrollbar());
     this.hold = blocks.part(piece, TrackParts.HOLD);
     var flow = new SlideFlow(blocks);
     this.items = blocks.shown(piece);
-    this.tallest = Flow.tallest(items.stream().map(item -> flow.slide(piece, item)).toList());
+    this.sizes = new SlideSizes(track, piece, blocks, flow);
     items.stream()
         .filter(item -> !beside(item))
         .forEach(item -> standing.put(item, flow.standing(piece, item, mirrored)));
@@ -124,22 +119,17 @@ final class SlideCovered {
   }
 
   private Shown lay(int width) {
-    var screen = new Screen(width, Screen.USUAL_HEIGHT);
-    double slide = track.itemWidth().at(width);
-    double high =
-        track.axis() == Axis.DOWN
-            ? track.trackHeight().constantPx()
-            : tallest.height(slide, screen);
+    SlideSizes.Size slide = sizes.at(width);
     var all = new HashMap<Item, List<Words>>();
     standing.forEach((item, stands) ->
         all.put(
             item,
-            stands.in(slide, high, screen).words().stream()
+            slide.stood(stands).words().stream()
                 .map(each ->
                     new Words(
                         each.part(), new Box(each.x(), each.y(), each.width(), each.height())))
                 .toList()));
-    return new Shown(slide, high, all);
+    return new Shown(slide.wide(), slide.high(), all);
   }
 
   // --- arrows ----------------------------------------------------------------------------------
