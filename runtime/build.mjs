@@ -5,11 +5,13 @@ import { cpSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { build } from 'esbuild';
-import { facesOf, families, further } from './families.mjs';
+import wawoff2 from 'wawoff2';
+import { facesOf, families, further, printed } from './families.mjs';
 
 const require = createRequire(import.meta.url);
 rmSync('dist', { recursive: true, force: true });
 mkdirSync('dist/fonts', { recursive: true });
+mkdirSync('dist/print', { recursive: true });
 
 await build({
   entryPoints: Object.fromEntries(
@@ -46,6 +48,10 @@ for (const [family, folder] of [...families, ...further]) {
     const hash = createHash('sha256').update(readFileSync(from)).digest('hex').slice(0, 12);
     cpSync(from, join('dist/fonts', `${file}.woff2`));
     fonts.push({ family, file: `${file}.woff2`, hash, weights, unicodeRange: range });
+    if (printed.includes(folder)) {
+      const plain = await wawoff2.decompress(readFileSync(from));
+      writeFileSync(join('dist/print', `${file}.ttf`), Buffer.from(plain));
+    }
   }
 }
 fonts.sort((a, b) => a.file.localeCompare(b.file));

@@ -29,6 +29,16 @@ export const further = [
   ['Noto Sans Symbols Variable', 'noto-sans-symbols'],
 ];
 
+// What is drawn in a PDF, whose writer reads no packed fonts; those of East Asia would be as large
+// as everything else together.
+export const printed = [
+  'noto-sans',
+  'noto-sans-arabic',
+  'noto-sans-hebrew',
+  'noto-sans-thai',
+  'noto-sans-symbols',
+];
+
 /** The faces of a package's sheet: file, characters, weights. One file a script. */
 export function facesOf(css) {
   return css

@@ -19,6 +19,7 @@ export type Hanger = Schemas['HangerReply'];
 export type Cell = Schemas['Cell'];
 export type Plot = Schemas['Plot'];
 export type Finding = Schemas['Finding'];
+export type Strip = Schemas['StripReply'];
 export type Proved = Schemas['ProvedReply'];
 export type WayOut = Schemas['WayOutReply'];
 export type Kept = Schemas['KeptReply'];

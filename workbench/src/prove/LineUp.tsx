@@ -1,10 +1,11 @@
 import { X } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import type { Finding } from '../api/client';
 import { bandAt, columnsOf, useBench, versionOf } from '../bench/context';
 import { NARROWEST, onTape, WIDEST } from '../bench/scale';
 import { useSize } from '../bench/useSize';
 import { Dialog, useClose } from '../ui/Dialog';
+import { AllHeights } from './AllHeights';
 
 const USUAL = [360, 800, 1280, 1920];
 const MOST = 6;
@@ -22,14 +23,66 @@ interface Props {
 export function LineUp({ snags, onClose }: Props) {
   return (
     <Dialog label="Line-up" className="line-up" onClose={onClose}>
-      <Frames snags={snags} />
+      <Ways snags={snags} />
     </Dialog>
   );
 }
 
-function Frames({ snags }: { readonly snags: readonly Finding[] }) {
-  const { page, catalogue, stress } = useBench();
+/** As frames that are scrolled together, or whole, each as high as it is. */
+function Ways({ snags }: { readonly snags: readonly Finding[] }) {
   const close = useClose();
+  const [whole, setWhole] = useState(false);
+  const head = (
+    <>
+      <h2 className="font-serif text-xl">Line-up</h2>
+      <span className="line-up-ways" role="group" aria-label="Seen">
+        <button
+          type="button"
+          className="tape-chip"
+          aria-pressed={!whole}
+          onClick={() => setWhole(false)}
+        >
+          side by side
+        </button>
+        <button
+          type="button"
+          className="tape-chip"
+          aria-pressed={whole}
+          onClick={() => setWhole(true)}
+        >
+          all heights
+        </button>
+      </span>
+    </>
+  );
+  const away = (
+    <button type="button" className="tape-chip line-up-close" onClick={close}>
+      Close
+    </button>
+  );
+  if (!whole) return <Frames snags={snags} head={head} away={away} />;
+  return (
+    <>
+      <div className="line-up-head">
+        {head}
+        <span className="faint">
+          the whole page, to scale; the engine’s own boxes, a mark for what is found
+        </span>
+        {away}
+      </div>
+      <AllHeights snags={snags} />
+    </>
+  );
+}
+
+interface FramesProps {
+  readonly snags: readonly Finding[];
+  readonly head: ReactNode;
+  readonly away: ReactNode;
+}
+
+function Frames({ snags, head, away }: FramesProps) {
+  const { page, catalogue, stress } = useBench();
   const [widths, setWidths] = useState<readonly number[]>(USUAL);
   const [share, setShare] = useState(0);
   const [typed, setTyped] = useState('');
@@ -66,7 +119,7 @@ function Frames({ snags }: { readonly snags: readonly Finding[] }) {
   return (
     <>
       <div className="line-up-head">
-        <h2 className="font-serif text-xl">Line-up</h2>
+        {head}
         <form
           onSubmit={(event) => {
             event.preventDefault();
@@ -103,9 +156,7 @@ function Frames({ snags }: { readonly snags: readonly Finding[] }) {
             ))}
           </span>
         )}
-        <button type="button" className="tape-chip line-up-close" onClick={close}>
-          Close
-        </button>
+        {away}
       </div>
       <div
         ref={box}

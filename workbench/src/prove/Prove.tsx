@@ -136,6 +136,15 @@ export function Prove({ length }: { readonly length: number }) {
         >
           Proof sheet
         </a>
+        <a
+          className="tape-chip"
+          href={`/api/pages/${page.id}/proof-sheet.pdf`}
+          target="_blank"
+          rel="noreferrer"
+          aria-label="Proof sheet as a PDF"
+        >
+          PDF
+        </a>
       </header>
       <div className="prove-body">
         <div className="prove-strips">

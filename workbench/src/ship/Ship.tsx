@@ -111,14 +111,24 @@ export function Ship() {
 /** What was checked on a release, to print or to send. */
 function Sheet({ id, release }: { readonly id: string; readonly release: number }) {
   return (
-    <a
-      className="btn btn-sm"
-      href={`/api/pages/${id}/proof-sheet?release=${release}`}
-      target="_blank"
-      rel="noreferrer"
-    >
-      <FileCheck size={15} aria-hidden /> Proof sheet of release {release}
-    </a>
+    <>
+      <a
+        className="btn btn-sm"
+        href={`/api/pages/${id}/proof-sheet?release=${release}`}
+        target="_blank"
+        rel="noreferrer"
+      >
+        <FileCheck size={15} aria-hidden /> Proof sheet of release {release}
+      </a>
+      <a
+        className="btn btn-sm"
+        href={`/api/pages/${id}/proof-sheet.pdf?release=${release}`}
+        target="_blank"
+        rel="noreferrer"
+      >
+        as PDF
+      </a>
+    </>
   );
 }
 

@@ -11,6 +11,7 @@ module giostra.core {
   requires com.ibm.icu;
   requires dec;
   requires ical4j.core;
+  requires java.xml;
   requires org.apache.commons.csv;
   requires org.jsoup;
   requires org.lwjgl;

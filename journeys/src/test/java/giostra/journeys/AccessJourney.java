@@ -223,7 +223,6 @@ class AccessJourney {
     return Runs.inTurn(List.of("ltr", "rtl"));
   }
 
-  @InTurn(0)
   @ParameterizedTest
   @MethodSource("directions")
   void allKindsNestedPassAxeAndTheNuChecker(String direction, Api api, Chromium.Open chromium)

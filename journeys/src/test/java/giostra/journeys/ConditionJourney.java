@@ -192,7 +192,6 @@ class ConditionJourney {
    * engine says. Source: java.time and the IANA database on one side, Intl in the browser on the
    * other.
    */
-  @InTurn(2)
   @ParameterizedTest
   @MethodSource("zones")
   void whatIsOnAtAMomentIsWhatTheEngineSays(String zone, Api api, Chromium.Open chromium) {

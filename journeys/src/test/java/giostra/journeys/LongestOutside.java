@@ -58,6 +58,7 @@ public final class LongestOutside implements ClassOrderer {
           "NestedGeometryJourney",
           "DividerJourney",
           "CoveredJourney",
+          "PlacesJourney",
           "TokensJourney",
           "DrawnColourJourney",
           "EdgesJourney",

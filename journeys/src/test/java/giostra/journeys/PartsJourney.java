@@ -26,7 +26,6 @@ import giostra.core.page.Section;
 import giostra.core.page.Site;
 import giostra.core.piece.video.Video;
 import giostra.core.piece.video.VideoParts;
-import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.core.value.Ground;
 import giostra.core.value.Refused;
@@ -128,7 +127,6 @@ class PartsJourney {
     return Runs.inTurn(List.of("film", "site"));
   }
 
-  @InTurn(2)
   @ParameterizedTest
   @MethodSource("owners")
   void everyPropertyInEveryStateIsSetInTheSheetAndShows(String node, Api api, Page page) {

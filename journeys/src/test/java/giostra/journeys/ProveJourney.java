@@ -216,6 +216,25 @@ class ProveJourney {
     assertThat(page.locator(".line-up")).hasCount(0);
   }
 
+  @Test
+  void allHeightsShowWhereSomethingIsFoundAndLeadThere(Api api, Page page) {
+    Bench bench = Bench.open(page, api, Api.DEMO, "prove", "houses");
+    bench.button("Line-up…").click();
+    bench.button("all heights").click();
+    Locator strips = page.locator(".heights figure");
+    assertThat(strips).hasCount(8);
+    // All on one scale: the narrowest is the highest.
+    assertThat(strips.first().boundingBox().height)
+        .isGreaterThan(strips.last().boundingBox().height);
+    assertThat(Axe.within(page, ".line-up")).isEmpty();
+    Locator mark = strips.nth(3).locator(".heights-mark").first();
+    String said = mark.getAttribute("aria-label");
+    assertThat(said).startsWith("At 768 px: ");
+    mark.press("Enter");
+    assertThat(page.locator(".line-up")).hasCount(0);
+    assertThat(bench.stage().evaluate("() => innerWidth")).isEqualTo(768);
+  }
+
   private static Locator.FilterOptions text(String text) {
     return new Locator.FilterOptions().setHasText(text);
   }

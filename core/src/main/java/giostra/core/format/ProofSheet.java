@@ -5,11 +5,7 @@ import giostra.core.band.Bands;
 import giostra.core.look.State;
 import giostra.core.output.Html;
 import giostra.core.page.Document;
-import giostra.core.page.Fields;
-import giostra.core.page.Item;
-import giostra.core.page.Node;
 import giostra.core.page.PageSettings;
-import giostra.core.page.Piece;
 import giostra.core.page.SiteSettings;
 import giostra.core.snag.Extent;
 import giostra.core.snag.Leaves;
@@ -43,23 +39,31 @@ public final class ProofSheet {
 
   private static final String STYLE =
       """
-      :root{--ink:#1c2b27;--soft:#5c6a64;--line:#d9d2bf;--breaks:#8a2b1e;--hurts:#8a5510;--hint:#4c6a60}
+      @page{size:A4;margin:16mm}
       *{box-sizing:border-box}
-      body{margin:0 auto;max-width:62rem;padding:2.5rem 2rem 4rem;font:15px/1.55 "Source Sans 3","Segoe UI",system-ui,sans-serif;color:var(--ink);background:#fffdf6;overflow-wrap:anywhere}
+      body{margin:0 auto;max-width:62rem;padding:2.5rem 2rem 4rem;font:15px/1.55 "Source Sans 3","Segoe UI",system-ui,sans-serif;color:#1c2b27;background:#fffdf6;word-wrap:break-word;overflow-wrap:anywhere}
       h1,h2{font-family:Fraunces,Georgia,serif;font-weight:500;line-height:1.15;margin:0}
       h1{font-size:2.2rem}h2{font-size:1.3rem;margin:2.4rem 0 .6rem}
-      p{margin:.4rem 0}.soft,small{color:var(--soft)}
-      dl{display:grid;grid-template-columns:repeat(auto-fit,minmax(11rem,1fr));gap:1rem;margin:1.6rem 0 0;padding:1rem 0;border-block:1px solid var(--line)}
-      dt{color:var(--soft);font-size:.85rem}dd{margin:0;font-size:1.25rem}
+      p{margin:.4rem 0}.soft,small{color:#5c6a64}
+      dl{margin:1.6rem 0 0;padding:1rem 0;border-top:1px solid #d9d2bf;border-bottom:1px solid #d9d2bf}
+      dl>div{display:inline-block;vertical-align:top;width:32%;padding:.3rem 1rem .3rem 0}
+      dt{color:#5c6a64;font-size:.85rem}dd{margin:0;font-size:1.25rem}
       table{border-collapse:collapse;width:100%}
-      th,td{text-align:start;vertical-align:top;padding:.45rem .8rem .45rem 0;border-bottom:1px solid var(--line)}
-      th{font-weight:600}thead th{color:var(--soft);font-size:.85rem}
-      .breaks{color:var(--breaks)}.hurts{color:var(--hurts)}.hint{color:var(--hint)}
-      .word{font-weight:650;white-space:nowrap}
-      svg{display:block;width:100%;height:auto;margin-top:.3rem}
-      ul{margin:.3rem 0;padding-inline-start:1.2rem;columns:3 15rem}
+      th,td{text-align:left;vertical-align:top;padding:.45rem .8rem .45rem 0;border-bottom:1px solid #d9d2bf}
+      th{font-weight:600}thead th{color:#5c6a64;font-size:.85rem}
+      .breaks{color:#8a2b1e}.hurts{color:#8a5510}.hint{color:#4c6a60}
+      .word{font-weight:600;white-space:nowrap}
+      .strip{position:relative;height:12px;margin-top:.3rem}
+      .strip *{position:absolute;top:0;height:12px;width:1px;background-color:#5c6a64}
+      .strip .line{top:6px;left:0;height:1px;width:100%;background-color:#d9d2bf}
+      .strip .on{top:2px;height:8px;background-color:#4c6a60}
+      .strip .on.breaks{background-color:#8a2b1e}.strip .on.hurts{background-color:#8a5510}
+      ul{margin:.6rem 0;padding:0;list-style:none}
+      li{display:inline-block;vertical-align:top;width:32%;padding:.15rem 1rem .15rem 0}
       code{font-size:.8rem}
-      @media print{@page{size:A4;margin:16mm}body{padding:0;max-width:none;font-size:10.5pt;background:none}tr,dl{break-inside:avoid}h2{break-after:avoid}}
+      .n{white-space:nowrap}
+      @media screen and (max-width:40rem){dl>div,li{width:100%}}
+      @media print{li{display:list-item;width:auto;padding:0}body{padding:0;max-width:none;font-size:10.5pt;background:none}tr,dl{page-break-inside:avoid}h2{page-break-after:avoid}}
       """;
 
   private static final String OTHER =
@@ -222,7 +226,9 @@ public final class ProofSheet {
   private void row(Snag snag, boolean why) {
     String severity = PickKind.word(snag.rule().severity());
     out.open("tr").open("td").element("span", severity, "class", "word " + severity).close("td");
-    out.element("th", where(snag), "scope", "row").open("td").text(snag.message());
+    out.element("th", FindingWords.where(document, snag), "scope", "row")
+        .open("td")
+        .text(snag.message());
     String when = when(snag.extent());
     if (!when.isEmpty()) {
       out.raw("<br>").element("small", when);
@@ -230,22 +236,8 @@ public final class ProofSheet {
     if (why) {
       Leaves.reason(document, snag).ifPresent(reason -> out.element("p", "“" + reason + "”"));
     }
-    out.raw(strip(snag)).close("td").close("tr");
-  }
-
-  /** The piece, and the item in it. */
-  private String where(Snag snag) {
-    Node node = document.node(snag.place().node());
-    String name = Fields.called(node);
-    if (node instanceof Piece piece && !snag.place().item().isEmpty()) {
-      List<Item> items = piece.items();
-      for (int i = 0; i < items.size(); i++) {
-        if (items.get(i).id().equals(snag.place().item())) {
-          return name + ", " + Fields.called(items.get(i), i);
-        }
-      }
-    }
-    return name;
+    strip(snag);
+    out.close("td").close("tr");
   }
 
   /** In which state, when in a round, on which dates: at which widths is in the message. */
@@ -271,45 +263,33 @@ public final class ProofSheet {
   }
 
   /** The widths at which it is so, under the breakpoints of the page. */
-  private String strip(Snag snag) {
+  private void strip(Snag snag) {
     Extent.Widths widths = snag.extent().widths();
-    String colour =
-        switch (snag.rule().severity()) {
-          case BREAKS -> "#8a2b1e";
-          case HURTS -> "#8a5510";
-          case HINT, NOTE -> "#4c6a60";
-        };
-    var svg = new StringBuilder("<svg viewBox=\"0 0 1000 12\" aria-hidden=\"true\">");
-    svg.append("<path d=\"M0 6h1000\" stroke=\"#d9d2bf\" stroke-width=\"1\"/>");
+    out.open("div", "class", "strip", "aria-hidden", "true").element("i", "", "class", "line");
     for (Band band : document.bands().all()) {
       if (band.from() > Bands.NARROWEST) {
-        svg.append(
-            String.format(
-                Locale.ENGLISH,
-                "<path d=\"M%s 0v12\" stroke=\"#5c6a64\" stroke-width=\"1\"/>",
-                x(band.from())));
+        out.element("i", "", "style", "left:" + share(at(band.from())) + "%");
       }
     }
     double from = at(widths.from());
-    double wide = Math.max(5, at(widths.to()) - from);
-    svg.append(
-        String.format(
-            Locale.ENGLISH,
-            "<rect x=\"%s\" y=\"2\" width=\"%s\" height=\"8\" rx=\"1\" fill=\"%s\"/>",
-            Require.number(Math.min(from, 995)),
-            Require.number(wide),
-            colour));
-    return svg.append("</svg>").toString();
+    double wide = Math.max(0.5, at(widths.to()) - from);
+    out.element(
+        "b",
+        "",
+        "class",
+        "on " + PickKind.word(snag.rule().severity()),
+        "style",
+        "left:" + share(Math.min(from, 99.5)) + "%;width:" + share(wide) + "%");
+    out.close("div");
   }
 
-  /** The place of a width among a thousand. */
+  private static String share(double percent) {
+    return Require.number(Math.round(percent * 100) / 100.0);
+  }
+
+  /** The place of a width among all, in percent. */
   private static double at(double px) {
-    double share = (px - Bands.NARROWEST) / (Bands.WIDEST - Bands.NARROWEST);
-    return Math.round(share * 10_000) / 10.0;
-  }
-
-  private static String x(double px) {
-    return Require.number(at(px));
+    return 100 * (px - Bands.NARROWEST) / (Bands.WIDEST - Bands.NARROWEST);
   }
 
   private static List<Rule> rulesMet() {
@@ -320,53 +300,13 @@ public final class ProofSheet {
     out.element("h2", "What was looked for").open("ul");
     for (Rule rule : rulesMet()) {
       long n = found.stream().filter(each -> each.rule() == rule).count();
-      out.open("li").text(asked(rule));
+      out.open("li").text(FindingWords.asked(rule));
       if (n > 0) {
         out.element("small", " " + n + (n == 1 ? " finding" : " findings"));
       }
       out.close("li");
     }
     out.close("ul");
-  }
-
-  /** What a rule looks for, for whoever has not worked on the page. */
-  private static String asked(Rule rule) {
-    return switch (rule) {
-      case NARROW -> "items too narrow to be comfortable";
-      case BROKEN_WORD -> "words that break anywhere for want of room";
-      case NO_ROOM -> "what is wider than its room";
-      case WRAPPED_HEADINGS -> "headings of tabs in too many rows";
-      case CUT_OFF -> "content that is cut off";
-      case NO_GLYPH -> "characters that no font has";
-      case NO_FAMILY -> "families without files";
-      case UNKNOWN_PICTURE -> "pictures of unknown size";
-      case ENLARGED -> "pictures drawn larger than they are";
-      case BACKWARDS -> "seasons that end before they begin";
-      case NOBODY -> "times at which nothing is on show";
-      case HASTY -> "stops that go before they are read";
-      case LATE_WORDS -> "words that come when their slide goes";
-      case CLIP -> "clips without poster, second format or captions";
-      case CONTRAST -> "words and signs hard to tell from their ground";
-      case JUMP -> "what moves its neighbours when it is touched";
-      case RING -> "focus rings that nobody sees";
-      case COVERED -> "arrows and buttons over words";
-      case OVER_PICTURE -> "words hard to read on a picture";
-      case ORDER -> "columns seen in another order than read";
-      case CROWDED -> "too many quotations in view";
-      case EMPTY -> "items with nothing in them";
-      case SAME_WORDS -> "buttons that say the same and lead elsewhere";
-      case UNTOLD -> "pictures without words for who does not see them";
-      case UNEVEN -> "what stands side by side and is not equally high";
-      case NOWHERE -> "links to places that are not there";
-      case SAME_ANCHOR -> "places that are called the same";
-      case SKIPPED_LEVEL -> "headings that skip a level";
-      case LONE_LAST -> "one item alone in the last row";
-      case CLOSE -> "texts about to take another line";
-      case EDGE_OVER -> "edges of sections over their neighbour";
-      case CUT_SHADOW -> "shadows that are cut";
-      case OWN_CSS -> "what own CSS touches";
-      case NO_EFFECT -> "values without effect";
-    };
   }
 
   private void files(Release release) {
@@ -383,7 +323,7 @@ public final class ProofSheet {
     out.close("tr").close("thead").open("tbody");
     for (File file : release.files()) {
       out.open("tr").element("th", file.path(), "scope", "row");
-      out.element("td", String.format(Locale.ENGLISH, "%,d", file.bytes()));
+      out.element("td", String.format(Locale.ENGLISH, "%,d", file.bytes()), "class", "n");
       out.open("td").element("code", file.sha256()).close("td").close("tr");
     }
     out.close("tbody").close("table");

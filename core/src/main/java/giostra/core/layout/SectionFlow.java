@@ -30,6 +30,14 @@ public final class SectionFlow {
    */
   public record Words(Part part, String of, double x, double y, double width, double height) {}
 
+  /**
+   * A block where it stands.
+   *
+   * @param y px from the top of the section
+   * @param height px
+   */
+  public record Stood(Block block, double y, double height) {}
+
   /** A block, the room that it has, and how far it is from what is above it. */
   private record Standing(Block block, Flow flow, Piecewise room, double above) {}
 
@@ -63,11 +71,21 @@ public final class SectionFlow {
 
   /** Its height at a viewport width, px. */
   public double height(double viewportPx, Screen screen) {
-    double height = above + below;
+    List<Stood> all = stood(viewportPx, screen);
+    return below + (all.isEmpty() ? above : all.getLast().y() + all.getLast().height());
+  }
+
+  /** Its blocks that show at a viewport width, in their order. */
+  public List<Stood> stood(double viewportPx, Screen screen) {
+    var all = new ArrayList<Stood>();
+    double y = above;
     for (Standing each : stack) {
-      height += each.above() + each.flow().height(each.room().at(viewportPx), screen);
+      y += each.above();
+      double high = each.flow().height(each.room().at(viewportPx), screen);
+      all.add(new Stood(each.block(), y, high));
+      y += high;
     }
-    return height;
+    return all;
   }
 
   /**

@@ -44,18 +44,15 @@ record Leading(Node of, Optional<Setting<String>> setting, String name) {
                 link(piece, PieceSettings.TITLE_LINK, found);
             case Item item when node instanceof Piece piece -> item(piece, item, found);
             case Block.Button button -> link(button, BlockSettings.LINK, found);
-            case Block.Text text ->
-                within(text, text.values().get(BlockSettings.PARAGRAPHS), found);
             case Section _, Node _ -> {}
           }
+          texts(node, each).forEach(html -> within(each, html, found));
         });
     return found;
   }
 
   private static void item(Piece piece, Item item, List<Leading> found) {
-    List<? extends Setting<?>> shown =
-        Fields.of(piece.type(), piece.values()).stream().map(Fields.Field::setting).toList();
-    if (shown.contains(ItemSettings.LINK.address())) {
+    if (shown(piece).contains(ItemSettings.LINK.address())) {
       link(item, ItemSettings.LINK, found);
     }
     for (LinkSettings each : List.of(ItemSettings.BUTTON_LINK, ItemSettings.BUTTON_2_LINK)) {
@@ -65,11 +62,29 @@ record Leading(Node of, Optional<Setting<String>> setting, String name) {
         link(item, each, found);
       }
     }
-    for (Setting<?> each : shown) {
-      if (each.kind() instanceof RichKind && item.values().get(each) instanceof String html) {
-        within(item, html, found);
-      }
-    }
+  }
+
+  /** The settings of items that a piece shows. */
+  static List<? extends Setting<?>> shown(Piece piece) {
+    return Fields.of(piece.type(), piece.values()).stream().map(Fields.Field::setting).toList();
+  }
+
+  /**
+   * The long texts that something says.
+   *
+   * @param node the piece or section that it belongs to
+   */
+  static Stream<String> texts(Node node, Node each) {
+    return switch (each) {
+      case Block.Text text -> Stream.of(text.values().get(BlockSettings.PARAGRAPHS));
+      case Item item when node instanceof Piece piece ->
+          shown(piece).stream()
+              .filter(setting -> setting.kind() instanceof RichKind)
+              .map(setting -> item.values().get(setting))
+              .filter(String.class::isInstance)
+              .map(String.class::cast);
+      default -> Stream.of();
+    };
   }
 
   private static void link(Node node, LinkSettings link, List<Leading> found) {

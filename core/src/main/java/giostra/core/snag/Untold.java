@@ -11,6 +11,7 @@ import giostra.core.page.Section;
 import giostra.core.value.Setting;
 import java.util.List;
 import java.util.stream.Stream;
+import org.jsoup.Jsoup;
 
 /**
  * A picture of which nobody has said what is on it, nor that it is decoration: who does not see it
@@ -23,17 +24,19 @@ final class Untold {
   static List<Snag> check(Looked at) {
     return switch (at.node()) {
       case Piece piece ->
-          Stream.concat(
-                  piece.onShow().stream().flatMap(item -> of(at, piece, item)), blocks(at, piece))
+          Stream.of(
+                  piece.onShow().stream().flatMap(item -> of(at, piece, item)),
+                  blocks(at, piece),
+                  texts(at, piece))
+              .flatMap(found -> found)
               .toList();
-      case Section section -> blocks(at, section).toList();
+      case Section section -> Stream.concat(blocks(at, section), texts(at, section)).toList();
       default -> List.of();
     };
   }
 
   private static Stream<Snag> of(Looked at, Piece piece, Item item) {
-    List<? extends Setting<?>> shown =
-        Fields.of(piece.type(), piece.values()).stream().map(Fields.Field::setting).toList();
+    List<? extends Setting<?>> shown = Leading.shown(piece);
     boolean said = !Fields.shown(piece, item, ItemSettings.ALT).isEmpty();
     return Stream.of(ItemSettings.PICTURE, ItemSettings.BACK_PICTURE)
         .filter(shown::contains)
@@ -50,6 +53,21 @@ final class Untold {
         .filter(each -> each.values().get(BlockSettings.ALT).isEmpty())
         .filter(each -> at.pictures().untold(each.values().get(BlockSettings.SOURCE)))
         .map(each -> found(at, node, each, BlockSettings.SOURCE));
+  }
+
+  /** Pictures within texts; who gives one an empty text there says that it is decoration. */
+  private static Stream<Snag> texts(Looked at, Node node) {
+    return Leading.of(node)
+        .filter(each -> !(each instanceof Item item) || item.onShow())
+        .filter(each ->
+            Leading.texts(node, each)
+                .filter(html -> html.contains("<img"))
+                .flatMap(html ->
+                    Jsoup.parseBodyFragment(html).select("img[data-picture]:not([alt])").stream())
+                .anyMatch(image -> at.pictures().untold(image.attr("data-picture"))))
+        .map(each ->
+            Snag.of(Rule.UNTOLD, node.id(), Extent.always(at.document()), Said.of("untold"))
+                .of(each.id()));
   }
 
   private static Snag found(Looked at, Node node, Node of, Setting<String> picture) {

@@ -79,7 +79,7 @@ class WardrobeTest {
   }
 
   /** Source: WCAG 2.2, 1.4.3 and 1.4.11. */
-  @InTurn(2)
+  @InTurn(InTurn.EACH_CASE)
   @ParameterizedTest
   @MethodSource("shipped")
   void whatShipsCanBeReadInEveryToneAndState(ShippedLooks.Shipped look) {
@@ -296,7 +296,7 @@ class WardrobeTest {
   }
 
   /** Source: WCAG 2.2, 1.4.3 and 1.4.11. */
-  @InTurn(0)
+  @InTurn(InTurn.EACH_CASE)
   @ParameterizedTest
   @MethodSource("dresses")
   void aWholeDressIsWornByAllAndCanBeRead(WholeDress dress) {

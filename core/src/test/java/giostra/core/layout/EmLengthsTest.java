@@ -48,7 +48,7 @@ class EmLengthsTest {
     }
   }
 
-  @InTurn(1)
+  @InTurn(InTurn.EACH_CASE)
   @ParameterizedTest
   @MethodSource("starters")
   void everyLengthOfEveryPartIsReadInEm(Arguments of) {

@@ -200,6 +200,13 @@ class ContentSnagTest {
     assertThat(untold(with(shown, "houses", "fieldsOff", "picture"), "bare")).hasSize(2);
     assertThat(untold(with(shown, "house-1", "hidden", true), "bare")).hasSize(2);
     assertThat(untold(demo, "bare")).isEmpty();
+    String among = "<p>Before.</p><p><img data-picture=\"bare\"%s></p>";
+    for (String id : List.of("opening-text", "question-rain")) {
+      assertThat(untold(with(demo, id, "text", among.formatted("")), "bare"))
+          .extracting(Snag::item)
+          .containsExactly(id);
+      assertThat(untold(with(demo, id, "text", among.formatted(" alt=\"\"")), "bare")).isEmpty();
+    }
   }
 
   /** Cards of which one has forty words more than the others: a line of 24 px and more. */

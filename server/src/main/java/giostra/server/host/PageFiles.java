@@ -11,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
@@ -66,6 +67,17 @@ public class PageFiles {
 
   private static String short16(byte[] bytes) {
     return Hash.full(bytes).substring(0, 12);
+  }
+
+  /** The fonts among them, in the order of their families. */
+  public List<Shipped.Font> fonts() {
+    return List.copyOf(fonts);
+  }
+
+  /** The same font as it is read by who reads no packed ones; nothing where it does not ship so. */
+  public Optional<byte[]> plain(Shipped.Font font) {
+    return ShippedFiles.find(
+        file(font.path()).replace("fonts/", "print/").replace(".woff2", ".ttf"));
   }
 
   /** What the compiler is told of them. */

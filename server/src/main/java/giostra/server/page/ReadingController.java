@@ -5,16 +5,21 @@ import giostra.core.band.Viewport;
 import giostra.core.fit.Screen;
 import giostra.core.layout.GridReading;
 import giostra.core.layout.Heights;
+import giostra.core.layout.PageStrip;
 import giostra.core.layout.PictureSizes;
+import giostra.core.layout.Resolution;
 import giostra.core.layout.TrackReading;
 import giostra.core.page.Document;
+import giostra.core.page.Fields;
 import giostra.core.page.Gridded;
+import giostra.core.page.Node;
 import giostra.core.page.Piece;
 import giostra.core.page.Tracked;
 import giostra.core.piece.tabs.Tabs;
 import giostra.core.piece.tabs.TabsReading;
 import giostra.core.value.Refused;
 import giostra.core.value.Require;
+import giostra.core.value.ToneColour;
 import giostra.server.media.MediaService;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -148,6 +153,79 @@ class ReadingController {
         .stream()
         .map(line -> new SeriesReply(word(line.part()), line.highest(), line.points()))
         .toList();
+  }
+
+  /**
+   * A whole page at one width.
+   *
+   * @param width of the viewport, px
+   * @param band id of the band that it lies in
+   * @param height of the page, px
+   */
+  record StripReply(int width, String band, double height, List<SectionStrip> sections) {}
+
+  /**
+   * A section of it.
+   *
+   * @param y px from the top of the page
+   * @param ground its colour, as CSS has it
+   */
+  record SectionStrip(
+      String id, String name, double y, double height, String ground, List<BlockStrip> blocks) {}
+
+  /**
+   * A block of that.
+   *
+   * @param y px from the top of the page
+   * @param holds ids of all that is in it
+   */
+  record BlockStrip(
+      String id, String kind, String name, double y, double height, List<String> holds) {}
+
+  /** Widths that are looked at at once. */
+  private static final int MOST_STRIPS = 12;
+
+  /** The whole page at several widths, each as high as it is there. */
+  @GetMapping("/api/pages/{id}/strips")
+  List<StripReply> strips(@PathVariable String id, @RequestParam List<Integer> at) {
+    if (at.isEmpty() || at.size() > MOST_STRIPS) {
+      throw new Refused("widths", at.size() + " of them", "1 to " + MOST_STRIPS);
+    }
+    at.forEach(width -> Require.within(Bands.NARROWEST, Bands.WIDEST, "width", width));
+    PageService.Head head = pages.head(id);
+    Document document = pages.shown(head);
+    PictureSizes pictures = media.sizes(head.siteId());
+    return at.stream()
+        .map(width -> strip(document, PageStrip.of(document, pictures, width, 0)))
+        .toList();
+  }
+
+  private static StripReply strip(Document document, PageStrip strip) {
+    return new StripReply(
+        strip.width(),
+        strip.band().id(),
+        strip.height(),
+        strip.sections().stream()
+            .map(each ->
+                new SectionStrip(
+                    each.section().id(),
+                    Fields.called(each.section()),
+                    each.y(),
+                    each.height(),
+                    Resolution.tone(document, each.section(), strip.band())
+                        .colour(ToneColour.GROUND)
+                        .css(),
+                    each.blocks().stream()
+                        .map(block ->
+                            new BlockStrip(
+                                block.block().id(),
+                                block.block().type().word(),
+                                Fields.called(block.block()),
+                                each.y() + block.y(),
+                                block.height(),
+                                Document.walk(block.block()).map(Node::id).toList()))
+                        .toList()))
+            .toList());
   }
 
   /** Edits that set the suggested counts of a piece in every band. */

@@ -2,6 +2,7 @@ package giostra.server.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import giostra.core.testing.InTurn;
 import giostra.core.testing.RandomDocuments;
 import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
@@ -57,6 +58,7 @@ class EveryOperationTest {
   private int requests;
   private int turn;
 
+  @InTurn(1)
   @Test
   void noneOfThemBreaksWhateverIsSent(Api api) {
     JsonNode description = api.get("/v3/api-docs").json();
