@@ -85,7 +85,7 @@ class ProofSheetTest {
       assertThat(sheet(Demo.document(), Optional.of(other)).text())
           .contains("What is said here is of today’s")
           .doesNotContain("holds for these files");
-      assertThat(sheet.select("rect").attr("x")).matches("[\\d.]+");
+      assertThat(sheet.select(".strip .on").attr("style")).matches("left:[\\d.]+%;width:[\\d.]+%");
     } finally {
       Locale.setDefault(before);
     }
