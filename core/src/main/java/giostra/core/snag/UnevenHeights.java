@@ -42,7 +42,7 @@ final class UnevenHeights {
                       at,
                       piece,
                       in.band(),
-                      all -> windows(all, in),
+                      all -> in.all() ? rows(all, in.view()) : windows(all, in),
                       TrackSettings.HEIGHTS,
                       PickKind.word(TrackSettings.Heights.ALL)))
               .toList();

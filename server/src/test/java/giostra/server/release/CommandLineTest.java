@@ -140,7 +140,8 @@ class CommandLineTest {
       assertThat(came.code()).as(String.join(" ", words)).isEqualTo(2);
       assertThat(came.err()).as(String.join(" ", words)).isNotEmpty();
     }
-    Files.writeString(folder.resolve("no.zip"), "nothing", StandardCharsets.UTF_8);
+    // So large that it is asked first whether it may come.
+    Files.writeString(folder.resolve("no.zip"), "nothing".repeat(300_000), StandardCharsets.UTF_8);
     assertThat(run(api, "import", folder.resolve("no.zip").toString()).code()).isEqualTo(2);
     assertThat(folder.resolve("x.zip")).doesNotExist();
     assertThat(folder.resolve("x.zip.part")).doesNotExist();
