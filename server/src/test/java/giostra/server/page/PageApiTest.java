@@ -199,6 +199,18 @@ class PageApiTest {
     assertThat(after.path("noRoom").path(0).path("why").asString()).contains("Phone");
     assertThat(after.path("tracks")).hasSize(before.path("tracks").size() - 1);
     assertThat(after.path("grids")).isEqualTo(before.path("grids"));
+    assertThat(
+            api.edit(
+                    page,
+                    1,
+                    new Edit.SetValue("words", "heights", "desktop", "own"),
+                    new Edit.SetValue("words", "heights", "phone", "own"))
+                .status())
+        .isEqualTo(200);
+    for (String whole : List.of("snags", "check", "strips?at=320&at=1280", "proof-sheet")) {
+      Api.Answer answer = api.get("/api/pages/" + page + "/" + whole);
+      assertThat(answer.status()).as(whole + ": " + answer.text()).isEqualTo(200);
+    }
   }
 
   @Test
