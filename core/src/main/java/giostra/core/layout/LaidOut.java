@@ -71,6 +71,11 @@ public interface LaidOut<P extends Piece> extends PieceRoom {
     return below;
   }
 
+  /** Whether what its items are called is written as headings. */
+  default boolean headed() {
+    return true;
+  }
+
   /** Whether the headings of its items are none in some band, as those of tabs are not. */
   default boolean tabbed(Document document, P piece) {
     return false;

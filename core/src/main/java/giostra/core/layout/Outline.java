@@ -178,11 +178,12 @@ public final class Outline {
     items.put(piece.id(), level);
     int after = last;
     // Where there are tabs no heading of their level is on the page, and none may be skipped.
-    int panel = room.tabbed(document, piece) ? Math.max(1, level - 1) : level;
-    boolean tabbed = panel != level;
+    boolean tabbed = room.tabbed(document, piece);
+    int panel = tabbed ? Math.max(1, level - 1) : level;
+    boolean headed = !tabbed && room.headed();
     for (Item item : piece.inOrder()) {
       last = panel;
-      if (!tabbed && !Fields.shown(piece, item, ItemSettings.HEADING).isEmpty()) {
+      if (headed && !Fields.shown(piece, item, ItemSettings.HEADING).isEmpty()) {
         heard = level;
       }
       walk(item.blocks());

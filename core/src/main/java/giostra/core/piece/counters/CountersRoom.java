@@ -30,6 +30,11 @@ import java.util.Set;
 /** All that counters are. */
 public final class CountersRoom implements GridRoom<Counters>, Written<Counters>, Judged<Counters> {
   @Override
+  public boolean headed() {
+    return false;
+  }
+
+  @Override
   public String word() {
     return "counters";
   }
