@@ -13,30 +13,55 @@ rmSync('dist', { recursive: true, force: true });
 mkdirSync('dist/fonts', { recursive: true });
 mkdirSync('dist/print', { recursive: true });
 
-await build({
-  entryPoints: Object.fromEntries(
-    [
-      'page',
-      'autoplay',
-      'changes',
-      'entrances',
-      'track',
-      'tabs',
-      'accordion',
-      'flip-boxes',
-      'counters',
-      'clips',
-      'grounds',
-      'stage',
-      'assume',
-    ].map((name) => [name, `src/${name}.ts`]),
-  ),
-  outdir: 'dist',
+/** What pages run; pieces that stand in pages of somebody else's run the same in rooms of their own. */
+const onPages = [
+  'page',
+  'autoplay',
+  'changes',
+  'entrances',
+  'track',
+  'tabs',
+  'accordion',
+  'flip-boxes',
+  'counters',
+  'clips',
+  'grounds',
+];
+const entries = (names) => Object.fromEntries(names.map((name) => [name, `src/${name}.ts`]));
+const settings = {
   bundle: true,
   minify: true,
   format: 'iife',
   target: ['es2022'],
   legalComments: 'none',
+};
+const hashed = (kind, file, form) => createHash(kind).update(readFileSync(file)).digest(form);
+
+await build({
+  ...settings,
+  entryPoints: entries([...onPages, 'stage', 'assume']),
+  outdir: 'dist',
+});
+
+// In a room a script finds nothing by itself: what it would ask a window for is handed to it.
+const handed = JSON.parse(readFileSync('src/handed.json', 'utf8'));
+await build({
+  ...settings,
+  entryPoints: entries(onPages),
+  outdir: 'dist/in-rooms',
+  banner: { js: `giostraRoom(function(${handed}){` },
+  footer: { js: '})' },
+});
+await build({ ...settings, entryPoints: entries(['room']), outdir: 'dist/in-rooms' });
+const room = {
+  file: `room.${hashed('sha256', 'dist/in-rooms/room.js', 'hex').slice(0, 12)}.js`,
+  integrity: `sha384-${hashed('sha384', 'dist/in-rooms/room.js', 'base64')}`,
+};
+await build({
+  ...settings,
+  entryPoints: entries(['piece']),
+  outdir: 'dist/in-rooms',
+  define: { ROOM: JSON.stringify(room) },
 });
 
 // What each font covers is read from the package's own style sheet, so it cannot drift from it.
@@ -45,7 +70,7 @@ for (const [family, folder] of [...families, ...further]) {
   const root = dirname(require.resolve(`@fontsource-variable/${folder}/package.json`));
   for (const { file, range, weights } of facesOf(readFileSync(join(root, 'index.css'), 'utf8'))) {
     const from = join(root, 'files', `${file}.woff2`);
-    const hash = createHash('sha256').update(readFileSync(from)).digest('hex').slice(0, 12);
+    const hash = hashed('sha256', from, 'hex').slice(0, 12);
     cpSync(from, join('dist/fonts', `${file}.woff2`));
     fonts.push({ family, file: `${file}.woff2`, hash, weights, unicodeRange: range });
     if (printed.includes(folder)) {

@@ -208,7 +208,8 @@ export function autoplay(
   const watch = new IntersectionObserver(
     (entries) => {
       const { intersectionRatio, intersectionRect } = entries.at(-1) as IntersectionObserverEntry;
-      const seen = intersectionRatio >= SEEN || intersectionRect.height >= innerHeight * FILLED;
+      const seen =
+        intersectionRatio >= SEEN || intersectionRect.height >= window.innerHeight * FILLED;
       hold('unseen', !seen);
     },
     { threshold: [0, 0.1, SEEN, 0.5, 1] },

@@ -122,7 +122,7 @@ function byItself(media: HTMLVideoElement, play: () => void, signal: AbortSignal
     'pause',
     () => {
       const { top, bottom } = media.getBoundingClientRect();
-      left = bottom > 0 && top < innerHeight && !media.ended;
+      left = bottom > 0 && top < window.innerHeight && !media.ended;
     },
     { signal },
   );

@@ -37,7 +37,7 @@ function entrances() {
       if (calm.matches) continue;
       const share = Number(root.dataset.enter?.split(' ')[3]) / 100;
       const box = root.getBoundingClientRect();
-      const there = box.top < innerHeight && box.bottom > 0;
+      const there = box.top < window.innerHeight && box.bottom > 0;
       if (!(painted && there)) set(root);
       const watch = new IntersectionObserver(
         ([entry]) => {
@@ -45,7 +45,7 @@ function entrances() {
           const { intersectionRatio, isIntersecting, intersectionRect } = entry;
           const enough =
             intersectionRatio >= share ||
-            intersectionRect.height >= innerHeight * Math.min(share, 0.5);
+            intersectionRect.height >= window.innerHeight * Math.min(share, 0.5);
           if (isIntersecting && enough) {
             go(root);
             if (!root.dataset.enter?.endsWith('every')) watch.disconnect();

@@ -69,7 +69,7 @@ declare global {
   }
 }
 
-/** Tells the page that another item is the current one. */
+/** Tells the page that another item is the current one; the page around as well, where it is in a room. */
 export function tell(
   root: HTMLElement,
   from: string | undefined,
@@ -77,7 +77,7 @@ export function tell(
   cause: string,
 ) {
   const detail = { piece: root.dataset.piece, from, to, cause };
-  root.dispatchEvent(new CustomEvent('giostra:change', { bubbles: true, detail }));
+  root.dispatchEvent(new CustomEvent('giostra:change', { bubbles: true, composed: true, detail }));
 }
 
 /** Which of several media queries holds, as an index; exactly one does. */

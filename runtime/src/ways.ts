@@ -173,7 +173,7 @@ export function ways(belt: Belt, clock: Clock, turned: Turned, stops: Stops) {
     /** Draws what shows at some time. */
     show(at: Shown, calm: boolean): number {
       const { stop, next: to = stop, way = 0, back = false, share = 0, since } = at;
-      const key = [stop, to, way, back, innerWidth].join(' ');
+      const key = [stop, to, way, back, window.innerWidth].join(' ');
       if (held?.key !== key || to === stop) {
         drop();
         if (belt.stop !== stop || to !== stop || !belt.track) {

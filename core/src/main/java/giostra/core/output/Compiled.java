@@ -11,6 +11,9 @@ public final class Compiled {
   /** How the link to the sheet begins, whose path is not known before everything else is. */
   static final String LINKED = "<link rel=\"stylesheet\" href=\"";
 
+  static final String BODY = "<body>";
+  static final String MAIN = "<main>";
+
   private final Shipped shipped;
   private final String start;
   private final String end;
@@ -63,6 +66,14 @@ public final class Compiled {
     html.insert(start.indexOf(LINKED) + LINKED.length(), cssPath);
     sections.forEach(each -> each.html(html));
     return html.append(end).toString();
+  }
+
+  /** What stands in its main element, with the icons that it draws before that. */
+  String inside() {
+    var html = new StringBuilder(start.substring(start.indexOf(BODY) + BODY.length()));
+    html.delete(html.length() - MAIN.length(), html.length());
+    sections.forEach(each -> each.html(html));
+    return html.toString();
   }
 
   /** The whole stylesheet as text, put together anew each time. */

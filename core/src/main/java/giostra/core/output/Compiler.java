@@ -117,7 +117,7 @@ public final class Compiler {
     }
     var top = new Html();
     head(top, page, pictures, scripts, fonts);
-    top.raw("<body>").raw(Icons.sprite(icons)).raw("<main>");
+    top.raw(Compiled.BODY).raw(Icons.sprite(icons)).raw(Compiled.MAIN);
     files.addAll(pictures.files);
     missing.addAll(pictures.missing);
     missing.addAll(absent);

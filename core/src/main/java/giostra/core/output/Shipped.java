@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -50,6 +51,33 @@ public record Shipped(
   /** The same for a page that is published at a moment. */
   public Shipped at(Instant moment) {
     return new Shipped(scripts, fonts, media, icons, hosts, blank, Optional.of(moment));
+  }
+
+  /**
+   * The same files where pages find them under another address.
+   *
+   * @param base what their paths begin with there
+   * @param otherScripts what is run there, by name
+   * @param there whether a picture, clip or caption file is there, by its path
+   */
+  Shipped under(String base, Map<String, String> otherScripts, Predicate<String> there) {
+    return new Shipped(
+        otherScripts,
+        fonts.stream()
+            .map(font ->
+                new Font(
+                    font.family(),
+                    base + font.path(),
+                    font.weights(),
+                    font.unicodeRange(),
+                    font.slanted(),
+                    font.late()))
+            .toList(),
+        new MediaUnder(base, media, there),
+        icons,
+        hosts,
+        blank,
+        at);
   }
 
   /** The name of the script that all kinds share. */

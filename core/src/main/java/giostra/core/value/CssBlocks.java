@@ -9,20 +9,24 @@ import java.util.function.IntPredicate;
  * Comments are blanks. Source: CSS Syntax 3, "consume a block's contents": what comes first of a
  * semicolon and a brace says whether it is a declaration or a rule.
  */
-final class CssBlocks {
+public final class CssBlocks {
   /** What stands in a block, or in a sheet. */
-  sealed interface Part {
+  public sealed interface Part {
     /** The line that it begins in, from 1. */
     int line();
   }
 
   /** Declarations one after another, as they were written, each with its semicolon. */
-  record Declarations(int line, String text) implements Part {}
+  public record Declarations(int line, String text) implements Part {}
 
   /** What has braces. */
-  record Block(int line, String head, List<Part> inside, String body) implements Part {
+  public record Block(int line, String head, List<Part> inside, String body) implements Part {
+    public Block {
+      inside = List.copyOf(inside);
+    }
+
     /** As it was written, but for its place in the sheet. */
-    String written() {
+    public String written() {
       return head + "{" + body + "}";
     }
   }
@@ -40,7 +44,7 @@ final class CssBlocks {
    *
    * @param bare without comments, with brackets that fit
    */
-  static List<Part> of(String bare) {
+  public static List<Part> of(String bare) {
     return new CssBlocks(bare).parts();
   }
 
@@ -49,7 +53,7 @@ final class CssBlocks {
    *
    * @throws Refused naming the line of a text or a comment that does not end
    */
-  static String bare(String text) {
+  public static String bare(String text) {
     var bare = new StringBuilder(text);
     int line = 1;
     for (int i = 0; i < bare.length(); i++) {

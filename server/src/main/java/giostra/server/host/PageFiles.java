@@ -20,6 +20,9 @@ import tools.jackson.databind.json.JsonMapper;
 /** The files that ship with every page: the page script and the fonts, named by their content. */
 @Component
 public class PageFiles {
+  /** The script that a page of somebody else's asks for. */
+  public static final String PIECE = "piece";
+
   /** An icon that draws nothing: without one browsers ask for /favicon.ico, which is not there. */
   private static final byte[] BLANK =
       "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 1 1\"/>"
@@ -35,6 +38,7 @@ public class PageFiles {
   private final Shipped.IconSet icons;
   private final String blank;
   private final List<ClipHost> hosts;
+  private final Map<String, Script> inRooms = new LinkedHashMap<>();
   private final Map<String, byte[]> benchScripts = new LinkedHashMap<>();
 
   PageFiles(JsonMapper mapper, Shipped.IconSet icons, Settings settings) {
@@ -45,6 +49,10 @@ public class PageFiles {
       String path = name + "." + short16(bytes) + ".js";
       scripts.put(name, path);
       byPath.put(path, bytes);
+      inRooms.put(name, Script.of(name));
+    }
+    for (String name : List.of(PIECE, "room")) {
+      inRooms.put(name, Script.of(name));
     }
     blank = "icon." + short16(BLANK) + ".svg";
     byPath.put(blank, BLANK);
@@ -62,6 +70,32 @@ public class PageFiles {
               path,
               font.path("weights").asString(),
               font.path("unicodeRange").asString()));
+    }
+  }
+
+  /** What runs in rooms in pages of somebody else's, under names of its content, by name. */
+  public Map<String, Script> inRooms() {
+    return Map.copyOf(inRooms);
+  }
+
+  /**
+   * A script in a room.
+   *
+   * @param file its name, which tells what is in it
+   */
+  public record Script(String file, byte[] bytes) {
+    static Script of(String name) {
+      byte[] bytes = ShippedFiles.load("in-rooms/" + name + ".js");
+      return new Script(name + "." + short16(bytes) + ".js", bytes);
+    }
+
+    public Script {
+      bytes = bytes.clone();
+    }
+
+    @Override
+    public byte[] bytes() {
+      return bytes.clone();
     }
   }
 

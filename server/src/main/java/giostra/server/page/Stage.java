@@ -6,6 +6,7 @@ import giostra.core.output.Compiled;
 import giostra.core.output.Compiler;
 import giostra.core.output.Sheet;
 import giostra.core.output.Shipped;
+import giostra.core.output.Snippet;
 import giostra.core.page.ConditionSettings;
 import giostra.core.page.Document;
 import giostra.server.host.PageFiles;
@@ -15,6 +16,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -107,9 +109,32 @@ public class Stage {
    * @param shown with what is kept on the site in it
    */
   public Compiled published(String siteId, Document shown, Instant at) {
+    return noted(Compiler.compile(shown, shipped(siteId, shown, at)));
+  }
+
+  /**
+   * A section or a piece of a document, for a page of somebody else's.
+   *
+   * @param shown with what is kept on the site in it
+   * @param at when it was published
+   * @param scripts where scripts that run in a room are, by name, seen from the release
+   * @param there whether a file is among those of its release, by its path
+   * @param scripted whether scripts run there
+   */
+  public Snippet snippet(
+      String siteId,
+      Document shown,
+      Instant at,
+      String node,
+      Map<String, String> scripts,
+      Predicate<String> there,
+      boolean scripted) {
+    return Snippet.of(shown, shipped(siteId, shown, at), node, scripts, there, scripted);
+  }
+
+  private Shipped shipped(String siteId, Document shown, Instant at) {
     Shipped shipped = shipped(siteId);
-    return noted(
-        Compiler.compile(shown, ConditionSettings.seasons(shown) ? shipped.at(at) : shipped));
+    return ConditionSettings.seasons(shown) ? shipped.at(at) : shipped;
   }
 
   private Compiled next(String siteId, Document document, @Nullable Newest known) {

@@ -27,6 +27,7 @@ import java.util.Optional;
 import java.util.zip.GZIPOutputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.core.io.Resource;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -49,6 +50,7 @@ public class ReleaseService {
   private final EntityManager entities;
   private final TransactionTemplate transaction;
   private final Clock clock;
+  private final ApplicationEventPublisher events;
 
   ReleaseService(
       ReleaseRows releases,
@@ -60,7 +62,9 @@ public class ReleaseService {
       BlobStore blobs,
       EntityManager entities,
       PlatformTransactionManager transactions,
+      ApplicationEventPublisher events,
       Clock clock) {
+    this.events = events;
     this.entities = entities;
     this.transaction = new TransactionTemplate(transactions);
     this.releases = releases;
@@ -136,8 +140,12 @@ public class ReleaseService {
         pages.setLive(pageId, release.id);
       }
     });
+    events.publishEvent(new Published(pageId, release.number));
     return release(pages.place(pageId), release);
   }
+
+  /** Tells that a page has another release. */
+  public record Published(String page, int number) {}
 
   private int newest(String pageId) {
     return releases.findByPageIdOrderByNumberDesc(pageId).stream()
@@ -195,7 +203,22 @@ public class ReleaseService {
     if (live == null) {
       throw new Gone("release of page", slug);
     }
-    ReleaseRows.File file = releases.file(live, path).orElseThrow(() -> new Gone("file", path));
+    return served(live, path);
+  }
+
+  /** A file of a release, whether it is live or not. */
+  @Transactional(readOnly = true)
+  public Served served(String siteId, String slug, int number, String path) {
+    PageService.Place page = pages.find(siteId, slug).orElseThrow(() -> new Gone("page", slug));
+    ReleaseEntity release =
+        releases
+            .findByPageIdAndNumber(page.id(), number)
+            .orElseThrow(() -> new Gone("release", Integer.toString(number)));
+    return served(release.id, path);
+  }
+
+  private Served served(long release, String path) {
+    ReleaseRows.File file = releases.file(release, path).orElseThrow(() -> new Gone("file", path));
     return new Served(path, file.hash(), file.type(), blobs.open(file.hash()), file.policy());
   }
 

@@ -1,0 +1,191 @@
+package giostra.core.output;
+
+import giostra.core.look.Values;
+import giostra.core.page.Block;
+import giostra.core.page.Document;
+import giostra.core.page.Node;
+import giostra.core.page.PageSettings;
+import giostra.core.page.Piece;
+import giostra.core.page.Section;
+import giostra.core.page.SectionSettings;
+import giostra.core.value.EdgeShape;
+import giostra.core.value.Length;
+import giostra.core.value.Refused;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
+import org.jsoup.parser.ParseSettings;
+import org.jsoup.parser.Parser;
+
+/**
+ * A section of a page, or one piece of it, as it stands in a page of somebody else's: in a shadow
+ * tree of its own, so that the styles and ids of neither touch the other. Source: HTML,
+ * "Declarative shadow roots"; CSS Scoping 1.
+ *
+ * @param html what stands in the tree
+ * @param css the tree's sheet
+ * @param faces the rules that the page around has to have: fonts under names of their own
+ * @param scripts what is run with it, in order
+ * @param files of the release that it asks for, by their paths there
+ */
+public record Snippet(
+    String html, String css, String faces, List<String> scripts, Set<String> files) {
+  /**
+   * What the addresses of files begin with, until somebody knows where they are: {@link #at}. No
+   * address that anybody writes begins so, since that is no scheme.
+   */
+  private static final String BASE = "giostra-base:/";
+
+  public Snippet {
+    scripts = List.copyOf(scripts);
+    files = Set.copyOf(files);
+  }
+
+  /**
+   * Compiles one.
+   *
+   * @param id of a section, or of a piece wherever it stands
+   * @param scripts where scripts that run in a room are, by name, seen from the release
+   * @param there whether a file of the page is among those of its release, by its path there
+   * @param scripted whether they run; without, it is as for who runs none
+   * @throws Refused when there is no such section or piece
+   */
+  public static Snippet of(
+      Document document,
+      Shipped shipped,
+      String id,
+      Map<String, String> scripts,
+      Predicate<String> there,
+      boolean scripted) {
+    Document alone = alone(document, id);
+    boolean piece = !(document.node(id) instanceof Section);
+    var under = new java.util.HashMap<String, String>();
+    scripts.forEach((name, path) -> under.put(name, BASE + path));
+    Compiled compiled = Compiler.compile(alone, shipped.under(BASE, under, there));
+    RoomSheet.Made sheet = RoomSheet.of(compiled.css(), scripted);
+    return new Snippet(
+        room(alone, compiled, piece, scripted),
+        sheet.css(),
+        sheet.faces(),
+        scripted ? compiled.scripts() : List.of(),
+        files(compiled));
+  }
+
+  /**
+   * The page with nothing else on it. A piece keeps the tone and the ground of its section, and has
+   * none of the room around it: that is the page's in which it stands.
+   *
+   * @throws Refused when there is no such section or piece
+   */
+  public static Document alone(Document document, String id) {
+    Node node =
+        document
+            .find(id)
+            .filter(each -> each instanceof Section || each instanceof Piece)
+            .orElseThrow(() -> new Refused("snippet", id, "a section or a piece of the page"));
+    Section section =
+        (Section)
+            Stream.concat(document.path(id).stream(), Stream.of(node))
+                .filter(Section.class::isInstance)
+                .findFirst()
+                .orElseThrow();
+    Section kept =
+        node instanceof Block block ? bare(document, section).holding(List.of(block)) : section;
+    return new Document(document.site(), document.page().holding(List.of(kept)));
+  }
+
+  private static Section bare(Document document, Section section) {
+    Values values = section.values();
+    for (var band : document.bands().all()) {
+      for (var room :
+          List.of(
+              SectionSettings.PADDING, SectionSettings.SPACE_ABOVE, SectionSettings.SPACE_BELOW)) {
+        values = values.with(room, band.id(), Length.px(0));
+      }
+      for (var edge : List.of(SectionSettings.EDGE_ABOVE, SectionSettings.EDGE_BELOW)) {
+        values = values.with(edge, band.id(), EdgeShape.NONE);
+      }
+    }
+    return section.with(values);
+  }
+
+  private static String room(Document alone, Compiled compiled, boolean piece, boolean scripted) {
+    var page = alone.page().values();
+    var out =
+        new Html()
+            .open(
+                "div",
+                "class",
+                RoomSheet.ROOM,
+                "data-scripts",
+                scripted ? String.join(" ", compiled.scripts()) : "")
+            .open(
+                RoomSheet.PAGE,
+                "class",
+                RoomSheet.PAGE,
+                "lang",
+                page.get(PageSettings.LANGUAGE),
+                "dir",
+                Css.word(page.get(PageSettings.DIRECTION)));
+    return out.raw(inside(compiled.inside(), piece)).close(RoomSheet.PAGE).close("div").toString();
+  }
+
+  /**
+   * Pictures are chosen by what they are drawn in, since nobody knows how wide the room is, and are
+   * fetched when they are near. One piece is no region of the page. Source: HTML, "sizes", "auto".
+   */
+  private static String inside(String html, boolean piece) {
+    var parser = Parser.htmlParser().settings(ParseSettings.preserveCase);
+    org.jsoup.nodes.Document whole = Jsoup.parseBodyFragment("");
+    whole.outputSettings().prettyPrint(false);
+    Element body = whole.body();
+    parser.parseFragmentInput(html, body, "").forEach(body::appendChild);
+    for (Element image : body.select("img[sizes]")) {
+      image.attr("loading", "lazy").attr("sizes", "auto," + image.attr("sizes"));
+    }
+    // Captions are let in only where the clip says whose it is.
+    body.select("video, audio").attr("crossorigin", "anonymous");
+    if (piece) {
+      body.select("section.g-section").removeAttr("aria-label");
+    }
+    return body.html();
+  }
+
+  private static Set<String> files(Compiled compiled) {
+    var files = new LinkedHashSet<String>();
+    Stream.concat(compiled.pictures().stream(), compiled.fonts().stream())
+        .forEach(path -> files.add(path.startsWith(BASE) ? path.substring(BASE.length()) : path));
+    return files;
+  }
+
+  /**
+   * The markup that makes a tree of it: what a host element holds, or what is put there by whoever
+   * asks for it. Source: HTML, "The template element", shadowrootmode.
+   *
+   * @param base where the release's files are, with a slash at its end
+   */
+  public String at(String base) {
+    return at(kept(), base);
+  }
+
+  /** The same before anybody knows where the files are: what can be kept. */
+  public String kept() {
+    return "<style>"
+        + faces
+        + "</style><template shadowrootmode=\"open\"><style>"
+        + css
+        + "</style>"
+        + html
+        + "</template>";
+  }
+
+  /** What was kept, with the addresses of its files. */
+  public static String at(String kept, String base) {
+    return kept.replace(BASE, base);
+  }
+}

@@ -1,0 +1,353 @@
+package giostra.server.snippet;
+
+import giostra.core.layout.RoomHeights;
+import giostra.core.output.Html;
+import giostra.core.output.Snippet;
+import giostra.core.page.Document;
+import giostra.core.page.Node;
+import giostra.server.host.PageFiles;
+import giostra.server.media.BlobStore;
+import giostra.server.media.MediaService;
+import giostra.server.page.PageService;
+import giostra.server.page.Revisions;
+import giostra.server.page.Stage;
+import giostra.server.release.ReleaseService;
+import giostra.server.stock.StockService;
+import giostra.server.web.Conflict;
+import giostra.server.web.Gone;
+import java.net.URI;
+import java.net.URISyntaxException;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Base64;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
+import org.springframework.stereotype.Service;
+
+/**
+ * Sections and pieces in pages of somebody else's. What is answered of one is made with its release
+ * and never changes; who follows a page gets that of the release that is live.
+ */
+@Service
+class SnippetService {
+  private static final Logger LOG = LoggerFactory.getLogger(SnippetService.class);
+
+  /** Where one was seen is noted so often, and in so many places, at the most. */
+  private static final Duration SEEN_AGAIN = Duration.ofHours(1);
+
+  private static final int MOST_PLACES = 200;
+  private static final int LONGEST_ORIGIN = 300;
+
+  /** From the files of a release to the scripts. */
+  private static final String SCRIPTS = "../../../scripts/";
+
+  private final SnippetRows rows;
+  private final ReleaseService releases;
+  private final PageService pages;
+  private final Revisions revisions;
+  private final StockService stock;
+  private final MediaService media;
+  private final Stage stage;
+  private final PageFiles files;
+  private final BlobStore blobs;
+  private final Clock clock;
+
+  SnippetService(
+      SnippetRows rows,
+      ReleaseService releases,
+      PageService pages,
+      Revisions revisions,
+      StockService stock,
+      MediaService media,
+      Stage stage,
+      PageFiles files,
+      BlobStore blobs,
+      Clock clock) {
+    this.rows = rows;
+    this.releases = releases;
+    this.pages = pages;
+    this.revisions = revisions;
+    this.stock = stock;
+    this.media = media;
+    this.stage = stage;
+    this.files = files;
+    this.blobs = blobs;
+    this.clock = clock;
+  }
+
+  /**
+   * What somebody pastes.
+   *
+   * @param release that is live, of which it was made
+   * @param follows what shows the release that is live, whichever that is
+   * @param stays what shows this release for good
+   * @param plain what asks for no script: its markup as it is now
+   * @param bytes of its answer
+   */
+  record Taken(String node, int release, String follows, String stays, String plain, int bytes) {}
+
+  /** A section or a piece in a release, as whoever compiles it needs it. */
+  private record Held(PageService.Place page, ReleaseService.Held release, Document shown) {
+    Set<String> paths() {
+      return release.files().stream().map(file -> file.path()).collect(Collectors.toSet());
+    }
+  }
+
+  /**
+   * Takes a snippet of a section or a piece of the release that is live. From now on each release
+   * has it.
+   *
+   * @param origin of this server, as whoever asks knows it
+   */
+  Taken take(String pageId, String node, String origin) {
+    ReleaseService.Line live =
+        releases
+            .live(pageId)
+            .orElseThrow(() ->
+                new Conflict("Nothing is published yet: a snippet shows what is live.", Map.of()));
+    Held held = held(pageId, live.number());
+    Document alone = Snippet.alone(held.shown(), node);
+    rows.take(pageId, node, clock.instant());
+    String answer = answer(held, node);
+    String folder = origin + "/snippets/" + held.page().siteId() + "/" + held.page().slug() + "/";
+    String heights = RoomHeights.written(RoomHeights.of(alone, media.sizes(held.page().siteId())));
+    var inside = new Inside(origin, held.page(), held.shown().node(node));
+    return new Taken(
+        node,
+        live.number(),
+        loader(origin + "/snippets/scripts/" + PageFiles.PIECE + ".js", "")
+            + inside.element(folder + "live/" + node + ".html", heights),
+        pinned(origin) + inside.element(folder + live.number() + "/" + node + ".html", heights),
+        new Html()
+                .open("giostra-piece")
+                .raw(made(held, node, false).at(folder + live.number() + "/"))
+                .close("giostra-piece")
+                .toString()
+            + "\n",
+        answer.getBytes(StandardCharsets.UTF_8).length);
+  }
+
+  /** What stands in a page before the piece is there, and where it cannot be had. */
+  private record Inside(String origin, PageService.Place page, Node node) {
+    String element(String src, String heights) {
+      String live = origin + "/live/" + page.siteId() + "/" + page.slug() + "/#g-" + node.id();
+      return new Html()
+          .open("giostra-piece", "src", src, "heights", heights)
+          .open("a", "href", live)
+          .text(live.substring(live.indexOf("//") + 2, live.indexOf('#')))
+          .close("a")
+          .close("giostra-piece")
+          .raw("\n")
+          .toString();
+    }
+  }
+
+  private static String loader(String address, String integrity) {
+    return new Html()
+        .open(
+            "script",
+            "src",
+            address,
+            "integrity",
+            integrity,
+            "crossorigin",
+            integrity.isEmpty() ? "" : "anonymous",
+            "async",
+            "async")
+        .close("script")
+        .raw("\n")
+        .toString();
+  }
+
+  private String pinned(String origin) {
+    PageFiles.Script piece = script(PageFiles.PIECE);
+    return loader(origin + "/snippets/scripts/" + piece.file(), integrity(piece.bytes()));
+  }
+
+  /** Source: Subresource Integrity. */
+  private static String integrity(byte[] bytes) {
+    try {
+      return "sha384-"
+          + Base64.getEncoder().encodeToString(MessageDigest.getInstance("SHA-384").digest(bytes));
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException("every Java platform has SHA-384", e);
+    }
+  }
+
+  private PageFiles.Script script(String name) {
+    return Objects.requireNonNull(files.inRooms().get(name), name);
+  }
+
+  private Held held(String pageId, int number) {
+    ReleaseService.Held held = releases.held(pageId, number);
+    PageService.Place page = pages.place(pageId);
+    Document was = revisions.was(pageId, held.revision(), held.siteRevision());
+    return new Held(page, held, stock.expanded(page.siteId(), was));
+  }
+
+  /** What is answered of one, made where it is not there yet. */
+  private String answer(Held held, String node) {
+    String page = held.page().id();
+    int release = held.release().number();
+    return rows.answer(page, release, node)
+        .map(hash -> new String(blobs.get(hash), StandardCharsets.UTF_8))
+        .orElseGet(() -> {
+          String made = made(held, node, true).kept();
+          files.inRooms().values().forEach(each -> rows.keep(each.file(), blobs.put(each.bytes())));
+          rows.answered(page, release, node, blobs.put(made.getBytes(StandardCharsets.UTF_8)));
+          return made;
+        });
+  }
+
+  private Snippet made(Held held, String node, boolean scripted) {
+    Map<String, String> scripts =
+        files.inRooms().entrySet().stream()
+            .collect(Collectors.toMap(Map.Entry::getKey, each -> SCRIPTS + each.getValue().file()));
+    return stage.snippet(
+        held.page().siteId(),
+        held.shown(),
+        held.release().at(),
+        node,
+        scripts,
+        held.paths()::contains,
+        scripted);
+  }
+
+  /** With a release come the snippets that were taken of its page. */
+  @EventListener
+  void published(ReleaseService.Published published) {
+    for (String node : rows.taken(published.page())) {
+      try {
+        answer(held(published.page(), published.number()), node);
+      } catch (IllegalArgumentException gone) {
+        // What is no longer on the page is told to whoever asks for it.
+        LOG.debug("No snippet of {} any more", node, gone);
+      }
+    }
+  }
+
+  /**
+   * An answer, with the addresses of its files.
+   *
+   * @param number of a release; {@code live} for the one that is
+   * @param files where those of a release are, with its number in place of {@code %d}
+   */
+  record Answer(String html, String tag) {}
+
+  Answer answer(String siteId, String slug, String number, String node, String origin) {
+    PageService.Place page = pages.find(siteId, slug).orElseThrow(() -> new Gone("page", slug));
+    int release =
+        number.equals("live")
+            ? releases.live(page.id()).orElseThrow(() -> new Gone("release of page", slug)).number()
+            : number(number);
+    String hash = rows.answer(page.id(), release, node).orElse("");
+    String kept;
+    if (hash.isEmpty()) {
+      if (!rows.taken(page.id()).contains(node)) {
+        throw new Gone("snippet", node);
+      }
+      try {
+        kept = answer(held(page.id(), release), node);
+      } catch (IllegalArgumentException e) {
+        throw new Gone("section or piece in release " + release, node);
+      }
+    } else {
+      kept = new String(blobs.get(hash), StandardCharsets.UTF_8);
+    }
+    String base = origin + "/snippets/" + siteId + "/" + slug + "/" + release + "/";
+    String html = Snippet.at(kept, base);
+    return new Answer(html, giostra.core.output.Hash.of(html));
+  }
+
+  private static int number(String written) {
+    try {
+      return Integer.parseInt(written);
+    } catch (NumberFormatException e) {
+      throw new Gone("release", written);
+    }
+  }
+
+  /** A script that answers ask for, of this version or an earlier one. */
+  byte[] scriptFile(String file) {
+    return files.inRooms().values().stream()
+        .filter(each -> each.file().equals(file))
+        .findFirst()
+        .map(PageFiles.Script::bytes)
+        .orElseGet(() -> blobs.get(rows.script(file).orElseThrow(() -> new Gone("script", file))));
+  }
+
+  /** The script that pages ask for by a name that stays. */
+  byte[] piece() {
+    return script(PageFiles.PIECE).bytes();
+  }
+
+  /**
+   * Notes where one is seen: by the origin alone, and never so that an answer waits for it to work.
+   *
+   * @param referer what a browser says of the page that asks; nothing where it says nothing
+   */
+  void seen(String siteId, String slug, String node, String referer, String own) {
+    String from = origin(referer);
+    if (from.isEmpty() || from.equals(own)) {
+      return;
+    }
+    Instant now = clock.instant();
+    try {
+      pages
+          .find(siteId, slug)
+          .ifPresent(
+              page -> rows.see(page.id(), node, from, now, now.minus(SEEN_AGAIN), MOST_PLACES));
+    } catch (DataAccessException e) {
+      LOG.warn("Where {} is seen was not noted", node, e);
+    }
+  }
+
+  private static String origin(String referer) {
+    try {
+      URI address = new URI(referer);
+      String scheme = Objects.requireNonNullElse(address.getScheme(), "").toLowerCase(Locale.ROOT);
+      String from = scheme + "://" + address.getRawAuthority();
+      boolean web = scheme.equals("http") || scheme.equals("https");
+      return web
+              && address.getHost() != null
+              && address.getRawUserInfo() == null
+              && from.length() <= LONGEST_ORIGIN
+          ? from
+          : "";
+    } catch (URISyntaxException e) {
+      return "";
+    }
+  }
+
+  /** A place where one was seen. */
+  record Place(String origin, Instant at) {}
+
+  /** One that somebody took, and where it was seen, the latest first. */
+  record Line(String node, List<Place> seen) {}
+
+  List<Line> of(String pageId) {
+    pages.place(pageId);
+    Map<String, List<Place>> seen =
+        rows.seen(pageId).stream()
+            .collect(
+                Collectors.groupingBy(
+                    SnippetRows.Seen::getNode,
+                    Collectors.mapping(
+                        each -> new Place(each.getOrigin(), each.getAt()), Collectors.toList())));
+    return rows.taken(pageId).stream()
+        .map(node -> new Line(node, seen.getOrDefault(node, List.of())))
+        .toList();
+  }
+}
