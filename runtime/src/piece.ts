@@ -2,6 +2,8 @@
  * What a page of somebody else's asks for: it lets the script that brings pieces run in a window of
  * its own, in which nobody has changed what the language brings, and leaves no name in theirs.
  */
+import { type Trust, trusting } from './trust';
+
 declare const ROOM: { readonly file: string; readonly integrity: string };
 
 function begin(me: HTMLScriptElement) {
@@ -15,8 +17,10 @@ function begin(me: HTMLScriptElement) {
   frame.setAttribute('data-giostra', '');
   document.documentElement.append(frame);
   const inside = frame.contentDocument ?? document;
+  const trust = trusting();
+  ((inside.defaultView ?? window) as Window & { giostraTrust?: Trust }).giostraTrust = trust;
   const script = inside.createElement('script');
-  script.src = new URL(ROOM.file, me.src).href;
+  script.src = trust.createScriptURL(new URL(ROOM.file, me.src).href);
   script.crossOrigin = 'anonymous';
   script.integrity = ROOM.integrity;
   script.nonce = me.nonce;

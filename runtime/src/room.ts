@@ -1,6 +1,6 @@
-import { reserved } from './reserved';
 import { bring } from './snippet';
 import { type Bringing, room } from './surrounds';
+import { type Trust, trusting } from './trust';
 
 /** The window of the page that pieces stand in: around this one, or this one where none could be made. */
 const host = (
@@ -15,6 +15,8 @@ declare global {
   interface Window {
     /** Takes a script that runs in rooms. */
     giostraRoom?: (bringing: Bringing) => void;
+    /** What the page around takes for markup; there is one of it. */
+    giostraTrust?: Trust;
   }
 }
 
@@ -23,6 +25,7 @@ window.giostraRoom = (bringing) => {
   arrived.set(src, bringing);
 };
 
+const trust = window.giostraTrust ?? trusting();
 const nonce = (document.currentScript as HTMLScriptElement | null)?.nonce ?? '';
 
 function script(address: string): Promise<Bringing> {
@@ -31,7 +34,7 @@ function script(address: string): Promise<Bringing> {
   const coming = new Promise<Bringing>((done, failed) => {
     const tag = document.createElement('script');
     tag.crossOrigin = 'anonymous';
-    tag.src = address;
+    tag.src = trust.createScriptURL(address);
     tag.nonce = nonce;
     tag.onload = () => {
       const bringing = arrived.get(tag.src);
@@ -96,10 +99,9 @@ class GiostraPiece extends host.HTMLElement {
     const src = this.getAttribute('src');
     try {
       if (src && !this.shadowRoot?.querySelector('.g-room')) {
-        reserved(this, host);
         this.#answer ??= await answered(src, life.signal);
         if (asked !== this.#asked) return;
-        bring(this, host, this.#answer);
+        bring(this, host, trust, this.#answer);
       }
       await this.#live(life.signal);
       this.removeAttribute('data-missing');
@@ -107,7 +109,6 @@ class GiostraPiece extends host.HTMLElement {
       if (life.signal.aborted) return;
       // What stands in the page meanwhile stays until it can be had.
       this.toggleAttribute('data-missing', true);
-      this.style.minHeight = '';
       host.addEventListener('online', () => this.#again(), { once: true, signal: life.signal });
     }
   }
@@ -134,7 +135,6 @@ class GiostraPiece extends host.HTMLElement {
       room(host, root, inside, signal, all);
     } finally {
       inside.style.visibility = '';
-      this.style.minHeight = '';
     }
   }
 

@@ -1,30 +1,9 @@
+import type { Trust } from './trust';
+
 type Host = typeof globalThis & Window;
 
 /** Rules that pages were given for their pieces: each once. */
 const given = new Set<string>();
-
-interface Trusting {
-  readonly trustedTypes?: {
-    createPolicy(
-      name: string,
-      rules: { createHTML: (text: string) => string },
-    ): {
-      createHTML(text: string): string;
-    };
-  };
-}
-
-/** Markup as a page takes it that asks for types of trust. Source: Trusted Types. */
-function trusted(host: Host, text: string): string {
-  try {
-    const policy = (host as Trusting).trustedTypes?.createPolicy('giostra-piece', {
-      createHTML: (each) => each,
-    });
-    return policy?.createHTML(text) ?? text;
-  } catch {
-    return text;
-  }
-}
 
 /** A sheet that no policy of the page forbids, since it is put together by a script. */
 function sheet(host: Host, css: string): CSSStyleSheet {
@@ -34,8 +13,8 @@ function sheet(host: Host, css: string): CSSStyleSheet {
 }
 
 /** Puts what has come into the tree of an element. */
-export function bring(element: HTMLElement, host: Host, answer: string) {
-  const parsed = new host.DOMParser().parseFromString(trusted(host, answer), 'text/html');
+export function bring(element: HTMLElement, host: Host, trust: Trust, answer: string) {
+  const parsed = new host.DOMParser().parseFromString(trust.createHTML(answer), 'text/html');
   const template = parsed.querySelector('template');
   if (!template) throw new Error('no template');
   const faces = parsed.querySelector('style')?.textContent ?? '';

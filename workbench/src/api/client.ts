@@ -29,6 +29,7 @@ export type Way = Schemas['WayReply'];
 export type Act = Schemas['ActBody'];
 export type Calendar = Schemas['CalendarReply'];
 export type SeasonsReply = Schemas['SeasonsReply'];
+export type SnippetTaken = Schemas['SnippetTaken'];
 export type TokensReply = Schemas['TokensReply'];
 export type CategoryChange =
   paths['/api/pages/{id}/categories/edits']['get']['parameters']['query']['change'];

@@ -6,6 +6,7 @@ import { useBench } from '../bench/context';
 import { size } from '../media/format';
 import { useSweep } from '../prove/useSweep';
 import { Difference } from './Difference';
+import { Snippets } from './Snippets';
 import { Tokens } from './Tokens';
 
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
@@ -80,14 +81,17 @@ export function Ship() {
           The bundle is the live release as plain files. It works from any web server, and opened
           from disk.
         </p>
+        <ReleaseList
+          releases={releases.data}
+          shown={shown.line.number}
+          onPick={setPicked}
+          onBack={(number) => back.mutate(number)}
+        />
+      </div>
+      <div className="ship-elsewhere">
+        <Snippets address={live.address} />
         <Tokens />
       </div>
-      <ReleaseList
-        releases={releases.data}
-        shown={shown.line.number}
-        onPick={setPicked}
-        onBack={(number) => back.mutate(number)}
-      />
       <div className="ship-told">
         {before && (
           <div>

@@ -8,7 +8,6 @@ import giostra.core.page.Section;
 import giostra.core.value.Require;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
@@ -21,8 +20,8 @@ public final class RoomHeights {
 
   private static final int MOST = 1440;
 
-  /** Points that a tag may hold before it is no longer a line or two. */
-  private static final int POINTS = 48;
+  /** More points would make a snippet long. */
+  private static final int POINTS = 24;
 
   /** How far a line may be from the height, px; more where there would be too many points. */
   private static final double CLOSE = 0.5;
@@ -30,12 +29,7 @@ public final class RoomHeights {
   private RoomHeights() {}
 
   /** One of them: so high in a room so wide, px. */
-  public record Point(int wide, double high) {
-    @Override
-    public String toString() {
-      return wide + " " + Require.number(Math.round(high * 10) / 10.0);
-    }
-  }
+  public record Point(int wide, double high) {}
 
   /** The points, the narrowest first. */
   public static List<Point> of(Document document, PictureSizes pictures) {
@@ -53,9 +47,29 @@ public final class RoomHeights {
     return some;
   }
 
-  /** As a tag holds them, such as {@code 320 540;480 510}. */
-  public static String written(List<Point> points) {
-    return points.stream().map(Point::toString).collect(Collectors.joining(";"));
+  /**
+   * The points as rules for an element in a container that is the room: so high at the least.
+   * Source: CSS Containment 3; CSS Values 4, "Container Query Length Units".
+   */
+  public static String css(List<Point> points, String element) {
+    var css = new StringBuilder();
+    for (int i = 0; i < points.size(); i++) {
+      Point from = points.get(i);
+      Point to = points.get(Math.min(i + 1, points.size() - 1));
+      String rule = element + "{min-height:" + height(from, to) + "}";
+      css.append(i == 0 ? rule : "@container (width >= " + from.wide() + "px){" + rule + "}");
+    }
+    return css.toString();
+  }
+
+  private static String height(Point from, Point to) {
+    double rise = to.high() - from.high();
+    String high = Require.number(Math.round(from.high() * 10) / 10.0) + "px";
+    if (Math.abs(rise) < CLOSE || to.wide() == from.wide()) {
+      return high;
+    }
+    String slope = Require.number(rise / (to.wide() - from.wide()));
+    return "calc(" + high + " + (100cqi - " + from.wide() + "px)*" + slope + ")";
   }
 
   private static List<Point> in(Band band, Document document, PictureSizes pictures) {

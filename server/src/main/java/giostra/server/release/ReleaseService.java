@@ -12,6 +12,7 @@ import giostra.server.media.MediaService;
 import giostra.server.page.PageService;
 import giostra.server.page.Stage;
 import giostra.server.web.Gone;
+import giostra.server.web.Packed;
 import jakarta.persistence.EntityManager;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -24,7 +25,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.zip.GZIPOutputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.springframework.context.ApplicationEventPublisher;
@@ -325,13 +325,7 @@ public class ReleaseService {
     if (!file.type.startsWith("text/")) {
       return file.bytes;
     }
-    var out = new ByteArrayOutputStream();
-    try (var zip = new GZIPOutputStream(out)) {
-      zip.write(blobs.get(file.hash));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-    return out.size();
+    return Packed.gzip(blobs.get(file.hash));
   }
 
   private static Line line(ReleaseEntity r, boolean live) {

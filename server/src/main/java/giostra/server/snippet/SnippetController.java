@@ -39,16 +39,16 @@ class SnippetController {
   }
 
   /** What a snippet is taken of. */
-  record Asked(String node) {}
+  record SnippetAsked(String node) {}
 
   @PostMapping("/api/pages/{id}/snippets")
-  SnippetService.Taken take(
-      @PathVariable String id, @RequestBody Asked asked, HttpServletRequest request) {
+  SnippetService.SnippetTaken take(
+      @PathVariable String id, @RequestBody SnippetAsked asked, HttpServletRequest request) {
     return snippets.take(id, asked.node(), origin(request));
   }
 
   @GetMapping("/api/pages/{id}/snippets")
-  List<SnippetService.Line> list(@PathVariable String id) {
+  List<SnippetService.SnippetLine> list(@PathVariable String id) {
     return snippets.of(id);
   }
 
@@ -89,6 +89,21 @@ class SnippetController {
         : open("text/html;charset=utf-8", caching)
             .header(HttpHeaders.ETAG, tag)
             .body(answer.html().getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** An old page of somebody else's, to see a snippet in. */
+  @Hidden
+  @GetMapping("/snippets/{site}/{page}/live/{node:[a-z0-9-]+}/old-page")
+  ResponseEntity<String> oldPage(
+      @PathVariable String site,
+      @PathVariable String page,
+      @PathVariable String node,
+      HttpServletRequest request) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.TEXT_HTML)
+        .header(HttpHeaders.CACHE_CONTROL, ASK)
+        .header("X-Content-Type-Options", "nosniff")
+        .body(snippets.oldPage(site, page, node, origin(request)));
   }
 
   /** A file of a release, for its snippets. */

@@ -1,10 +1,10 @@
 package giostra.server.snippet;
 
 import giostra.core.layout.RoomHeights;
+import giostra.core.output.Hash;
 import giostra.core.output.Html;
 import giostra.core.output.Snippet;
 import giostra.core.page.Document;
-import giostra.core.page.Node;
 import giostra.server.host.PageFiles;
 import giostra.server.media.BlobStore;
 import giostra.server.media.MediaService;
@@ -15,6 +15,10 @@ import giostra.server.release.ReleaseService;
 import giostra.server.stock.StockService;
 import giostra.server.web.Conflict;
 import giostra.server.web.Gone;
+import giostra.server.web.Packed;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.net.URI;
 import java.net.URISyntaxException;
 import java.nio.charset.StandardCharsets;
@@ -52,6 +56,8 @@ class SnippetService {
 
   /** From the files of a release to the scripts. */
   private static final String SCRIPTS = "../../../scripts/";
+
+  private static final String OLD_PAGE = oldPage();
 
   private final SnippetRows rows;
   private final ReleaseService releases;
@@ -94,9 +100,10 @@ class SnippetService {
    * @param follows what shows the release that is live, whichever that is
    * @param stays what shows this release for good
    * @param plain what asks for no script: its markup as it is now
-   * @param bytes of its answer
+   * @param gzip bytes of its answer on the way
    */
-  record Taken(String node, int release, String follows, String stays, String plain, int bytes) {}
+  record SnippetTaken(
+      String node, int release, String follows, String stays, String plain, long gzip) {}
 
   /** A section or a piece in a release, as whoever compiles it needs it. */
   private record Held(PageService.Place page, ReleaseService.Held release, Document shown) {
@@ -111,7 +118,7 @@ class SnippetService {
    *
    * @param origin of this server, as whoever asks knows it
    */
-  Taken take(String pageId, String node, String origin) {
+  SnippetTaken take(String pageId, String node, String origin) {
     ReleaseService.Line live =
         releases
             .live(pageId)
@@ -122,31 +129,41 @@ class SnippetService {
     rows.take(pageId, node, clock.instant());
     String answer = answer(held, node);
     String folder = origin + "/snippets/" + held.page().siteId() + "/" + held.page().slug() + "/";
-    String heights = RoomHeights.written(RoomHeights.of(alone, media.sizes(held.page().siteId())));
-    var inside = new Inside(origin, held.page(), held.shown().node(node));
-    return new Taken(
+    List<RoomHeights.Point> heights = RoomHeights.of(alone, media.sizes(held.page().siteId()));
+    var until = new Until(origin, held.page(), node, RoomHeights.css(heights, "p"));
+    return new SnippetTaken(
         node,
         live.number(),
         loader(origin + "/snippets/scripts/" + PageFiles.PIECE + ".js", "")
-            + inside.element(folder + "live/" + node + ".html", heights),
-        pinned(origin) + inside.element(folder + live.number() + "/" + node + ".html", heights),
+            + until.element(folder + "live/" + node + ".html"),
+        pinned(origin) + until.element(folder + live.number() + "/" + node + ".html"),
         new Html()
                 .open("giostra-piece")
                 .raw(made(held, node, false).at(folder + live.number() + "/"))
                 .close("giostra-piece")
                 .toString()
             + "\n",
-        answer.getBytes(StandardCharsets.UTF_8).length);
+        Packed.gzip(answer.getBytes(StandardCharsets.UTF_8)));
   }
 
-  /** What stands in a page before the piece is there, and where it cannot be had. */
-  private record Inside(String origin, PageService.Place page, Node node) {
-    String element(String src, String heights) {
-      String live = origin + "/live/" + page.siteId() + "/" + page.slug() + "/#g-" + node.id();
+  /**
+   * What stands in a page before the piece is there, and where it cannot be had: a link to the live
+   * page, in as much room as the piece will take.
+   *
+   * @param heights rules for a paragraph
+   */
+  private record Until(String origin, PageService.Place page, String node, String heights) {
+    private static final String ROOM = ":host{display:block;container-type:inline-size}p{margin:0}";
+    private static final String NOT_TO_BE_HAD = ":host([data-missing]) p{min-height:0!important}";
+
+    String element(String src) {
+      String live = origin + "/live/" + page.siteId() + "/" + page.slug() + "/";
       return new Html()
-          .open("giostra-piece", "src", src, "heights", heights)
-          .open("a", "href", live)
-          .text(live.substring(live.indexOf("//") + 2, live.indexOf('#')))
+          .open("giostra-piece", "src", src)
+          .raw("<template shadowrootmode=\"open\"><style>" + ROOM + heights + NOT_TO_BE_HAD)
+          .raw("</style><p><slot></slot></p></template>\n")
+          .open("a", "href", live + "#g-" + node)
+          .text(live.substring(live.indexOf("//") + 2))
           .close("a")
           .close("giostra-piece")
           .raw("\n")
@@ -241,11 +258,15 @@ class SnippetService {
   /**
    * An answer, with the addresses of its files.
    *
-   * @param number of a release; {@code live} for the one that is
-   * @param files where those of a release are, with its number in place of {@code %d}
+   * @param tag names what is in it
    */
   record Answer(String html, String tag) {}
 
+  /**
+   * What a page of another origin is answered with.
+   *
+   * @param number of a release; {@code live} for the one that is
+   */
   Answer answer(String siteId, String slug, String number, String node, String origin) {
     PageService.Place page = pages.find(siteId, slug).orElseThrow(() -> new Gone("page", slug));
     int release =
@@ -268,7 +289,33 @@ class SnippetService {
     }
     String base = origin + "/snippets/" + siteId + "/" + slug + "/" + release + "/";
     String html = Snippet.at(kept, base);
-    return new Answer(html, giostra.core.output.Hash.of(html));
+    return new Answer(html, Hash.of(html));
+  }
+
+  /** A page that somebody else might have made long ago, with a snippet in it, wide and narrow. */
+  String oldPage(String siteId, String slug, String node, String origin) {
+    PageService.Place page = pages.find(siteId, slug).orElseThrow(() -> new Gone("page", slug));
+    if (!rows.taken(page.id()).contains(node)) {
+      throw new Gone("snippet", node);
+    }
+    String folder = origin + "/snippets/" + siteId + "/" + slug + "/live/";
+    String element =
+        new Html()
+            .open("giostra-piece", "src", folder + node + ".html")
+            .close("giostra-piece")
+            .toString();
+    return OLD_PAGE
+        .replace("{{script}}", loader(origin + "/snippets/scripts/" + PageFiles.PIECE + ".js", ""))
+        .replace("{{snippet}}", element);
+  }
+
+  private static String oldPage() {
+    try (InputStream in = SnippetService.class.getResourceAsStream("old-page.html")) {
+      return new String(
+          Objects.requireNonNull(in, "old-page.html").readAllBytes(), StandardCharsets.UTF_8);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   private static int number(String written) {
@@ -332,22 +379,23 @@ class SnippetService {
   }
 
   /** A place where one was seen. */
-  record Place(String origin, Instant at) {}
+  record SnippetPlace(String origin, Instant at) {}
 
   /** One that somebody took, and where it was seen, the latest first. */
-  record Line(String node, List<Place> seen) {}
+  record SnippetLine(String node, List<SnippetPlace> seen) {}
 
-  List<Line> of(String pageId) {
+  List<SnippetLine> of(String pageId) {
     pages.place(pageId);
-    Map<String, List<Place>> seen =
+    Map<String, List<SnippetPlace>> seen =
         rows.seen(pageId).stream()
             .collect(
                 Collectors.groupingBy(
                     SnippetRows.Seen::getNode,
                     Collectors.mapping(
-                        each -> new Place(each.getOrigin(), each.getAt()), Collectors.toList())));
+                        each -> new SnippetPlace(each.getOrigin(), each.getAt()),
+                        Collectors.toList())));
     return rows.taken(pageId).stream()
-        .map(node -> new Line(node, seen.getOrDefault(node, List.of())))
+        .map(node -> new SnippetLine(node, seen.getOrDefault(node, List.of())))
         .toList();
   }
 }

@@ -15,13 +15,22 @@ public final class Packed {
   /** Packs. */
   public Packed(byte[] bytes) {
     this.bytes = bytes.clone();
+    this.gzip = packed(bytes);
+  }
+
+  /** How many bytes some are on the way. */
+  public static long gzip(byte[] bytes) {
+    return packed(bytes).length;
+  }
+
+  private static byte[] packed(byte[] bytes) {
     var packed = new ByteArrayOutputStream();
     try (var out = new GZIPOutputStream(packed)) {
       out.write(bytes);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
-    this.gzip = packed.toByteArray();
+    return packed.toByteArray();
   }
 
   /**

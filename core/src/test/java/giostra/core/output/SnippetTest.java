@@ -1,0 +1,155 @@
+package giostra.core.output;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.helger.css.reader.CSSReader;
+import giostra.core.layout.RoomHeights;
+import giostra.core.page.Document;
+import giostra.core.page.Piece;
+import giostra.core.testing.Demo;
+import giostra.core.testing.RandomDocuments;
+import giostra.core.value.Refused;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.jsoup.Jsoup;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Reference libraries: jsoup for markup, ph-css for sheets; in Chromium: SnippetJourney. */
+class SnippetTest {
+  private static final Map<String, String> SCRIPTS =
+      Shipped.SCRIPTS.stream().collect(Collectors.toMap(Function.identity(), name -> "in/" + name));
+
+  private static final Pattern OF_THE_SCREEN =
+      Pattern.compile("[\\d.](?:rem|vw|svw|lvw|dvw|vmin|vmax)\\b|@media[^{]*width|:root|(?<![-\\w.])(?:html|body|main)[\\s{,>:]");
+
+  private static Snippet of(Document document, String id) {
+    return Snippet.of(document, Shipped.scriptsOnly(), id, SCRIPTS, _ -> true, true);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          html{--a:1}                                     | g-page{--a:1}
+          body{margin:0}                                  | g-page{margin:0}
+          main .g-card{rotate:1deg}                       | g-page .g-card{rotate:1deg}
+          :root[dir=rtl] .g-belt{--g-way:1}               | .g-page[dir=rtl] .g-belt{--g-way:1}
+          .main-body,[data-x=body],.html{gap:1px}         | .main-body,[data-x=body],.html{gap:1px}
+          .a{gap:1.5rem;margin:-2rem .5rem}               | .a{gap:24px;margin:-32px 8px}
+          .a{width:var(--g-1rem);color:#1e3;top:3em}      | .a{width:var(--g-1rem);color:#1e3;top:3em}
+          .a{width:calc(50vw - 1rem)}                     | .a{width:calc(calc(50*var(--g-in)) - 16px)}
+          .a{font-size:clamp(1rem,2px + 1.5vmin,3rem)}    | .a{font-size:clamp(16px,2px + min(calc(1.5*var(--g-in)),1.5vh),48px)}
+          .a::before{content:"1rem 5vw"}                  | .a::before{content:"1rem 5vw"}
+          @media (width < 600px){.a{gap:1px}}             | @container g-room (width < 600px){.a{gap:1px}}
+          @media (600px <= width < 900px){.a{gap:1px}}    | @container g-room (600px <= width < 900px){.a{gap:1px}}
+          @media screen and (max-width:600px){.a{gap:0}}  | @container g-room (max-width:600px){.a{gap:0}}
+          @media (hover:hover) and (pointer:fine){@media (width < 600px){.a{gap:1px}}} | @media (hover:hover) and (pointer:fine){@container g-room (width < 600px){.a{gap:1px}}}
+          @media (hover:hover) and (width < 9px){.a{gap:0}} | @media (hover:hover){@container g-room (width < 9px){.a{gap:0}}}
+          @media print,(width < 9px){.a{gap:0}}           | @media print,(width < 9px){.a{gap:0}}
+          @container (inline-size < 480px){.a{gap:1rem}}  | @container (inline-size < 480px){.a{gap:16px}}
+          @keyframes g-a{to{width:1rem}}                  | @keyframes g-a{to{width:16px}}
+          """)
+  void whatAskedForTheScreenAsksForTheRoom(String css, String then) {
+    String made = RoomSheet.of(css, true).css();
+    assertThat(made.substring(made.indexOf("1cqi}") + 5)).isEqualTo(then.strip());
+  }
+
+  @Test
+  void withoutScriptItIsAsForWhoRunsNone() {
+    String css =
+        "@media (scripting: none){.a{gap:1px}}@media (scripting: enabled){.b{gap:1px}}.c{gap:1px}";
+    assertThat(RoomSheet.of(css, false).css()).endsWith(".a{gap:1px}.c{gap:1px}");
+  }
+
+  @Test
+  void familiesHaveNamesThatNobodyElseHas() {
+    RoomSheet.Made made =
+        RoomSheet.of(
+            "@font-face{font-family:\"A B\";src:url(\"x\");font-display:optional}"
+                + ".a{font-family:\"A B\",serif;content:\"A B\"}.b{--g-face:\"A B\"}",
+            true);
+    String name = "A B " + Hash.of("font-family:\"A B\";src:url(\"x\");font-display:optional");
+    assertThat(made.faces())
+        .contains("font-family:\"" + name + "\"")
+        .contains("font-display:swap")
+        .contains("@property --g-in");
+    assertThat(made.css()).contains("\"" + name + "\",serif").doesNotContain("\"A B\"");
+  }
+
+  @Test
+  void nothingOfTheScreenIsLeftInAnySheet() {
+    for (long seed = 0; seed < 25; seed++) {
+      Document document = RandomDocuments.document(seed);
+      for (Piece piece : document.pieces()) {
+        Snippet snippet = of(document, piece.id());
+        assertThat(OF_THE_SCREEN.matcher(snippet.css().replaceAll("\"[^\"]*\"", "\"\"")).results())
+            .as("seed %d, %s", seed, piece.id())
+            .map(each -> snippet.css().substring(Math.max(0, each.start() - 60), each.end()))
+            .isEmpty();
+        assertThat(Jsoup.parse(snippet.html()).select("[data-piece=" + piece.id() + "]")).hasSize(1);
+      }
+    }
+  }
+
+  @Test
+  void aPieceAloneHasNothingOfTheRoomAroundIt() {
+    Document demo = Demo.document();
+    Document alone = Snippet.alone(demo, "houses");
+    assertThat(alone.page().sections()).singleElement().satisfies(section ->
+        assertThat(section.blocks()).extracting("id").containsExactly("houses"));
+    assertThat(of(demo, "houses").css()).contains("padding-block:0px 0px");
+    assertThat(of(demo, "houses").html()).doesNotContain("aria-label=\"Tonight\"");
+    assertThat(of(demo, "houses-section").html()).contains("aria-label=\"Tonight\"");
+    assertThatThrownBy(() -> of(demo, "houses-title"))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("houses-title")
+        .hasMessageContaining("a section or a piece");
+  }
+
+  @Test
+  void itAsksForNothingThatItsPageDoesNotAskFor() {
+    Document demo = Demo.document();
+    Compiled whole = Compiler.compile(demo, Shipped.scriptsOnly());
+    var files = new ArrayList<>(whole.pictures());
+    files.addAll(whole.fonts());
+    for (Piece piece : demo.pieces()) {
+      Snippet snippet = of(demo, piece.id());
+      assertThat(files).containsAll(snippet.files());
+      assertThat(snippet.at("https://x.example/4/")).doesNotContain("giostra-base");
+      assertThat(snippet.scripts()).allMatch(each -> each.startsWith("giostra-base:/in/"));
+    }
+  }
+
+  @Test
+  void itsSheetIsOneThatAParserReads() {
+    // ph-css knows no containers: what they hold is read by itself.
+    for (Piece piece : Demo.document().pieces()) {
+      String css = of(Demo.document(), piece.id()).css();
+      assertThat(css.chars().filter(c -> c == '{').count())
+          .isEqualTo(css.chars().filter(c -> c == '}').count());
+      assertThat(CSSReader.readFromString(css.replace("@container g-room ", "@media "))).isNotNull();
+    }
+  }
+
+  @Test
+  void heightsAreStraightBetweenFewPoints() {
+    List<RoomHeights.Point> points =
+        RoomHeights.of(Snippet.alone(Demo.document(), "houses"), _ -> java.util.Optional.empty());
+    assertThat(points).hasSizeBetween(2, 24);
+    assertThat(points).extracting(RoomHeights.Point::wide).isSorted();
+    assertThat(RoomHeights.css(points, "p"))
+        .startsWith("p{min-height:")
+        .contains("@container (width >= " + points.get(1).wide() + "px){p{");
+    assertThat(RoomHeights.css(List.of(new RoomHeights.Point(280, 500), new RoomHeights.Point(380, 450)), "p"))
+        .isEqualTo(
+            "p{min-height:calc(500px + (100cqi - 280px)*-0.5)}@container (width >= 380px){p{min-height:450px}}");
+  }
+}
