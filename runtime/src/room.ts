@@ -88,8 +88,9 @@ class GiostraPiece extends host.HTMLElement {
 
   attributeChangedCallback(_: string, before: string | null, after: string | null) {
     if (before === after || !this.isConnected) return;
+    this.#end();
     this.#answer = undefined;
-    this.#again();
+    void this.#begin();
   }
 
   async #begin() {
@@ -135,6 +136,7 @@ class GiostraPiece extends host.HTMLElement {
       room(host, root, inside, signal, all);
     } finally {
       inside.style.visibility = '';
+      inside.style.minHeight = '';
     }
   }
 
@@ -142,8 +144,11 @@ class GiostraPiece extends host.HTMLElement {
     this.#life?.abort();
     this.#life = undefined;
     this.#asked++;
-    // Pieces are told that they are there no more; when it comes back they begin anew.
-    if (this.#answer !== undefined) this.shadowRoot?.replaceChildren();
+    // Pieces are told that they are there no more; when it comes back they begin anew. Meanwhile
+    // the page's own words stand there.
+    if (this.#answer !== undefined) {
+      this.shadowRoot?.replaceChildren(host.document.createElement('slot'));
+    }
   }
 }
 

@@ -1,3 +1,4 @@
+import { told } from './surrounds';
 import type { Trust } from './trust';
 
 type Host = typeof globalThis & Window;
@@ -20,12 +21,19 @@ export function bring(element: HTMLElement, host: Host, trust: Trust, answer: st
   const faces = parsed.querySelector('style')?.textContent ?? '';
   if (!given.has(faces)) {
     given.add(faces);
-    host.document.adoptedStyleSheets.push(sheet(host, faces));
+    // An array of the page's own, whose methods it may have changed.
+    const before = host.document.adoptedStyleSheets;
+    host.document.adoptedStyleSheets = [...before, sheet(host, faces)];
   }
   const tree = host.document.importNode(template.content, true);
   const styles = [...tree.querySelectorAll('style')];
   const css = styles.map((each) => each.textContent ?? '').join('');
   for (const style of styles) style.remove();
+  const { width, height } = element.getBoundingClientRect();
+  told(tree, width);
+  // Until its letters are there it is as high as what stands there now.
+  const inside = tree.querySelector<HTMLElement>('.g-room');
+  if (inside) inside.style.minHeight = `${height}px`;
   const root = element.shadowRoot ?? element.attachShadow({ mode: 'open' });
   root.adoptedStyleSheets = [sheet(host, css)];
   root.replaceChildren(tree);

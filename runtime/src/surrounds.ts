@@ -12,10 +12,12 @@ const OUTSIDE = new Set(['visibilitychange', 'fullscreenchange']);
 function widths(host: Host, inside: HTMLElement, signal: AbortSignal) {
   const changed = new host.EventTarget();
   let wide = inside.getBoundingClientRect().width;
+  told(inside, wide);
   const watch = new host.ResizeObserver(() => {
     const now = inside.getBoundingClientRect().width;
     if (now === wide) return;
     wide = now;
+    told(inside, wide);
     changed.dispatchEvent(new host.Event('resize'));
   });
   watch.observe(inside);
@@ -37,6 +39,27 @@ export function holds(query: string, wide: number): boolean {
     const [, from = '0', sign = '>=', at = '0'] = asked;
     return wide >= Number(from) && (sign === '<' ? wide < Number(at) : wide >= Number(at));
   });
+}
+
+/**
+ * What an image is told of its width, in a room so wide: the first that holds of a list as in the
+ * attribute sizes, in px. Source: HTML, "Parsing a sizes attribute".
+ */
+export function sized(list: string, wide: number): string {
+  for (const each of list.split(/,(?![^(]*\))/)) {
+    const [, query = 'all', size = ''] = /^\s*(\([^()]*width[^()]*\))?\s*(.*)$/.exec(each) ?? [];
+    if (holds(query, wide)) {
+      return size.replace(/([\d.]+)vw/g, (_, share) => `${(Number(share) * wide) / 100}px`);
+    }
+  }
+  return 'auto';
+}
+
+/** Tells all images of a room how wide they are in it. */
+export function told(inside: ParentNode, wide: number) {
+  for (const image of inside.querySelectorAll<HTMLImageElement>('img[data-sizes]')) {
+    image.sizes = sized(image.dataset.sizes ?? '', wide);
+  }
 }
 
 /** A media query of the room: by its own width, by the page's window for everything else. */

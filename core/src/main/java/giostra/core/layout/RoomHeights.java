@@ -21,7 +21,7 @@ public final class RoomHeights {
   private static final int MOST = 1440;
 
   /** More points would make a snippet long. */
-  private static final int POINTS = 24;
+  private static final int POINTS = 40;
 
   /** How far a line may be from the height, px; more where there would be too many points. */
   private static final double CLOSE = 0.5;

@@ -84,9 +84,9 @@ final class RoomSheet {
 
   /** Nothing comes in but the language and its direction, whatever the page around says. */
   private static String around() {
-    return ":host{all:initial!important;display:block!important;inline-size:100%!important;"
-        + "min-inline-size:0!important;max-inline-size:100%!important}"
-        + ":host([hidden]){display:none!important}"
+    return ":host{"
+        + Snippet.BORDER
+        + "}:host([hidden]){display:none!important}"
         + String.format(
             Locale.ROOT,
             ".%s{container:%s/inline-size;contain-intrinsic-inline-size:%dpx}",

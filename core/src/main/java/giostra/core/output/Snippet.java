@@ -41,6 +41,14 @@ public record Snippet(
    */
   private static final String BASE = "giostra-base:/";
 
+  /** What holds of the element that has the tree, whatever the page around says of it. */
+  public static final String BORDER =
+      "all:initial!important;display:block!important;inline-size:100%!important;"
+          + "min-inline-size:0!important;max-inline-size:100%!important";
+
+  /** Where an image keeps what the page says of its width. */
+  private static final String SIZES = "data-sizes";
+
   public Snippet {
     scripts = List.copyOf(scripts);
     files = Set.copyOf(files);
@@ -136,8 +144,9 @@ public record Snippet(
   }
 
   /**
-   * Pictures are chosen by what they are drawn in, since nobody knows how wide the room is, and are
-   * fetched when they are near. One piece is no region of the page. Source: HTML, "sizes", "auto".
+   * Pictures are fetched when they are near, and chosen by what they lie in, since nobody knows yet
+   * how wide the room is; a script that does goes by what the page says, which knows of cuts too.
+   * One piece is no region of the page. Source: HTML, "sizes", "auto".
    */
   private static String inside(String html, boolean piece) {
     var parser = Parser.htmlParser().settings(ParseSettings.preserveCase);
@@ -146,7 +155,8 @@ public record Snippet(
     Element body = whole.body();
     parser.parseFragmentInput(html, body, "").forEach(body::appendChild);
     for (Element image : body.select("img[sizes]")) {
-      image.attr("loading", "lazy").attr("sizes", "auto," + image.attr("sizes"));
+      String sizes = image.attr("sizes");
+      image.attr("loading", "lazy").attr("sizes", "auto," + sizes).attr(SIZES, sizes);
     }
     // Captions are let in only where the clip says whose it is.
     body.select("video, audio").attr("crossorigin", "anonymous");

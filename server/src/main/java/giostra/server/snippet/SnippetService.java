@@ -153,7 +153,8 @@ class SnippetService {
    * @param heights rules for a paragraph
    */
   private record Until(String origin, PageService.Place page, String node, String heights) {
-    private static final String ROOM = ":host{display:block;container-type:inline-size}p{margin:0}";
+    private static final String ROOM =
+        ":host{" + Snippet.BORDER + ";container-type:inline-size!important}p{margin:0}";
     private static final String NOT_TO_BE_HAD = ":host([data-missing]) p{min-height:0!important}";
 
     String element(String src) {

@@ -14,9 +14,11 @@ import tools.jackson.databind.JsonNode;
 /** Snippets and what pages of other origins are answered with. Source: Fetch, "CORS protocol". */
 @ExtendWith(Giostra.class)
 class SnippetApiTest {
-  private static final Pattern SRC = Pattern.compile("<giostra-piece src=\"https?://[^/]+([^\"]+)\"");
+  private static final Pattern SRC =
+      Pattern.compile("<giostra-piece src=\"https?://[^/]+([^\"]+)\"");
   private static final Pattern FILE =
-      Pattern.compile("https?://[^/\" ]+(/snippets/[^\"\\s)]+?/(?:\\.\\./\\.\\./\\.\\./)?[^\"\\s)]+)");
+      Pattern.compile(
+          "https?://[^/\" ]+(/snippets/[^\"\\s)]+?/(?:\\.\\./\\.\\./\\.\\./)?[^\"\\s)]+)");
 
   private static Api.Answer take(Api api, String page, String node) {
     return api.post("/api/pages/" + page + "/snippets", Map.of("node", node));
@@ -39,7 +41,9 @@ class SnippetApiTest {
     assertThat(answer.header("access-control-allow-origin")).isEqualTo("*");
     assertThat(answer.header("cache-control")).isEqualTo("no-cache");
     assertThat(answer.header("content-security-policy")).contains("sandbox");
-    assertThat(answer.text()).contains("<template shadowrootmode=\"open\">").doesNotContain("giostra-base");
+    assertThat(answer.text())
+        .contains("<template shadowrootmode=\"open\">")
+        .doesNotContain("giostra-base");
     assertThat(api.get(address(taken, "follows"), "If-None-Match", answer.header("etag")).status())
         .isEqualTo(304);
     assertThat(api.get(address(taken, "stays")).header("cache-control")).contains("immutable");
@@ -75,7 +79,9 @@ class SnippetApiTest {
     assertThat(api.get(address(first, "follows")).text()).isEqualTo(was);
     api.publish(id);
     assertThat(api.get(address(first, "follows")).text()).contains("Another walk");
-    assertThat(api.get(address(first, "stays")).text()).isEqualTo(was).doesNotContain("Another walk");
+    assertThat(api.get(address(first, "stays")).text())
+        .isEqualTo(was)
+        .doesNotContain("Another walk");
 
     // Back again, and forward; what was taken later is made of the release as it was.
     api.post("/api/pages/" + id + "/releases/1/live", null);
@@ -100,7 +106,8 @@ class SnippetApiTest {
     assertThat(api.get(address(taken, "follows")).json().path("detail").asString())
         .contains("section or piece in release 2");
     assertThat(api.get(address(taken, "stays")).status()).isEqualTo(200);
-    assertThat(api.get(address(taken, "follows").replace("houses", "questions")).status()).isEqualTo(200);
+    assertThat(api.get(address(taken, "follows").replace("houses", "questions")).status())
+        .isEqualTo(200);
   }
 
   @Test
@@ -130,10 +137,12 @@ class SnippetApiTest {
   @Test
   void scriptsAreAskedForByNamesThatWereGivenOut(Api api) {
     take(api, Api.DEMO, "houses");
-    assertThat(api.get("/snippets/scripts/piece.js").header("content-type")).startsWith("text/javascript");
+    assertThat(api.get("/snippets/scripts/piece.js").header("content-type"))
+        .startsWith("text/javascript");
     assertThat(api.get("/snippets/scripts/nothing.0123456789ab.js").status()).isEqualTo(404);
     assertThat(api.get("/snippets/velluta/evenings-at-velluta/live/houses/old-page").text())
         .contains("<giostra-piece src=");
-    assertThat(api.get("/snippets/velluta/evenings-at-velluta/live/nothing/old-page").status()).isEqualTo(404);
+    assertThat(api.get("/snippets/velluta/evenings-at-velluta/live/nothing/old-page").status())
+        .isEqualTo(404);
   }
 }
