@@ -21,6 +21,9 @@ const FORMS = [
   ],
 ] as const;
 
+/** Places that are named; of more the number is enough. */
+const MOST_SEEN = 8;
+
 const seenAt = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' });
 
 /** A section or a piece for a page that somebody else's system makes. */
@@ -93,7 +96,11 @@ export function Snippets({ address }: { readonly address: string }) {
       {seen.length > 0 && (
         <p className="faint">
           Seen in{' '}
-          {seen.map((each) => `${each.origin} (${seenAt.format(new Date(each.at))})`).join(', ')}
+          {seen
+            .slice(0, MOST_SEEN)
+            .map((each) => `${each.origin} (${seenAt.format(new Date(each.at))})`)
+            .join(', ')}
+          {seen.length > MOST_SEEN && ` and ${seen.length - MOST_SEEN} more`}
         </p>
       )}
     </div>

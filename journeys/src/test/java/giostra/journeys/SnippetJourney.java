@@ -220,8 +220,10 @@ class SnippetJourney {
         """);
     live.waitForFunction(
         """
-        () => [...document.querySelectorAll('#g-houses-section img')].every((each) =>
-            each.complete || each.getBoundingClientRect().left > innerWidth || each.getBoundingClientRect().right < 0)
+        () => [...document.querySelectorAll('#g-houses-section img')].every((each) => {
+          each.loading = 'eager';
+          return each.complete;
+        })
         """);
     BufferedImage asItIs = drawn(section);
 

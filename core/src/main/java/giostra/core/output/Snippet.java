@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
@@ -40,6 +41,13 @@ public record Snippet(
    * address that anybody writes begins so, since that is no scheme.
    */
   private static final String BASE = "giostra-base:/";
+
+  /** What addresses begin with that are seen from the page. */
+  private static final String PAGE = "giostra-page:/";
+
+  /** Addresses with a scheme, of another host, from the root or within what is at hand. */
+  private static final Pattern BY_ITSELF =
+      Pattern.compile("(?:[a-zA-Z][-+.\\w]*:|[/?#]).*|", Pattern.DOTALL);
 
   /** What holds of the element that has the tree, whatever the page around says of it. */
   public static final String BORDER =
@@ -95,7 +103,8 @@ public record Snippet(
         document
             .find(id)
             .filter(each -> each instanceof Section || each instanceof Piece)
-            .orElseThrow(() -> new Refused("snippet", id, "a section or a piece of the page"));
+            .orElseThrow(() ->
+                new Refused("snippet", id, "a section or a piece of the page as it was published"));
     Section section =
         (Section)
             Stream.concat(document.path(id).stream(), Stream.of(node))
@@ -158,6 +167,13 @@ public record Snippet(
       String sizes = image.attr("sizes");
       image.attr("loading", "lazy").attr("sizes", "auto," + sizes).attr(SIZES, sizes);
     }
+    for (Element link : body.select("a[href]")) {
+      String to = link.attr("href");
+      boolean elsewhere = to.startsWith("#") && body.getElementById(to.substring(1)) == null;
+      if (elsewhere || !BY_ITSELF.matcher(to).matches()) {
+        link.attr("href", PAGE + to);
+      }
+    }
     // Captions are let in only where the clip says whose it is.
     body.select("video, audio").attr("crossorigin", "anonymous");
     if (piece) {
@@ -178,9 +194,10 @@ public record Snippet(
    * asks for it. Source: HTML, "The template element", shadowrootmode.
    *
    * @param base where the release's files are, with a slash at its end
+   * @param page where the live page is, with a slash at its end
    */
-  public String at(String base) {
-    return at(kept(), base);
+  public String at(String base, String page) {
+    return at(kept(), base, page);
   }
 
   /** The same before anybody knows where the files are: what can be kept. */
@@ -194,8 +211,8 @@ public record Snippet(
         + "</template>";
   }
 
-  /** What was kept, with the addresses of its files. */
-  public static String at(String kept, String base) {
-    return kept.replace(BASE, base);
+  /** What was kept, with the addresses of its files and of its page. */
+  public static String at(String kept, String base, String page) {
+    return kept.replace(BASE, base).replace(PAGE, page);
   }
 }

@@ -3,8 +3,9 @@ package giostra.core.output;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import com.helger.css.reader.CSSReader;
 import giostra.core.layout.RoomHeights;
+import giostra.core.look.Values;
+import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Piece;
 import giostra.core.testing.Demo;
@@ -21,7 +22,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** Reference libraries: jsoup for markup, ph-css for sheets; in Chromium: SnippetJourney. */
+/** Reference libraries: jsoup for markup; in Chromium: SnippetJourney. */
 class SnippetTest {
   private static final Map<String, String> SCRIPTS =
       Shipped.SCRIPTS.stream().collect(Collectors.toMap(Function.identity(), name -> "in/" + name));
@@ -115,7 +116,7 @@ class SnippetTest {
     assertThatThrownBy(() -> of(demo, "houses-title"))
         .isInstanceOf(Refused.class)
         .hasMessageContaining("houses-title")
-        .hasMessageContaining("a section or a piece");
+        .hasMessageContaining("a section or a piece of the page as it was published");
   }
 
   @Test
@@ -127,21 +128,41 @@ class SnippetTest {
     for (Piece piece : demo.pieces()) {
       Snippet snippet = of(demo, piece.id());
       assertThat(files).containsAll(snippet.files());
-      assertThat(snippet.at("https://x.example/4/")).doesNotContain("giostra-base");
+      assertThat(snippet.at("https://x.example/4/", "https://x.example/"))
+          .doesNotContain("giostra-base");
       assertThat(snippet.scripts()).allMatch(each -> each.startsWith("giostra-base:/in/"));
     }
   }
 
   @Test
-  void itsSheetIsOneThatAParserReads() {
-    // ph-css knows no containers: what they hold is read by itself.
-    for (Piece piece : Demo.document().pieces()) {
-      String css = of(Demo.document(), piece.id()).css();
-      assertThat(css.chars().filter(c -> c == '{').count())
-          .isEqualTo(css.chars().filter(c -> c == '}').count());
-      assertThat(CSSReader.readFromString(css.replace("@container g-room ", "@media ")))
-          .isNotNull();
-    }
+  void linksLeadWhereTheyLedOnThePage() {
+    Document demo = Demo.document();
+    Document linked =
+        demo.changed(
+            "houses-text",
+            node ->
+                node.with(
+                    node.values()
+                        .with(
+                            BlockSettings.PARAGRAPHS,
+                            Values.ALL,
+                            "<p><a href=\"#g-visit\">a</a> <a href=\"#g-houses\">b</a>"
+                                + " <a href=\"tickets.html?x=1\">c</a> <a href=\"/root\">d</a>"
+                                + " <a href=\"https://x.example/\">e</a>"
+                                + " <a href=\"mailto:a@x.example\">f</a></p>")));
+    assertThat(
+            Jsoup.parse(
+                    of(linked, "houses-section").at("https://s.example/4/", "https://l.example/p/"))
+                .select("template")
+                .select("#g-houses-text a, .g-text a")
+                .eachAttr("href"))
+        .containsExactly(
+            "https://l.example/p/#g-visit",
+            "#g-houses",
+            "https://l.example/p/tickets.html?x=1",
+            "/root",
+            "https://x.example/",
+            "mailto:a@x.example");
   }
 
   @Test

@@ -2,11 +2,11 @@ package giostra.server.snippet;
 
 import giostra.server.host.Types;
 import giostra.server.release.ReleaseService;
+import giostra.server.web.Gone;
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import org.springframework.core.io.Resource;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import org.springframework.web.util.UriUtils;
 
 /** Snippets: what somebody pastes, and what pages of other origins are answered with. */
 @RestController
@@ -76,7 +77,12 @@ class SnippetController {
       @RequestHeader(name = "Referer", defaultValue = "") String referer,
       HttpServletRequest request) {
     String own = origin(request);
-    SnippetService.Answer answer = snippets.answer(site, page, number, node, own);
+    SnippetService.Answer answer;
+    try {
+      answer = snippets.answer(site, page, number, node, own);
+    } catch (Gone e) {
+      return moved(site, page, number + "/" + node + ".html", e);
+    }
     snippets.seen(site, page, node, referer, own);
     String tag = "\"" + answer.tag() + "\"";
     String caching = number.equals("live") ? ASK : FOR_GOOD;
@@ -109,13 +115,31 @@ class SnippetController {
   /** A file of a release, for its snippets. */
   @Hidden
   @GetMapping("/snippets/{site}/{page}/{number:[0-9]+}/{*path}")
-  ResponseEntity<Resource> file(
+  ResponseEntity<?> file(
       @PathVariable String site,
       @PathVariable String page,
       @PathVariable int number,
       @PathVariable String path) {
-    ReleaseService.Served file = releases.served(site, page, number, path.substring(1));
+    ReleaseService.Served file;
+    try {
+      file = releases.served(site, page, number, path.substring(1));
+    } catch (Gone e) {
+      return moved(site, page, number + path, e);
+    }
     return open(Types.of(file.path()), FOR_GOOD).body(file.bytes());
+  }
+
+  /** A page that has another address now is found by the one that was pasted. */
+  private <T> ResponseEntity<T> moved(String site, String page, String rest, Gone gone) {
+    String now = releases.movedTo(site, page).orElseThrow(() -> gone);
+    return ResponseEntity.status(HttpStatus.MOVED_PERMANENTLY)
+        .header(
+            HttpHeaders.LOCATION,
+            UriUtils.encodePath(
+                now.replaceFirst("^/live/", "/snippets/") + rest, StandardCharsets.UTF_8))
+        .header(HttpHeaders.ACCESS_CONTROL_ALLOW_ORIGIN, "*")
+        .header(HttpHeaders.CACHE_CONTROL, FOR_NOW)
+        .build();
   }
 
   /**

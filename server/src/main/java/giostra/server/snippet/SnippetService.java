@@ -139,7 +139,9 @@ class SnippetService {
         pinned(origin) + until.element(folder + live.number() + "/" + node + ".html"),
         new Html()
                 .open("giostra-piece")
-                .raw(made(held, node, false).at(folder + live.number() + "/"))
+                .raw(
+                    made(held, node, false)
+                        .at(folder + live.number() + "/", live(origin, held.page())))
                 .close("giostra-piece")
                 .toString()
             + "\n",
@@ -158,7 +160,7 @@ class SnippetService {
     private static final String NOT_TO_BE_HAD = ":host([data-missing]) p{min-height:0!important}";
 
     String element(String src) {
-      String live = origin + "/live/" + page.siteId() + "/" + page.slug() + "/";
+      String live = live(origin, page);
       return new Html()
           .open("giostra-piece", "src", src)
           .raw("<template shadowrootmode=\"open\"><style>" + ROOM + heights + NOT_TO_BE_HAD)
@@ -170,6 +172,10 @@ class SnippetService {
           .raw("\n")
           .toString();
     }
+  }
+
+  private static String live(String origin, PageService.Place page) {
+    return origin + "/live/" + page.siteId() + "/" + page.slug() + "/";
   }
 
   private static String loader(String address, String integrity) {
@@ -249,9 +255,9 @@ class SnippetService {
     for (String node : rows.taken(published.page())) {
       try {
         answer(held(published.page(), published.number()), node);
-      } catch (IllegalArgumentException gone) {
-        // What is no longer on the page is told to whoever asks for it.
-        LOG.debug("No snippet of {} any more", node, gone);
+      } catch (RuntimeException e) {
+        // The page is published all the same; whoever asks for this one is told.
+        LOG.warn("No snippet of {} with release {}", node, published.number(), e);
       }
     }
   }
@@ -289,7 +295,7 @@ class SnippetService {
       kept = new String(blobs.get(hash), StandardCharsets.UTF_8);
     }
     String base = origin + "/snippets/" + siteId + "/" + slug + "/" + release + "/";
-    String html = Snippet.at(kept, base);
+    String html = Snippet.at(kept, base, live(origin, page));
     return new Answer(html, Hash.of(html));
   }
 

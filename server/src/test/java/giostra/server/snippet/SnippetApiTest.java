@@ -67,7 +67,8 @@ class SnippetApiTest {
     String live = api.publish(id);
     assertThat(take(api, id, "nowhere").status()).isEqualTo(422);
     assertThat(take(api, id, "houses-title").json().path("detail").asString())
-        .isEqualTo("snippet is houses-title; it must be a section or a piece of the page");
+        .isEqualTo(
+            "snippet is houses-title; it must be a section or a piece of the page as it was published");
     // Nobody is answered of what nobody took.
     String folder = live.replace("/live/", "/snippets/");
     assertThat(api.get(folder + "live/houses.html").status()).isEqualTo(404);
@@ -108,6 +109,18 @@ class SnippetApiTest {
     assertThat(api.get(address(taken, "stays")).status()).isEqualTo(200);
     assertThat(api.get(address(taken, "follows").replace("houses", "questions")).status())
         .isEqualTo(200);
+  }
+
+  @Test
+  void aPageThatHasAnotherAddressIsFoundByTheOneThatWasPasted(Api api) {
+    String id = copy(api);
+    api.publish(id);
+    String before = address(take(api, id, "houses").json(), "follows");
+    api.put("/api/pages/" + id + "/name", Map.of("title", "Elsewhere", "slug", "elsewhere"));
+    Api.Answer moved = api.get(before);
+    assertThat(moved.status()).isEqualTo(301);
+    assertThat(moved.header("access-control-allow-origin")).isEqualTo("*");
+    assertThat(api.get(moved.header("location")).text()).contains("/elsewhere/1/");
   }
 
   @Test
