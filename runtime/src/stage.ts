@@ -37,13 +37,13 @@ type Told =
   | { readonly type: 'where'; readonly id: string }
   | { readonly type: 'at'; readonly id: string; readonly at?: Shown }
   | { readonly type: 'anatomy'; readonly parts: readonly (readonly [string, string])[] }
-  | { readonly type: 'scroll'; readonly share: number }
+  | { readonly type: 'scroll'; readonly share?: number; readonly top?: number }
   | { readonly type: 'hello' };
 
-/** Where the page stands that is seen with others: a share of what there is to scroll. */
-const scroll = (share: number) =>
+/** Where the page stands that is seen with others: px, or a share of what there is to scroll. */
+const scroll = ({ share = 0, top }: { readonly share?: number; readonly top?: number }) =>
   window.scrollTo({
-    top: share * (document.documentElement.scrollHeight - window.innerHeight),
+    top: top ?? share * (document.documentElement.scrollHeight - window.innerHeight),
     behavior: 'instant',
   });
 
@@ -162,7 +162,7 @@ addEventListener('message', (event: MessageEvent<Told>) => {
   if (message.type === 'hello') hello();
   else if (message.type === 'show') show(element(message.id));
   else if (message.type === 'mark') mark(message.id);
-  else if (message.type === 'scroll') scroll(message.share);
+  else if (message.type === 'scroll') scroll(message);
   else if (message.type === 'replay') replay(message.id);
   else if (message.type === 'anatomy') anatomy = message.parts;
   else if (message.type === 'hold') keep(message);

@@ -1,10 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Download, ExternalLink, FileCheck, Undo2 } from 'lucide-react';
-import { useState } from 'react';
+import { Columns2, Download, ExternalLink, FileCheck, Undo2 } from 'lucide-react';
+import { type ComponentProps, useState } from 'react';
 import { api, ask, type Release } from '../api/client';
 import { useBench } from '../bench/context';
 import { size } from '../media/format';
 import { useSweep } from '../prove/useSweep';
+import { Compare } from './Compare';
 import { Difference } from './Difference';
 import { Snippets } from './Snippets';
 import { Tokens } from './Tokens';
@@ -66,7 +67,12 @@ export function Ship() {
         {edits > 0 && (
           <details onToggle={(event) => setOpen(event.currentTarget.open)}>
             <summary className="link">What is different</summary>
-            {open && <Difference from={live.line.number} />}
+            {open && (
+              <>
+                <Difference from={live.line.number} />
+                <Seen releases={releases.data} from={live.line.number} to="now" />
+              </>
+            )}
           </details>
         )}
         <Proof />
@@ -99,6 +105,7 @@ export function Ship() {
               Release {shown.line.number} differs from {before.line.number}
             </h2>
             <Difference from={before.line.number} to={shown.line.number} />
+            <Seen releases={releases.data} from={before.line.number} to={shown.line.number} />
           </div>
         )}
         <Files release={shown} />
@@ -109,6 +116,19 @@ export function Ship() {
         </p>
       )}
     </section>
+  );
+}
+
+/** Leads to two of them side by side. */
+function Seen(props: Omit<ComponentProps<typeof Compare>, 'onClose'>) {
+  const [open, setOpen] = useState(false);
+  return (
+    <p className="ship-actions">
+      <button type="button" className="btn btn-sm" onClick={() => setOpen(true)}>
+        <Columns2 size={15} aria-hidden /> See them both
+      </button>
+      {open && <Compare {...props} onClose={() => setOpen(false)} />}
+    </p>
   );
 }
 

@@ -79,6 +79,41 @@ class ShipJourney {
     assertThat(missing).isZero();
   }
 
+  /** Two releases on one another: what is left of the wipe is of one, what is right of the other. */
+  @InTurn(0)
+  @Test
+  void twoReleasesAreSeenOneOverTheOther(Api api, Page page) {
+    String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
+    api.publish(id);
+    api.edit(id, 0, new Edit.SetValue("opening-title", "text", "", "Another evening"));
+    api.publish(id);
+    Bench.open(page, api, id, "ship", "opening-title");
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("See them both")).click();
+    Locator compare = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Compare releases"));
+    assertThat(compare.frameLocator("[title='Release 1 at 1280 px']").locator("#g-opening-title"))
+        .not()
+        .hasText("Another evening");
+    assertThat(compare.frameLocator("[title='Release 2 at 1280 px']").locator("#g-opening-title"))
+        .hasText("Another evening");
+    Locator wipe = page.getByLabel("Where one ends and the other begins");
+    wipe.press("End");
+    assertThat(compare.locator("figure").nth(1)).hasCSS("clip-path", "inset(0px 0px 0px 100%)");
+    page.getByLabel("How far both are scrolled").fill("700");
+    page.waitForFunction("() => document.querySelectorAll('.compare-wiped iframe').length === 2");
+    for (Frame frame : page.frames()) {
+      if (frame.url().contains("siteRevision")) {
+        frame.waitForFunction("() => Math.abs(scrollY - 700) < 1");
+      }
+    }
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("side by side").setExact(true)).click();
+    page.getByLabel("Width in px").fill("390");
+    page.getByLabel("Width in px").press("Enter");
+    assertThat(compare.locator("iframe[title='Release 2 at 390 px']")).isVisible();
+    page.getByLabel("Width in px").fill("12");
+    assertThat(compare.getByRole(AriaRole.ALERT)).hasText("12 is none: a whole width from 280 to 2560 px");
+    assertThat(Axe.within(page, "dialog[open]", "iframe")).isEmpty();
+  }
+
   @InTurn(1)
   @ParameterizedTest
   @ValueSource(ints = {390, 1280})

@@ -75,14 +75,18 @@ class PreviewController {
       @RequestParam(defaultValue = "") String snag,
       @RequestParam(defaultValue = "0") int way,
       @RequestParam(required = false) @Nullable Long on,
-      @RequestParam(required = false) @Nullable Integer revision) {
+      @RequestParam(required = false) @Nullable Integer revision,
+      @RequestParam(required = false) @Nullable Integer siteRevision) {
     if (!only.isEmpty() || !dress.isEmpty() || !stress.isEmpty()) {
       PageService.Head head = pages.head(id);
       Document shown = tried(mended(head, stress, snag, way), only, wear, dress);
       return previews.page(head.siteId(), shown, Assumption.of(assume), on);
     }
     if (revision != null) {
-      Document was = revisions.was(id, revision).document();
+      Document was =
+          siteRevision == null
+              ? revisions.was(id, revision).document()
+              : revisions.was(id, revision, siteRevision);
       return previews.page(pages.place(id).siteId(), was, Assumption.of(assume), null);
     }
     PageService.Head head = pages.head(id);
