@@ -113,9 +113,9 @@ function Frames({ snags, head, away }: FramesProps) {
   const wanted = Number(typed);
   const wrong =
     typed !== '' && !(Number.isInteger(wanted) && wanted >= NARROWEST && wanted <= WIDEST);
-  const troubled = [...new Set(snags.map((each) => each.from))].filter(
-    (each) => !widths.includes(each),
-  );
+  const troubled = [...new Set(snags.map((each) => each.from))]
+    .filter((each) => !widths.includes(each))
+    .sort((a, b) => a - b);
   return (
     <>
       <div className="line-up-head">

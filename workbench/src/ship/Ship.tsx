@@ -9,6 +9,7 @@ import { Compare } from './Compare';
 import { Difference } from './Difference';
 import { Snippets } from './Snippets';
 import { Tokens } from './Tokens';
+import { Weight } from './Weight';
 
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
@@ -108,6 +109,7 @@ export function Ship() {
             <Seen releases={releases.data} from={before.line.number} to={shown.line.number} />
           </div>
         )}
+        <Weight release={shown} before={before} />
         <Files release={shown} />
       </div>
       {back.isError && (

@@ -79,7 +79,9 @@ class ShipJourney {
     assertThat(missing).isZero();
   }
 
-  /** Two releases on one another: what is left of the wipe is of one, what is right of the other. */
+  /**
+   * Two releases on one another: what is left of the wipe is of one, what is right of the other.
+   */
   @InTurn(0)
   @Test
   void twoReleasesAreSeenOneOverTheOther(Api api, Page page) {
@@ -88,8 +90,15 @@ class ShipJourney {
     api.edit(id, 0, new Edit.SetValue("opening-title", "text", "", "Another evening"));
     api.publish(id);
     Bench.open(page, api, id, "ship", "opening-title");
+    // Three letters more or less are told of, and nothing else weighs more.
+    Locator weight = page.locator(".ship-weight tbody tr");
+    assertThat(weight.filter(new Locator.FilterOptions().setHasText("Markup")).locator("td").nth(1))
+        .hasText(java.util.regex.Pattern.compile("^[+−]\\d+ B$"));
+    assertThat(weight.filter(new Locator.FilterOptions().setHasText("Fonts")).locator("td").nth(1))
+        .hasText("as before");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("See them both")).click();
-    Locator compare = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Compare releases"));
+    Locator compare =
+        page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Compare releases"));
     assertThat(compare.frameLocator("[title='Release 1 at 1280 px']").locator("#g-opening-title"))
         .not()
         .hasText("Another evening");
@@ -105,12 +114,15 @@ class ShipJourney {
         frame.waitForFunction("() => Math.abs(scrollY - 700) < 1");
       }
     }
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("side by side").setExact(true)).click();
+    page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName("side by side").setExact(true))
+        .click();
     page.getByLabel("Width in px").fill("390");
     page.getByLabel("Width in px").press("Enter");
     assertThat(compare.locator("iframe[title='Release 2 at 390 px']")).isVisible();
     page.getByLabel("Width in px").fill("12");
-    assertThat(compare.getByRole(AriaRole.ALERT)).hasText("12 is none: a whole width from 280 to 2560 px");
+    assertThat(compare.getByRole(AriaRole.ALERT))
+        .hasText("12 is none: a whole width from 280 to 2560 px");
     assertThat(Axe.within(page, "dialog[open]", "iframe")).isEmpty();
   }
 
