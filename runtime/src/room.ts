@@ -32,6 +32,11 @@ function script(address: string): Promise<Bringing> {
   const known = scripts.get(address);
   if (known) return known;
   const coming = new Promise<Bringing>((done, failed) => {
+    const none = () => {
+      // Whoever asks again may have it.
+      scripts.delete(address);
+      failed(new Error(address));
+    };
     const tag = document.createElement('script');
     tag.crossOrigin = 'anonymous';
     tag.src = trust.createScriptURL(address);
@@ -39,12 +44,9 @@ function script(address: string): Promise<Bringing> {
     tag.onload = () => {
       const bringing = arrived.get(tag.src);
       if (bringing) done(bringing);
-      else failed(new Error(address));
+      else none();
     };
-    tag.onerror = () => {
-      scripts.delete(address);
-      failed(new Error(address));
-    };
+    tag.onerror = none;
     document.head.append(tag);
   });
   scripts.set(address, coming);
@@ -125,11 +127,13 @@ class GiostraPiece extends host.HTMLElement {
     const inside = root?.querySelector<HTMLElement>('.g-room');
     if (!root || !inside) return;
     const addresses = (inside.dataset.scripts ?? '').split(' ').filter(Boolean);
+    inside.style.visibility = 'hidden';
+    // Letters are asked for where they are laid out, and nobody waits for what is not asked for.
+    inside.getBoundingClientRect();
     const letters = Promise.race([
       host.document.fonts.ready,
       new Promise((done) => host.setTimeout(done, LETTERS)),
     ]);
-    inside.style.visibility = 'hidden';
     try {
       const [all] = await Promise.all([Promise.all(addresses.map(script)), letters]);
       if (signal.aborted) return;
@@ -141,14 +145,14 @@ class GiostraPiece extends host.HTMLElement {
   }
 
   #end() {
+    const root = this.shadowRoot;
+    // When it comes back it begins anew; meanwhile the page's own words stand there.
+    if (this.#answer !== undefined) root?.replaceChildren(host.document.createElement('slot'));
+    // Pieces that have left are stopped, while somebody still hears it.
+    root?.dispatchEvent(new host.Event('giostra:start'));
     this.#life?.abort();
     this.#life = undefined;
     this.#asked++;
-    // Pieces are told that they are there no more; when it comes back they begin anew. Meanwhile
-    // the page's own words stand there.
-    if (this.#answer !== undefined) {
-      this.shadowRoot?.replaceChildren(host.document.createElement('slot'));
-    }
   }
 }
 

@@ -3,14 +3,23 @@ import type { Trust } from './trust';
 
 type Host = typeof globalThis & Window;
 
-/** Rules that pages were given for their pieces: each once. */
-const given = new Set<string>();
+/** Sheets that the page was given for its pieces, by what they say. */
+const given = new Map<string, CSSStyleSheet>();
+
+/** Gives the page rules that it has not, or no longer: fonts are of a document, not of a tree. */
+function give(host: Host, faces: string) {
+  const sheet = given.get(faces) ?? made(host, faces);
+  given.set(faces, sheet);
+  // An array of the page's own, whose methods it may have changed.
+  const before = [...host.document.adoptedStyleSheets];
+  if (!before.includes(sheet)) host.document.adoptedStyleSheets = [...before, sheet];
+}
 
 /** A sheet that no policy of the page forbids, since it is put together by a script. */
-function sheet(host: Host, css: string): CSSStyleSheet {
-  const made = new host.CSSStyleSheet();
-  made.replaceSync(css);
-  return made;
+function made(host: Host, css: string): CSSStyleSheet {
+  const sheet = new host.CSSStyleSheet();
+  sheet.replaceSync(css);
+  return sheet;
 }
 
 /** Puts what has come into the tree of an element. */
@@ -19,12 +28,7 @@ export function bring(element: HTMLElement, host: Host, trust: Trust, answer: st
   const template = parsed.querySelector('template');
   if (!template) throw new Error('no template');
   const faces = parsed.querySelector('style')?.textContent ?? '';
-  if (!given.has(faces)) {
-    given.add(faces);
-    // An array of the page's own, whose methods it may have changed.
-    const before = host.document.adoptedStyleSheets;
-    host.document.adoptedStyleSheets = [...before, sheet(host, faces)];
-  }
+  give(host, faces);
   const tree = host.document.importNode(template.content, true);
   const styles = [...tree.querySelectorAll('style')];
   const css = styles.map((each) => each.textContent ?? '').join('');
@@ -35,6 +39,6 @@ export function bring(element: HTMLElement, host: Host, trust: Trust, answer: st
   const inside = tree.querySelector<HTMLElement>('.g-room');
   if (inside) inside.style.minHeight = `${height}px`;
   const root = element.shadowRoot ?? element.attachShadow({ mode: 'open' });
-  root.adoptedStyleSheets = [sheet(host, css)];
+  root.adoptedStyleSheets = [made(host, css)];
   root.replaceChildren(tree);
 }

@@ -78,12 +78,7 @@ function matching(host: Host, { changed, wide }: ReturnType<typeof widths>, sign
       },
       { signal },
     );
-    return Object.assign(own, {
-      media: query,
-      get matches() {
-        return holds(query, wide());
-      },
-    });
+    return Object.defineProperty(own, 'matches', { get: () => holds(query, wide()) });
   };
 }
 
@@ -177,7 +172,4 @@ export function room(
   };
   const given = handed.map((name) => things[name] ?? host[name as keyof Host]);
   for (const script of scripts) script(...given);
-  signal.addEventListener('abort', () => {
-    root.dispatchEvent(new host.Event('giostra:start'));
-  });
 }

@@ -32,6 +32,7 @@ public final class LongestOutside implements ClassOrderer {
           "ArchiveJourney",
           "KindsJourney",
           "SessionJourney",
+          "SnippetJourney",
           "OverPictureJourney",
           "ContentJourney",
           "ProveJourney",

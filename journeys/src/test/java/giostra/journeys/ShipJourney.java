@@ -28,6 +28,7 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import nu.validator.client.EmbeddedValidator;
@@ -93,7 +94,7 @@ class ShipJourney {
     // Three letters more or less are told of, and nothing else weighs more.
     Locator weight = page.locator(".ship-weight tbody tr");
     assertThat(weight.filter(new Locator.FilterOptions().setHasText("Markup")).locator("td").nth(1))
-        .hasText(java.util.regex.Pattern.compile("^[+−]\\d+ B$"));
+        .hasText(Pattern.compile("^[+−]\\d+ B$"));
     assertThat(weight.filter(new Locator.FilterOptions().setHasText("Fonts")).locator("td").nth(1))
         .hasText("as before");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("See them both")).click();

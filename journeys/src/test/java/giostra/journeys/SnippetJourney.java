@@ -7,6 +7,7 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.page.Edit;
 import giostra.core.testing.InTurn;
@@ -15,8 +16,11 @@ import giostra.server.testing.Giostra;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -176,7 +180,7 @@ class SnippetJourney {
     try {
       return ImageIO.read(new ByteArrayInputStream(what.screenshot()));
     } catch (IOException e) {
-      throw new java.io.UncheckedIOException(e);
+      throw new UncheckedIOException(e);
     }
   }
 
@@ -236,7 +240,7 @@ class SnippetJourney {
     }
     try (var old = new OldPages()) {
       Page page = still(chromium, around.width());
-      var failed = new java.util.ArrayList<String>();
+      var failed = new ArrayList<String>();
       page.onPageError(failed::add);
       page.addInitScript(SHIFTS);
       String policy = around.policy().replace("SERVER", api.at("").replaceAll("/$", ""));
@@ -307,8 +311,18 @@ class SnippetJourney {
             return root.querySelector('.g-item').getBoundingClientRect().width < wide / 2;
           }
           """);
+      // Scripts too go by the room: tabs fold in a column, and are tabs across the page.
+      page.navigate(
+          old.put(
+              "tabs",
+              body(".c{inline-size:380px}", "", "<div class=c>@@</div>")
+                  .replace("@@", taken(api, Api.DEMO, "four-houses").path("follows").asString())));
+      page.waitForFunction(LOADED);
+      assertThat(page.locator("giostra-piece [role=tab]:visible")).hasCount(0);
+      page.evaluate("() => { document.querySelector('.c').style.inlineSize = '1100px'; }");
+      assertThat(page.locator("giostra-piece [role=tab]:visible")).hasCount(4);
+      assertThat(page.locator("giostra-piece [role=tabpanel]:visible")).hasCount(1);
       // axe looks into trees; one page twice has no id twice, since each has its own.
-      page.evaluate("() => document.querySelector('.c').remove()");
       assertThat(Axe.found(page, ".nothing")).isEmpty();
     }
   }
@@ -375,8 +389,16 @@ class SnippetJourney {
       Object second =
           page.evaluate("() => document.querySelector('giostra-piece').giostra.current");
       page.evaluate(
-          "() => { window.kept = document.querySelector('giostra-piece'); kept.remove(); }");
-      page.waitForTimeout(100);
+          """
+          () => {
+            window.kept = document.querySelector('giostra-piece');
+            const inside = kept.shadowRoot.querySelector('[data-kind]');
+            const { stop } = inside.giostra;
+            inside.giostra = { stop() { window.stopped = true; stop(); } };
+            kept.remove();
+          }
+          """);
+      page.waitForFunction("() => window.stopped");
       page.evaluate("() => document.body.append(window.kept)");
       page.waitForFunction(LOADED);
       assertThat(page.evaluate("() => window.kept.giostra.current")).isNotEqualTo(second);
@@ -438,30 +460,22 @@ class SnippetJourney {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
     api.publish(id);
     Bench.open(page, api, id, "ship", "questions");
-    page.getByRole(
-            com.microsoft.playwright.options.AriaRole.BUTTON,
-            new Page.GetByRoleOptions().setName("Make the snippet"))
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make the snippet"))
         .click();
     Locator lines = page.getByLabel("Lines to paste");
     assertThat(lines)
         .hasValue(
-            java.util.regex.Pattern.compile(
-                "<script .*<giostra-piece src=.*/live/questions\\.html.*",
-                java.util.regex.Pattern.DOTALL));
-    page.getByRole(
-            com.microsoft.playwright.options.AriaRole.BUTTON,
-            new Page.GetByRoleOptions().setName("Stays with this one"))
+            Pattern.compile(
+                "<script .*<giostra-piece src=.*/live/questions\\.html.*", Pattern.DOTALL));
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Stays with this one"))
         .click();
     assertThat(lines)
-        .hasValue(
-            java.util.regex.Pattern.compile(
-                ".*integrity=\"sha384-.*/1/questions\\.html.*", java.util.regex.Pattern.DOTALL));
+        .hasValue(Pattern.compile(".*integrity=\"sha384-.*/1/questions\\.html.*", Pattern.DOTALL));
     assertThat(Axe.within(page, ".ship")).isEmpty();
     Page tried =
         page.waitForPopup(() ->
             page.getByRole(
-                    com.microsoft.playwright.options.AriaRole.LINK,
-                    new Page.GetByRoleOptions().setName("See it in an old page"))
+                    AriaRole.LINK, new Page.GetByRoleOptions().setName("See it in an old page"))
                 .click());
     tried.waitForFunction(LOADED);
     assertThat(tried.locator("giostra-piece .g-question").first()).isVisible();

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -206,7 +207,7 @@ final class RoomSheet {
     return VALUE.matcher(body).replaceAll(found -> Matcher.quoteReplacement(value(found)));
   }
 
-  private String value(java.util.regex.MatchResult found) {
+  private String value(MatchResult found) {
     String all = found.group();
     if (all.startsWith("\"")) {
       String name = families.get(all.substring(1, all.length() - 1));

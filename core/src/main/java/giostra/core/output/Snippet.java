@@ -11,6 +11,7 @@ import giostra.core.page.SectionSettings;
 import giostra.core.value.EdgeShape;
 import giostra.core.value.Length;
 import giostra.core.value.Refused;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -80,7 +81,7 @@ public record Snippet(
       boolean scripted) {
     Document alone = alone(document, id);
     boolean piece = !(document.node(id) instanceof Section);
-    var under = new java.util.HashMap<String, String>();
+    var under = new HashMap<String, String>();
     scripts.forEach((name, path) -> under.put(name, BASE + path));
     Compiled compiled = Compiler.compile(alone, shipped.under(BASE, under, there));
     RoomSheet.Made sheet = RoomSheet.of(compiled.css(), scripted);

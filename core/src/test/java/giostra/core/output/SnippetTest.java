@@ -14,6 +14,7 @@ import giostra.core.value.Refused;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -168,7 +169,7 @@ class SnippetTest {
   @Test
   void heightsAreStraightBetweenFewPoints() {
     List<RoomHeights.Point> points =
-        RoomHeights.of(Snippet.alone(Demo.document(), "houses"), _ -> java.util.Optional.empty());
+        RoomHeights.of(Snippet.alone(Demo.document(), "houses"), _ -> Optional.empty());
     assertThat(points).hasSizeBetween(2, 40);
     assertThat(points).extracting(RoomHeights.Point::wide).isSorted();
     assertThat(RoomHeights.css(points, "p"))

@@ -157,7 +157,9 @@ class SnippetService {
   private record Until(String origin, PageService.Place page, String node, String heights) {
     private static final String ROOM =
         ":host{" + Snippet.BORDER + ";container-type:inline-size!important}p{margin:0}";
-    private static final String NOT_TO_BE_HAD = ":host([data-missing]) p{min-height:0!important}";
+    private static final String NOT_TO_BE_HAD =
+        ":host([data-missing]) p{min-height:0!important}"
+            + "@media (scripting: none){p{min-height:0!important}}";
 
     String element(String src) {
       String live = live(origin, page);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import giostra.core.page.Edit;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
+import java.net.URI;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -50,7 +51,7 @@ class SnippetApiTest {
     var files = FILE.matcher(answer.text());
     int seen = 0;
     while (files.find()) {
-      Api.Answer file = api.get(java.net.URI.create(files.group(1)).normalize().getPath());
+      Api.Answer file = api.get(URI.create(files.group(1)).normalize().getPath());
       assertThat(file.status()).as(files.group(1)).isEqualTo(200);
       assertThat(file.header("access-control-allow-origin")).isEqualTo("*");
       assertThat(file.header("x-content-type-options")).isEqualTo("nosniff");
