@@ -3,7 +3,7 @@ import handed from './handed.json';
 type Host = typeof globalThis & Window;
 
 /** A script that runs in rooms: it is handed what it would find in a window of its own. */
-export type Bringing = (...handed: readonly unknown[]) => void;
+export type Bringing = (handed: Readonly<Record<string, unknown>>) => void;
 
 /** What is heard in the page around and not in the room. */
 const OUTSIDE = new Set(['visibilitychange', 'fullscreenchange']);
@@ -170,6 +170,8 @@ export function room(
     clearTimeout: (timer: number) => host.clearTimeout(timer),
     getComputedStyle: (element: Element, pseudo?: string) => host.getComputedStyle(element, pseudo),
   };
-  const given = handed.map((name) => things[name] ?? host[name as keyof Host]);
-  for (const script of scripts) script(...given);
+  const given = Object.fromEntries(
+    handed.map((name) => [name, things[name] ?? host[name as keyof Host]]),
+  );
+  for (const script of scripts) script(given);
 }

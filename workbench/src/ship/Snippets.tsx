@@ -1,9 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Clipboard, ExternalLink } from 'lucide-react';
-import { useId, useState } from 'react';
+import { useId, useRef, useState } from 'react';
 import { api, ask, type SnippetTaken } from '../api/client';
 import { isPiece, useBench } from '../bench/context';
-import { nameOf, walk } from '../bench/document';
+import { nameOf, pathTo, walk } from '../bench/document';
 import { size } from '../media/format';
 
 /** The ways in which a snippet comes. */
@@ -35,7 +35,13 @@ export function Snippets({ address }: { readonly address: string }) {
     (each) => each.node.type === 'section' || isPiece(catalogue, each.node.type),
   );
   const [node, setNode] = useState(
-    () => all.find((each) => each.node.id === chosen.node.id)?.node.id ?? all[0]?.node.id ?? '',
+    () =>
+      // Of an item its piece.
+      pathTo(page.document.page, chosen.node.id).findLast((id) =>
+        all.some((each) => each.node.id === id),
+      ) ??
+      all[0]?.node.id ??
+      '',
   );
   const key = ['snippets', page.id];
   const lines = useQuery({
@@ -111,6 +117,7 @@ export function Snippets({ address }: { readonly address: string }) {
 function Lines({ taken, live }: { readonly taken: SnippetTaken; readonly live: string }) {
   const [form, setForm] = useState<(typeof FORMS)[number][0]>('follows');
   const [copied, setCopied] = useState('');
+  const area = useRef<HTMLTextAreaElement>(null);
   const lines = taken[form];
   const page = live.replace('/live/', '/snippets/');
   return (
@@ -130,6 +137,7 @@ function Lines({ taken, live }: { readonly taken: SnippetTaken; readonly live: s
       </div>
       <p className="faint">{FORMS.find(([each]) => each === form)?.[2]}</p>
       <textarea
+        ref={area}
         className="ship-lines"
         aria-label="Lines to paste"
         readOnly
@@ -141,12 +149,15 @@ function Lines({ taken, live }: { readonly taken: SnippetTaken; readonly live: s
         <button
           type="button"
           className="btn btn-sm"
-          onClick={() =>
-            navigator.clipboard.writeText(lines).then(
-              () => setCopied(lines),
-              () => setCopied(''),
-            )
-          }
+          onClick={async () => {
+            try {
+              await navigator.clipboard.writeText(lines);
+              setCopied(lines);
+            } catch {
+              // Not allowed, or not there: they are chosen, to be copied by hand.
+              area.current?.focus();
+            }
+          }}
         >
           <Clipboard size={15} aria-hidden /> {copied === lines ? 'Copied' : 'Copy the lines'}
         </button>

@@ -3,6 +3,7 @@ package giostra.core.output;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.util.Base64;
 import java.util.HexFormat;
 
 /** Names content by its SHA-256, so that a file of that name never changes. */
@@ -16,10 +17,19 @@ public final class Hash {
 
   /** All 64 hexadecimal digits of the hash of some bytes. */
   public static String full(byte[] bytes) {
+    return HexFormat.of().formatHex(digest("SHA-256", bytes));
+  }
+
+  /** What a tag says of the bytes that it asks for. Source: Subresource Integrity. */
+  public static String integrity(byte[] bytes) {
+    return "sha384-" + Base64.getEncoder().encodeToString(digest("SHA-384", bytes));
+  }
+
+  private static byte[] digest(String by, byte[] bytes) {
     try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+      return MessageDigest.getInstance(by).digest(bytes);
     } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("every Java platform has SHA-256", e);
+      throw new IllegalStateException("every Java platform has " + by, e);
     }
   }
 }

@@ -42,12 +42,12 @@ final class RoomSheet {
 
   /** A string, an escape, or a word of a selector; attributes are left as they are. */
   private static final Pattern SELECTED =
-      Pattern.compile("\"[^\"]*\"|\\[[^\\]]*]|\\\\.|:root\\b|[-\\w.#:]*[-\\w]");
+      Pattern.compile("\"[^\"]*\"|'[^']*'|\\[[^\\]]*]|\\\\.|:root\\b|[-\\w.#:]*[-\\w]");
 
   /** A string or an address, a word or a hash, or a number with its unit. */
   private static final Pattern VALUE =
       Pattern.compile(
-          "\"[^\"]*\"|url\\([^)]*\\)|#[-\\w]+|-?[A-Za-z_][-\\w]*|--[-\\w]+"
+          "\"[^\"]*\"|'[^']*'|url\\((?:\"[^\"]*\"|'[^']*'|[^)]*)\\)|#[-\\w]+|-?[A-Za-z_][-\\w]*|--[-\\w]+"
               + "|([-+]?(?:\\d+\\.?\\d*|\\.\\d+))([A-Za-z%]*)");
 
   private static final Pattern FAMILY = Pattern.compile("font-family:\"([^\"]*)\"");

@@ -12,10 +12,8 @@ import giostra.core.value.EdgeShape;
 import giostra.core.value.Length;
 import giostra.core.value.Refused;
 import java.util.HashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -33,13 +31,11 @@ import org.jsoup.parser.Parser;
  * @param css the tree's sheet
  * @param faces the rules that the page around has to have: fonts under names of their own
  * @param scripts what is run with it, in order
- * @param files of the release that it asks for, by their paths there
  */
-public record Snippet(
-    String html, String css, String faces, List<String> scripts, Set<String> files) {
+public record Snippet(String html, String css, String faces, List<String> scripts) {
   /**
-   * What the addresses of files begin with, until somebody knows where they are: {@link #at}. No
-   * address that anybody writes begins so, since that is no scheme.
+   * What the addresses of files begin with, until somebody knows where they are: {@link #at}.
+   * Whoever writes that in a text reads the address there.
    */
   private static final String BASE = "giostra-base:/";
 
@@ -60,7 +56,6 @@ public record Snippet(
 
   public Snippet {
     scripts = List.copyOf(scripts);
-    files = Set.copyOf(files);
   }
 
   /**
@@ -89,8 +84,7 @@ public record Snippet(
         room(alone, compiled, piece, scripted),
         sheet.css(),
         sheet.faces(),
-        scripted ? compiled.scripts() : List.of(),
-        files(compiled));
+        scripted ? compiled.scripts() : List.of());
   }
 
   /**
@@ -183,13 +177,6 @@ public record Snippet(
     return body.html();
   }
 
-  private static Set<String> files(Compiled compiled) {
-    var files = new LinkedHashSet<String>();
-    Stream.concat(compiled.pictures().stream(), compiled.fonts().stream())
-        .forEach(path -> files.add(path.startsWith(BASE) ? path.substring(BASE.length()) : path));
-    return files;
-  }
-
   /**
    * The markup that makes a tree of it: what a host element holds, or what is put there by whoever
    * asks for it. Source: HTML, "The template element", shadowrootmode.
@@ -203,13 +190,16 @@ public record Snippet(
 
   /** The same before anybody knows where the files are: what can be kept. */
   public String kept() {
-    return "<style>"
-        + faces
-        + "</style><template shadowrootmode=\"open\"><style>"
-        + css
-        + "</style>"
-        + html
-        + "</template>";
+    return style(faces) + "<template shadowrootmode=\"open\">" + style(css) + html + "</template>";
+  }
+
+  /**
+   * A sheet in markup: what somebody wrote in a text of it ends no element. Source: HTML,
+   * "Restrictions on the contents of raw text elements"; CSS Syntax 3, "Consume an escaped code
+   * point".
+   */
+  private static String style(String sheet) {
+    return "<style>" + sheet.replace("</", "<\\/") + "</style>";
   }
 
   /** What was kept, with the addresses of its files and of its page. */

@@ -8,10 +8,10 @@ import giostra.core.look.Values;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Piece;
+import giostra.core.page.ProofSettings;
 import giostra.core.testing.Demo;
 import giostra.core.testing.RandomDocuments;
 import giostra.core.value.Refused;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -58,6 +58,7 @@ class SnippetTest {
           @media (hover:hover) and (width < 9px){.a{gap:0}} | @media (hover:hover){@container g-room (width < 9px){.a{gap:0}}}
           @media print,(width < 9px){.a{gap:0}}           | @media print,(width < 9px){.a{gap:0}}
           @container (inline-size < 480px){.a{gap:1rem}}  | @container (inline-size < 480px){.a{gap:16px}}
+          .a{background:url("x_(1)5rem.png") 1rem}        | .a{background:url("x_(1)5rem.png") 16px}
           @keyframes g-a{to{width:1rem}}                  | @keyframes g-a{to{width:16px}}
           """)
   void whatAskedForTheScreenAsksForTheRoom(String css, String then) {
@@ -121,18 +122,36 @@ class SnippetTest {
   }
 
   @Test
-  void itAsksForNothingThatItsPageDoesNotAskFor() {
-    Document demo = Demo.document();
-    Compiled whole = Compiler.compile(demo, Shipped.scriptsOnly());
-    var files = new ArrayList<>(whole.pictures());
-    files.addAll(whole.fonts());
-    for (Piece piece : demo.pieces()) {
-      Snippet snippet = of(demo, piece.id());
-      assertThat(files).containsAll(snippet.files());
-      assertThat(snippet.at("https://x.example/4/", "https://x.example/"))
-          .doesNotContain("giostra-base");
-      assertThat(snippet.scripts()).allMatch(each -> each.startsWith("giostra-base:/in/"));
-    }
+  void addressesAreKnownWhereItIsAskedFor() {
+    Snippet snippet = of(Demo.document(), "houses");
+    assertThat(snippet.scripts())
+        .isNotEmpty()
+        .allMatch(each -> each.startsWith("giostra-base:/in/"));
+    assertThat(snippet.at("https://x.example/4/", "https://x.example/"))
+        .contains("https://x.example/4/in/")
+        .doesNotContain("giostra-base");
+  }
+
+  /** Source: HTML, "Restrictions on the contents of raw text elements". */
+  @Test
+  void whatSomebodyWroteInASheetEndsNoElement() {
+    Document written =
+        Demo.document()
+            .changed(
+                "houses",
+                node ->
+                    node.with(
+                        node.values()
+                            .with(
+                                ProofSettings.OWN_CSS,
+                                Values.ALL,
+                                ".g-card::before { content: '</style><img src=x onerror=alert(1)> 5rem' }")));
+    String kept = of(written, "houses").kept();
+    assertThat(kept).contains("<\\/style><img").contains("5rem");
+    assertThat(Jsoup.parse(kept).select("template > *").eachAttr("class"))
+        .containsExactly("g-room");
+    assertThat(Jsoup.parse(kept).select("template > style")).hasSize(1);
+    assertThat(Jsoup.parse(kept).select("[onerror]")).isEmpty();
   }
 
   @Test

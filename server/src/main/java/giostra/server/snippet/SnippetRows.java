@@ -88,7 +88,9 @@ interface SnippetRows extends Repository<SnippetEntity, SnippetEntity.Key> {
           insert into snippet_seen as s (page_id, node, origin, seen_at)
             select p.id, ?2, ?3, ?4 from page p
             where p.id = ?1
-              and (select count(*) from snippet_seen n where n.page_id = ?1 and n.node = ?2) < ?6
+              and ((select count(*) from snippet_seen n where n.page_id = ?1 and n.node = ?2) < ?6
+                or exists (select 1 from snippet_seen n
+                           where n.page_id = ?1 and n.node = ?2 and n.origin = ?3))
             for key share
           on conflict (page_id, node, origin) do update set seen_at = ?4 where s.seen_at < ?5
           """,

@@ -5,6 +5,7 @@ import giostra.core.output.Hash;
 import giostra.core.output.Html;
 import giostra.core.output.Snippet;
 import giostra.core.page.Document;
+import giostra.core.value.Refused;
 import giostra.server.host.PageFiles;
 import giostra.server.media.BlobStore;
 import giostra.server.media.MediaService;
@@ -22,16 +23,14 @@ import java.io.UncheckedIOException;
 import java.net.URI;
 import java.net.URISyntaxException;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Base64;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
@@ -199,17 +198,7 @@ class SnippetService {
 
   private String pinned(String origin) {
     PageFiles.Script piece = script(PageFiles.PIECE);
-    return loader(origin + "/snippets/scripts/" + piece.file(), integrity(piece.bytes()));
-  }
-
-  /** Source: Subresource Integrity. */
-  private static String integrity(byte[] bytes) {
-    try {
-      return "sha384-"
-          + Base64.getEncoder().encodeToString(MessageDigest.getInstance("SHA-384").digest(bytes));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("every Java platform has SHA-384", e);
-    }
+    return loader(origin + "/snippets/scripts/" + piece.file(), Hash.integrity(piece.bytes()));
   }
 
   private PageFiles.Script script(String name) {
@@ -223,12 +212,25 @@ class SnippetService {
     return new Held(page, held, stock.expanded(page.siteId(), was));
   }
 
+  private Optional<String> known(String page, int release, String node) {
+    return rows.answer(page, release, node)
+        .map(hash -> new String(blobs.get(hash), StandardCharsets.UTF_8));
+  }
+
+  /** What is answered of one that was taken after its release. */
+  private String late(PageService.Place page, int release, String node) {
+    try {
+      return answer(held(page.id(), release), node);
+    } catch (Refused e) {
+      throw new Gone("section or piece in release " + release, node);
+    }
+  }
+
   /** What is answered of one, made where it is not there yet. */
   private String answer(Held held, String node) {
     String page = held.page().id();
     int release = held.release().number();
-    return rows.answer(page, release, node)
-        .map(hash -> new String(blobs.get(hash), StandardCharsets.UTF_8))
+    return known(page, release, node)
         .orElseGet(() -> {
           String made = made(held, node, true).kept();
           files.inRooms().values().forEach(each -> rows.keep(each.file(), blobs.put(each.bytes())));
@@ -254,9 +256,14 @@ class SnippetService {
   /** With a release come the snippets that were taken of its page. */
   @EventListener
   void published(ReleaseService.Published published) {
-    for (String node : rows.taken(published.page())) {
+    List<String> taken = rows.taken(published.page());
+    if (taken.isEmpty()) {
+      return;
+    }
+    Held held = held(published.page(), published.number());
+    for (String node : taken) {
       try {
-        answer(held(published.page(), published.number()), node);
+        answer(held, node);
       } catch (RuntimeException e) {
         // The page is published all the same; whoever asks for this one is told.
         LOG.warn("No snippet of {} with release {}", node, published.number(), e);
@@ -282,20 +289,10 @@ class SnippetService {
         number.equals("live")
             ? releases.live(page.id()).orElseThrow(() -> new Gone("release of page", slug)).number()
             : number(number);
-    String hash = rows.answer(page.id(), release, node).orElse("");
-    String kept;
-    if (hash.isEmpty()) {
-      if (!rows.taken(page.id()).contains(node)) {
-        throw new Gone("snippet", node);
-      }
-      try {
-        kept = answer(held(page.id(), release), node);
-      } catch (IllegalArgumentException e) {
-        throw new Gone("section or piece in release " + release, node);
-      }
-    } else {
-      kept = new String(blobs.get(hash), StandardCharsets.UTF_8);
+    if (!rows.taken(page.id()).contains(node)) {
+      throw new Gone("snippet", node);
     }
+    String kept = known(page.id(), release, node).orElseGet(() -> late(page, release, node));
     String base = origin + "/snippets/" + siteId + "/" + slug + "/" + release + "/";
     String html = Snippet.at(kept, base, live(origin, page));
     return new Answer(html, Hash.of(html));
