@@ -77,6 +77,7 @@ class AccessJourney {
     return Runs.inTurn(List.of("fill", "arrange", "prove", "ship"));
   }
 
+  @InTurn({0, 1, 2, 3})
   @ParameterizedTest
   @MethodSource("steps")
   void axeFindsNothingOnTheBench(String step, Api api, Page page) {
@@ -111,7 +112,7 @@ class AccessJourney {
     assertThat(dialog(page)).as("the history").isEmpty();
   }
 
-  @InTurn(1)
+  @InTurn(4)
   @Test
   void axeFindsNothingInTheDialogs(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 800);
@@ -163,7 +164,7 @@ class AccessJourney {
     page.waitForSelector(".content-drop");
   }
 
-  @InTurn(0)
+  @InTurn(3)
   @Test
   void axeFindsNothingWhereLooksAreArranged(Api api, Page page) {
     Bench bench = Bench.open(page, api, Api.DEMO, "dress", "films");
@@ -223,6 +224,7 @@ class AccessJourney {
     return Runs.inTurn(List.of("ltr", "rtl"));
   }
 
+  @InTurn({1, 4})
   @ParameterizedTest
   @MethodSource("directions")
   void allKindsNestedPassAxeAndTheNuChecker(String direction, Api api, Chromium.Open chromium)

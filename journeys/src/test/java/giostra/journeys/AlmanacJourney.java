@@ -176,7 +176,7 @@ class AlmanacJourney {
         .toList();
   }
 
-  @InTurn(1)
+  @InTurn(4)
   @Test
   void tabsAreDressedUntilTheyAgreeWithAPicture(Api api, Chromium.Open chromium, Page page)
       throws IOException {

@@ -212,7 +212,7 @@ class ChangesJourney {
   }
 
   /** Backwards as forwards, mid-change too, with words that come in one after another. */
-  @InTurn(2)
+  @InTurn(5)
   @Test
   void whatIsDrawnAtATimeIsWhatAPageShowsThatWasLeftToItself(Api api, Chromium.Open chromium) {
     Document document =

@@ -192,6 +192,7 @@ class ConditionJourney {
    * engine says. Source: java.time and the IANA database on one side, Intl in the browser on the
    * other.
    */
+  @InTurn({1, 3, 5})
   @ParameterizedTest
   @MethodSource("zones")
   void whatIsOnAtAMomentIsWhatTheEngineSays(String zone, Api api, Chromium.Open chromium) {
@@ -266,7 +267,7 @@ class ConditionJourney {
   }
 
   /** What comes while a page is open waits until nobody looks at its piece, and then is there. */
-  @InTurn(0)
+  @InTurn(3)
   @Test
   void whatComesWhileThePageIsOpenWaitsUntilNobodySeesIt(Api api, Chromium.Open chromium) {
     String site = api.copyOfDemo();
@@ -317,7 +318,7 @@ class ConditionJourney {
   }
 
   /** Without script shows what was on when the page was published; with one what is on now. */
-  @InTurn(1)
+  @InTurn(4)
   @Test
   void withoutScriptShowsWhatWasOnAtPublishing(Api api, Chromium.Open chromium) {
     String id = api.copyOfDemo() + "-evenings-at-velluta";

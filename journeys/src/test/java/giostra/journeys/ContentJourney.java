@@ -70,7 +70,7 @@ class ContentJourney {
     page.locator("dialog[open] input[type=file]").setInputFiles(file(name, text));
   }
 
-  @InTurn(2)
+  @InTurn(5)
   @Test
   void aFileIsMappedMendedAndPutIn(Api api, Page page) throws IOException {
     String id = page(api);
@@ -124,6 +124,7 @@ class ContentJourney {
     assertThat(headings(api, id)).isEmpty();
   }
 
+  @InTurn(3)
   @Test
   void rowsThatAreNotMendedWaitAndAreTakenLater(Api api, Page page) {
     String id = page(api);
@@ -140,6 +141,7 @@ class ContentJourney {
     assertThat(headings(api, id)).hasSize(3);
   }
 
+  @InTurn(4)
   @Test
   void questionsAreFoundInPastedMarkup(Api api, Page page) {
     String id = page(api);
@@ -159,6 +161,7 @@ class ContentJourney {
         .doesNotContain("alert");
   }
 
+  @InTurn(2)
   @Test
   void whatIsNoTableIsRefusedWithTheReasonAndThePastedTextStays(Api api, Page page) {
     String id = page(api);
@@ -170,7 +173,7 @@ class ContentJourney {
     assertThat(page.locator("dialog[open] textarea")).hasValue("{\"a\": 1");
   }
 
-  @InTurn(0)
+  @InTurn(3)
   @Test
   void aPieceFollowsItsFile(Api api, Page page) {
     String id = page(api);

@@ -159,7 +159,7 @@ class DressJourney {
     return "rgb(%d, %d, %d)".formatted(colour.red(), colour.green(), colour.blue());
   }
 
-  @InTurn(1)
+  @InTurn(4)
   @Test
   void aPressOnTheStageLeadsToThePartAndTheBoardHasAllItsStates(Api api, Page page) {
     String id = page(api);
@@ -311,7 +311,7 @@ class DressJourney {
     return new Locator.FilterOptions().setHasText(text);
   }
 
-  @InTurn(0)
+  @InTurn(3)
   @Test
   void aLookIsTriedOnWornSharedKeptAndDropped(Api api, Page page) {
     String id = page(api);
@@ -469,7 +469,7 @@ class DressJourney {
       """;
 
   /** What takes other room under the pointer is told, and Chromium has it by as much. */
-  @InTurn(1)
+  @InTurn(4)
   @Test
   void whatJumpsUnderThePointerIsToldOnTheBoard(Api api, Page page) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
@@ -557,7 +557,7 @@ class DressJourney {
   }
 
   /** What was made of one part is put on the same part of another piece. */
-  @InTurn(2)
+  @InTurn(5)
   @Test
   void howAPartIsSetIsCopiedToAnother(Api api, Page page) {
     String id = page(api);
@@ -630,7 +630,7 @@ class DressJourney {
   }
 
   /** Two windows that dress one look: both say something, neither loses it. */
-  @InTurn(0)
+  @InTurn(3)
   @Test
   void twoWindowsDressOneLook(Api api, Chromium.Open chromium) {
     String id = page(api);

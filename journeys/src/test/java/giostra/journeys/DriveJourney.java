@@ -76,7 +76,7 @@ class DriveJourney {
     return String.valueOf(stage.evaluate("() => String(" + script + ")"));
   }
 
-  @InTurn(2)
+  @InTurn(5)
   @Test
   void aDesignerLetsASliderMoveAndSeesItOnTheTape(Api api, Chromium.Open chromium) {
     String id = api.newPage("velluta", still(api));
@@ -219,7 +219,7 @@ class DriveJourney {
    * the keyboard comes into it and does not go on by itself, and while the pointer is over it; the
    * live region is off while it rotates by itself, and polite otherwise. WCAG 2.2, 2.2.2.
    */
-  @InTurn(0)
+  @InTurn(3)
   @Test
   void aSliderThatMovesByItselfKeepsToThePattern(Api api, Page page) {
     page.navigate(
@@ -293,6 +293,7 @@ class DriveJourney {
   }
 
   /** Source: WCAG 2.2, 2.3.3; without script everything is there and nothing moves. */
+  @InTurn({2, 4})
   @Test
   void withLessMotionNothingMovesAndWithoutScriptAllIsThere(Api api, Chromium.Open chromium) {
     String address =
@@ -400,7 +401,7 @@ class DriveJourney {
   }
 
   /** Slow and held: what is there moves with its slide, and stands when the slide is held. */
-  @InTurn(2)
+  @InTurn(5)
   @Test
   void aPictureMovesForAsLongAsItsSlideIsThere(Api api, Page page) {
     page.navigate(
@@ -487,7 +488,7 @@ class DriveJourney {
   }
 
   /** The year shows who is on when; a day that is pressed is the stage's. */
-  @InTurn(1)
+  @InTurn(4)
   @Test
   void aDesignerSeesTheYearAndLooksAtADay(Api api, Chromium.Open chromium) {
     String id = api.newPage("velluta", still(api));

@@ -9,6 +9,7 @@ import giostra.core.layout.TrackLayout;
 import giostra.core.layout.TrackReading;
 import giostra.core.page.Document;
 import giostra.core.piece.carousel.Carousel;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.RandomDocuments;
 import giostra.core.testing.Runs;
 import giostra.core.value.Refused;
@@ -131,6 +132,7 @@ class GeometryJourney {
     return Runs.inTurn(List.of(false, true));
   }
 
+  @InTurn({0, 3})
   @ParameterizedTest(name = "scrollbars {0}")
   @MethodSource("scrollbars")
   void theEngineComputesWhatChromiumLaysOut(boolean scrollbars, Api api, Chromium.Open chromium) {
@@ -170,6 +172,7 @@ class GeometryJourney {
     assertThat(worst.off()).as(worst.toString()).isLessThanOrEqualTo(MOST);
   }
 
+  @InTurn({1, 4})
   @Test
   void aFrameIsLaidOutAsAWindowIs(Api api, Page page) {
     Document demo = api.document(Api.DEMO);

@@ -101,7 +101,7 @@ class GroundsJourney {
   }
 
   /** Each box of each kind has one of its own: found on the live page as it was set. */
-  @InTurn(2)
+  @InTurn(5)
   @Test
   void everyBoxHasThePictureThatItIsGiven(Api api, Page page) throws IOException {
     Document all;
@@ -300,7 +300,7 @@ class GroundsJourney {
   }
 
   /** A shadow is whole at the ends of its track where cards are as far apart as it reaches. */
-  @InTurn(1)
+  @InTurn(4)
   @Test
   void aShadowIsWholeAtTheEndsOfItsTrack(Api api, Chromium.Open chromium) throws IOException {
     String site = api.newSite("Shadows");

@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.fit.Screen;
 import giostra.core.page.Document;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -44,6 +45,7 @@ class HeightsJourney {
             : Stream.of());
   }
 
+  @InTurn({2, 5})
   @ParameterizedTest(name = "{0} at {1}")
   @MethodSource("subjects")
   void heightsAreThosePredicted(String subject, double zoom, Api api, Chromium.Open chromium) {

@@ -237,7 +237,7 @@ class OverPictureJourney {
             "page", Values.NONE.with(PageSettings.TITLE, Values.ALL, "Over pictures"), sections));
   }
 
-  @InTurn(1)
+  @InTurn(4)
   @Test
   void theContrastOfWordsIsThatOfThePixelsUnderThem(Api api, Chromium.Open chromium)
       throws IOException {
@@ -394,7 +394,7 @@ class OverPictureJourney {
   }
 
   /** What is said of words is so at both ends of its widths, and mended by its ways out. */
-  @InTurn(2)
+  @InTurn(5)
   @Test
   void aFindingHoldsFromItsFirstWidthToItsLastAndItsWaysOutMendIt(Api api, Chromium.Open chromium)
       throws IOException {
@@ -464,7 +464,7 @@ class OverPictureJourney {
   }
 
   /** What one starts with can be read and is sharp, by the pictures that come with it. */
-  @InTurn(0)
+  @InTurn(3)
   @Test
   void slidersToStartWithHaveNoFinding(Api api) {
     String site = api.newSite("Starters");

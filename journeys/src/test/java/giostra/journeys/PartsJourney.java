@@ -26,6 +26,7 @@ import giostra.core.page.Section;
 import giostra.core.page.Site;
 import giostra.core.piece.video.Video;
 import giostra.core.piece.video.VideoParts;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.core.value.Ground;
 import giostra.core.value.Refused;
@@ -127,6 +128,7 @@ class PartsJourney {
     return Runs.inTurn(List.of("film", "site"));
   }
 
+  @InTurn({2, 5})
   @ParameterizedTest
   @MethodSource("owners")
   void everyPropertyInEveryStateIsSetInTheSheetAndShows(String node, Api api, Page page) {
@@ -375,6 +377,7 @@ class PartsJourney {
     }
   }
 
+  @InTurn(4)
   @Test
   void aDepartureIsGivenToAllPlayersAndUndone(Api api, Page page) {
     String id = api.newPage(document());

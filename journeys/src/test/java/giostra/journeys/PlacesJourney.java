@@ -20,6 +20,7 @@ import giostra.core.piece.counters.Counters;
 import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -218,6 +219,7 @@ class PlacesJourney {
   }
 
   /** Source: axe-core, rule "heading-order". */
+  @InTurn(3)
   @Test
   void headingsThatSkipALevelAreThoseOfAxe(Api api, Page page) {
     var random = new Random(SEED);

@@ -125,7 +125,7 @@ class ProveJourney {
     assertThat(page.locator(".prove-head")).not().containsText("left on purpose");
   }
 
-  @InTurn(0)
+  @InTurn(3)
   @Test
   void momentsAndDatesHaveTheirOwnAxes(Api api, Chromium.Open chromium) {
     String id =
@@ -156,7 +156,7 @@ class ProveJourney {
   }
 
   /** What life does to a page is looked at on the stage, and is no part of the page. */
-  @InTurn(1)
+  @InTurn(4)
   @Test
   void aPageIsPutToWhatLifeDoesToIt(Api api, Chromium.Open chromium) {
     String id = page(api);
@@ -216,6 +216,7 @@ class ProveJourney {
     assertThat(page.locator(".line-up")).hasCount(0);
   }
 
+  @InTurn(5)
   @Test
   void allHeightsShowWhereSomethingIsFoundAndLeadThere(Api api, Page page) {
     Bench bench = Bench.open(page, api, Api.DEMO, "prove", "houses");

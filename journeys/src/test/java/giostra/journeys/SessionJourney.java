@@ -134,7 +134,7 @@ class SessionJourney {
     assertThat(document).doesNotContain("36px");
   }
 
-  @InTurn(0)
+  @InTurn(3)
   @Test
   void anUndoWhoseAnswerWasLostHappensOnce(Api api, Chromium.Open chromium) {
     String id = api.newPage(Subject.document());

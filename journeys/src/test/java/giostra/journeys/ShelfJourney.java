@@ -90,6 +90,7 @@ class ShelfJourney {
         .hasCount(2);
   }
 
+  @InTurn(5)
   @Test
   void aRevisionComesBackWithWhatTheSiteWasOrWithoutIt(Api api, Page page) {
     String site = api.newSite("Past " + System.nanoTime());

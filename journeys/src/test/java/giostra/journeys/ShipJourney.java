@@ -83,7 +83,7 @@ class ShipJourney {
   /**
    * Two releases on one another: what is left of the wipe is of one, what is right of the other.
    */
-  @InTurn(0)
+  @InTurn(3)
   @Test
   void twoReleasesAreSeenOneOverTheOther(Api api, Page page) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
@@ -275,7 +275,7 @@ class ShipJourney {
   }
 
   /** What is different from the release before, value by value, and since the last. */
-  @InTurn(0)
+  @InTurn(3)
   @Test
   void whatIsDifferentFromTheReleaseBeforeIsListed(Api api, Page page) {
     String id = api.copyOfDemo() + "-evenings-at-velluta";
@@ -317,7 +317,7 @@ class ShipJourney {
   }
 
   /** What was checked on a release, with the hashes of the files that visitors get. */
-  @InTurn(2)
+  @InTurn(5)
   @Test
   void theProofSheetSpeaksOfTheFilesOfItsRelease(Api api, Chromium.Open chromium) throws Exception {
     String site = api.copyOfDemo();

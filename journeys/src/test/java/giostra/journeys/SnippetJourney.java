@@ -327,6 +327,7 @@ class SnippetJourney {
     }
   }
 
+  @InTurn({0, 3})
   @Test
   void whoFollowsSeesWhatIsPublishedAndWhoStaysDoesNot(Api api, Chromium.Open chromium) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
@@ -455,6 +456,7 @@ class SnippetJourney {
     }
   }
 
+  @InTurn(4)
   @Test
   void inShipADesignerTakesOne(Api api, Page page) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));

@@ -72,7 +72,7 @@ class SurvivalJourney {
         });
   }
 
-  @InTurn(1)
+  @InTurn(4)
   @Test
   void whatIsAcknowledgedIsThereAfterAKillAndWhatWasCutOffGoesOn(@TempDir Path blobs)
       throws Exception {

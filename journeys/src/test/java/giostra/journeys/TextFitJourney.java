@@ -98,7 +98,7 @@ class TextFitJourney {
    * Texts that go wrong first: words longer than their line, addresses, French punctuation after a
    * plain space, characters that few fonts have, in any room.
    */
-  @InTurn(2)
+  @InTurn(5)
   @Test
   void hardTextsAreBrokenAsChromiumDoes(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 800);
@@ -211,7 +211,7 @@ class TextFitJourney {
    * Texts in scripts that none of the families has, or not each: what they are drawn by ships with
    * the page, in the language of the page.
    */
-  @InTurn(1)
+  @InTurn(4)
   @Test
   void furtherLettersAreBrokenAsChromiumDoes(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 800);

@@ -25,7 +25,7 @@ class TokensJourney {
                 "house.tokens.json", "application/json", file.getBytes(StandardCharsets.UTF_8)));
   }
 
-  @InTurn(2)
+  @InTurn(5)
   @Test
   void twoColoursAreChangedElsewhereAndTakenBack(Api api, Page page) throws Exception {
     Document demo = api.document(Api.DEMO);

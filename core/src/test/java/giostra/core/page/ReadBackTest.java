@@ -133,7 +133,7 @@ class ReadBackTest {
     };
   }
 
-  @InTurn(2)
+  @InTurn(5)
   @Test
   void whatIsAcceptedReadsBackAndWhatIsRefusedChangesNothing() {
     int documents = Runs.of(200, 2000);

@@ -106,7 +106,7 @@ class SweepTest {
 
   private final Random random = new Random(20_261_127);
 
-  @InTurn(1)
+  @InTurn(4)
   @Test
   void aRuleReadsNoMoreThanItSays() {
     Document page = worn(Demo.document());

@@ -4,8 +4,10 @@ import java.lang.annotation.ElementType;
 import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
+import java.util.Arrays;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.extension.ConditionEvaluationResult;
 import org.junit.jupiter.api.extension.ExecutionCondition;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -13,7 +15,7 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 
 /**
  * A test that takes long and looks at much of the same: a plain run of everything looks at it in
- * one turn of {@link Runs#TURNS}. By itself, and in a deep run, it is always run.
+ * some turns of {@link Runs#TURNS}. By itself, and in a deep run, it is always run.
  */
 @Target(ElementType.METHOD)
 @Retention(RetentionPolicy.RUNTIME)
@@ -22,8 +24,11 @@ public @interface InTurn {
   /** Each case of a parameterized test has a turn of its own, in their order. */
   int EACH_CASE = -1;
 
-  /** Whose turn: 0, 1 or 2, so that each takes about as long; or {@link #EACH_CASE}. */
-  int value();
+  /**
+   * In which turns, from 0, so that each takes about as long; or {@link #EACH_CASE}. What matters
+   * most has several.
+   */
+  int[] value();
 
   /** Asks whose turn it is. */
   final class Condition implements ExecutionCondition {
@@ -34,18 +39,23 @@ public @interface InTurn {
       return context
           .getElement()
           .map(element -> element.getAnnotation(InTurn.class))
-          .map(turn -> turn.value() == EACH_CASE ? ofCase(context.getUniqueId()) : turn.value())
-          .filter(turn -> turn != EACH_CASE && !Runs.turn(turn))
-          .map(turn ->
+          .map(turn -> turns(turn, context.getUniqueId()))
+          .filter(turns -> turns.length > 0 && IntStream.of(turns).noneMatch(Runs::turn))
+          .map(turns ->
               ConditionEvaluationResult.disabled(
-                  "in turn " + turn % Runs.TURNS + " of " + Runs.TURNS + "; --deep runs it"))
+                  "in turn " + Arrays.toString(turns) + " of " + Runs.TURNS + "; --deep runs it"))
           .orElseGet(() -> ConditionEvaluationResult.enabled("its turn"));
     }
 
-    /** The number of a case, from 0; the test around the cases has none. */
-    private static int ofCase(String id) {
+    /** The turns of a test or a case; the test around cases that have their own has none. */
+    private static int[] turns(InTurn turn, String id) {
+      if (turn.value()[0] != EACH_CASE) {
+        return turn.value();
+      }
       Matcher number = CASE.matcher(id);
-      return number.find() ? Integer.parseInt(number.group(1)) - 1 : EACH_CASE;
+      return number.find()
+          ? new int[] {(Integer.parseInt(number.group(1)) - 1) % Runs.TURNS}
+          : new int[0];
     }
   }
 }

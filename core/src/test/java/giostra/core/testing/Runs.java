@@ -25,17 +25,19 @@ public final class Runs {
    * one it is goes by the revision, so that a run says the same each time; alone and in a deep run
    * it is all.
    */
-  public static final int TURNS = 3;
+  public static final int TURNS = 6;
 
   /** Whether something is looked at whose turn this is, counted from 0. */
   public static boolean turn(int of) {
     return deep() || Integer.getInteger("giostra.turn", of) % TURNS == of % TURNS;
   }
 
-  /** Those of a list whose turn it is; of one that is not longer than the turns, one. */
+  /** Those of a list whose turn it is; of one that is shorter than the turns, one at a time. */
   public static <T> List<T> inTurn(List<T> all) {
     List<T> some = IntStream.range(0, all.size()).filter(Runs::turn).mapToObj(all::get).toList();
-    return some.isEmpty() ? all.subList(0, Math.min(1, all.size())) : some;
+    return some.isEmpty() && !all.isEmpty()
+        ? List.of(all.get(Integer.getInteger("giostra.turn", 0) % all.size()))
+        : some;
   }
 
   /** How many of something. */

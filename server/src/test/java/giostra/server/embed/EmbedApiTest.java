@@ -2,6 +2,7 @@ package giostra.server.embed;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.Map;
@@ -54,6 +55,7 @@ class EmbedApiTest {
     }
   }
 
+  @InTurn({2, 5})
   @Test
   void itIsNoLargerThanIsAsked(Api api) {
     JsonNode json = oembed(api, "moths", "&maxwidth=320&maxheight=400").json();

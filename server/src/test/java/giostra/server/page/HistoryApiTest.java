@@ -81,6 +81,7 @@ class HistoryApiTest {
     return answer.json().path("page").path("revision").asInt();
   }
 
+  @InTurn({1, 4})
   @Test
   void editsThatAreAcknowledgedWhileAPageIsPublishedStay(Api api) throws Exception {
     String page = api.newPage(api.newSite("Published " + System.nanoTime()), document());

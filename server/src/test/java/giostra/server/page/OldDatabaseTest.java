@@ -45,7 +45,7 @@ class OldDatabaseTest {
     return all;
   }
 
-  @InTurn(2)
+  @InTurn(5)
   @Test
   void everyRevisionOfItOpensAndGoesOn() throws Exception {
     try (Postgres database = Postgres.start()) {
