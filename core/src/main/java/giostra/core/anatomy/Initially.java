@@ -6,6 +6,7 @@ import giostra.core.value.Around;
 import giostra.core.value.AroundKind;
 import giostra.core.value.Colour;
 import giostra.core.value.DecimalKind;
+import giostra.core.value.Easings;
 import giostra.core.value.Ends;
 import giostra.core.value.EndsKind;
 import giostra.core.value.Family;
@@ -20,6 +21,7 @@ import giostra.core.value.LettersKind;
 import giostra.core.value.LineStyle;
 import giostra.core.value.MovedKind;
 import giostra.core.value.Nudge;
+import giostra.core.value.PaceKind;
 import giostra.core.value.PaintKind;
 import giostra.core.value.PickKind;
 import giostra.core.value.PictureKind;
@@ -28,6 +30,8 @@ import giostra.core.value.ShadeKind;
 import giostra.core.value.Shadows;
 import giostra.core.value.SizeKind;
 import giostra.core.value.Slant;
+import giostra.core.value.Tilt;
+import giostra.core.value.TiltKind;
 import giostra.core.value.TimeKind;
 import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
@@ -124,7 +128,39 @@ public final class Initially {
 
   /** Words that may begin elsewhere than those around them. */
   public static Part aligned(Part part) {
-    return part.with(Property.ALIGN, new PickKind<>(WordsAlign.class), WordsAlign.AROUND);
+    return kept(part.with(Property.ALIGN, new PickKind<>(WordsAlign.class), WordsAlign.AROUND))
+        .with(Property.MOST_WIDE, new SizeKind(20, 4000), Length.percent(100))
+        .with(Property.PLACE, new PickKind<>(WordsAlign.class), WordsAlign.AROUND);
+  }
+
+  /** With nothing kept free around it, unless somebody says so. */
+  public static Part kept(Part part) {
+    return part.with(Property.MARGIN, new AroundKind(AroundKind.Of.SIDES, ROOM), Around.all(px(0)));
+  }
+
+  /** No lower than what it holds, unless somebody says so. */
+  public static Part atLeastHigh(Part part) {
+    return part.with(Property.LEAST_HIGH, new SizeKind(0, 1200, false), px(0));
+  }
+
+  /** No wider than what it holds, unless somebody says so. */
+  public static Part atLeastWide(Part part) {
+    return part.with(Property.LEAST_WIDE, new SizeKind(0, 600), px(0));
+  }
+
+  /** A box beside others, which may be higher than what it holds and lie over its neighbours. */
+  public static Part box(Part part) {
+    return layered(atLeastHigh(part));
+  }
+
+  /** A sign drawn in lines. */
+  public static Part drawn(Part part) {
+    return part.with(Property.STROKE, new DecimalKind(0.5, 4), 2.0);
+  }
+
+  /** It may lie over what is beside it; initially nothing lies over anything. */
+  public static Part layered(Part part) {
+    return part.with(Property.LAYER, new WholeKind(0, 9), 0);
   }
 
   /** In a colour of the tone. */
@@ -241,11 +277,15 @@ public final class Initially {
     return moving(shaded(part));
   }
 
-  /** It may move and grow; initially it does neither. */
+  /** It may move, grow, turn and tilt; initially it does nothing of that. */
   public static Part moving(Part part) {
     return part.with(Property.MOVES, new MovedKind(), Nudge.NONE)
         .with(Property.GROWS, new DecimalKind(0.5, 1.6), 1.0)
-        .with(Property.TAKES, TimeKind.ms(0, 2000), Duration.ofMillis(200));
+        .with(Property.TURNS, new DecimalKind(-180, 180), 0.0)
+        .with(Property.TILTS, new TiltKind(), Tilt.NONE)
+        .with(Property.TAKES, TimeKind.ms(0, 2000), Duration.ofMillis(200))
+        .with(Property.PACE, new PaceKind(), Easings.EASE)
+        .with(Property.WAITS, TimeKind.ms(0, 2000), Duration.ZERO);
   }
 
   /** It may throw a shadow; initially it throws none. */

@@ -91,67 +91,71 @@ public final class PageParts {
       ground(Part.of("page.remote-picture", "Remote picture"), plain(ToneColour.LINE));
 
   public static final Part BUTTON =
-      lively(
-          edged(
-              ground(
-                  corners(
-                      padded(
-                          gap(
-                              words(
-                                  Part.of(
-                                      "page.button",
-                                      "Button",
-                                      State.FOCUS,
-                                      State.HOVER,
-                                      State.PRESSED),
-                                  TypeStyle.BUTTON,
-                                  Family.TEXT,
-                                  600,
-                                  rem(1),
-                                  1.3,
-                                  ToneColour.GROUND),
-                              em(0.5)),
-                          em(0.7),
-                          em(1.4),
-                          em(0.7)),
-                      px(999)),
-                  plain(ToneColour.ACCENT))));
+      Initially.atLeastWide(
+          lively(
+              edged(
+                  ground(
+                      corners(
+                          padded(
+                              gap(
+                                  words(
+                                      Part.of(
+                                          "page.button",
+                                          "Button",
+                                          State.FOCUS,
+                                          State.HOVER,
+                                          State.PRESSED),
+                                      TypeStyle.BUTTON,
+                                      Family.TEXT,
+                                      600,
+                                      rem(1),
+                                      1.3,
+                                      ToneColour.GROUND),
+                                  em(0.5)),
+                              em(0.7),
+                              em(1.4),
+                              em(0.7)),
+                          px(999)),
+                      plain(ToneColour.ACCENT)))));
 
   public static final Part SECOND_BUTTON =
-      lively(
-          edge(
-              ground(
-                  corners(
-                      padded(
-                          gap(
-                              words(
-                                  Part.of(
-                                      "page.second-button",
-                                      "Second button",
-                                      State.FOCUS,
-                                      State.HOVER,
-                                      State.PRESSED),
-                                  TypeStyle.BUTTON,
-                                  Family.TEXT,
-                                  600,
-                                  rem(1),
-                                  1.3,
-                                  ToneColour.ACCENT),
-                              em(0.5)),
-                          em(0.7),
-                          em(1.4),
-                          em(0.7)),
-                      px(999)),
-                  none()),
-              2,
-              Ink.of(ToneColour.ACCENT)));
+      Initially.atLeastWide(
+          lively(
+              edge(
+                  ground(
+                      corners(
+                          padded(
+                              gap(
+                                  words(
+                                      Part.of(
+                                          "page.second-button",
+                                          "Second button",
+                                          State.FOCUS,
+                                          State.HOVER,
+                                          State.PRESSED),
+                                      TypeStyle.BUTTON,
+                                      Family.TEXT,
+                                      600,
+                                      rem(1),
+                                      1.3,
+                                      ToneColour.ACCENT),
+                                  em(0.5)),
+                              em(0.7),
+                              em(1.4),
+                              em(0.7)),
+                          px(999)),
+                      none()),
+                  2,
+                  Ink.of(ToneColour.ACCENT))));
 
   /** Before or after the words of a button. */
   public static final Part BUTTON_ICON =
-      Initially.size(Part.of("page.button-icon", "Button’s icon"), em(1.2), 8, 120);
+      Initially.drawn(
+          Initially.size(Part.of("page.button-icon", "Button’s icon"), em(1.2), 8, 120));
 
   /** Buttons side by side. */
-  public static final Part BUTTONS = gap(Part.of("page.buttons", "Buttons"), rem(0.6));
+  public static final Part BUTTONS =
+      Initially.kept(gap(Part.of("page.buttons", "Buttons"), rem(0.6)));
 
   public static final Part KICKER =
       aligned(
@@ -241,10 +245,15 @@ public final class PageParts {
   // --- signs and messages ----------------------------------------------------------------------
 
   public static final Part ICON =
-      lively(
+      sign(
           grounded(
               Initially.around(
                   Initially.size(Part.of("page.icon", "Icon", State.HOVER), 24, 8, 200))));
+
+  /** A sign among the words of an item, which may move. */
+  public static Part sign(Part part) {
+    return Initially.drawn(Initially.layered(Initially.kept(lively(part))));
+  }
 
   /** The picture under a section. */
   public static final Part GROUND_PICTURE =

@@ -26,16 +26,18 @@ public final class PanelParts {
 
   /** An icon or a thumbnail by a heading. */
   public static final Part SIGN =
-      opacity(
-          corners(
-              around(
-                  size(
-                      Part.of("panel.heading-icon", "Heading’s icon", State.CURRENT, State.HOVER),
-                      em(1.5),
-                      8,
-                      120)),
-              px(4)),
-          1);
+      Initially.drawn(
+          opacity(
+              corners(
+                  around(
+                      size(
+                          Part.of(
+                              "panel.heading-icon", "Heading’s icon", State.CURRENT, State.HOVER),
+                          em(1.5),
+                          8,
+                          120)),
+                  px(4)),
+              1));
 
   public static final Part MARKER =
       corners(

@@ -62,7 +62,7 @@ public final class TrackParts {
 
   /** The sign in an arrow. */
   public static final Part ARROW_ICON =
-      size(Part.of("track.arrow-icon", "Arrow’s icon"), 22, 8, 100);
+      Initially.drawn(size(Part.of("track.arrow-icon", "Arrow’s icon"), 22, 8, 100));
 
   /** A dot among the marks of the stops. */
   public static final Part MARK =

@@ -12,6 +12,7 @@ import giostra.core.value.AdvanceKind;
 import giostra.core.value.AroundKind;
 import giostra.core.value.Changes;
 import giostra.core.value.DecimalKind;
+import giostra.core.value.Easing;
 import giostra.core.value.EndsKind;
 import giostra.core.value.FontsKind;
 import giostra.core.value.HueKind;
@@ -22,6 +23,7 @@ import giostra.core.value.LettersKind;
 import giostra.core.value.MarkupKind;
 import giostra.core.value.MediaKind;
 import giostra.core.value.MovedKind;
+import giostra.core.value.PaceKind;
 import giostra.core.value.PaintKind;
 import giostra.core.value.PickKind;
 import giostra.core.value.PointKind;
@@ -33,6 +35,7 @@ import giostra.core.value.ShadeKind;
 import giostra.core.value.SizeKind;
 import giostra.core.value.StylesheetKind;
 import giostra.core.value.TallKind;
+import giostra.core.value.TiltKind;
 import giostra.core.value.TimeKind;
 import giostra.core.value.ToggleKind;
 import giostra.core.value.TokenKind;
@@ -219,6 +222,9 @@ public final class PageSchema {
                       "\\d+(\\.\\d+)?"));
           case ShadeKind _ -> MAKE.objectNode().put("type", "string").put("maxLength", 400);
           case MovedKind _ -> text("^-?\\d+(\\.\\d)?px -?\\d+(\\.\\d)?px$");
+          case TiltKind _ -> text("^-?\\d+(\\.\\d)?deg -?\\d+(\\.\\d)?deg$");
+          case PaceKind _ ->
+              MAKE.objectNode().put("type", "string").put("maxLength", Easing.MOST_WRITTEN);
           case TallKind _ ->
               text("^(auto|\\d+(\\.\\d+)?(px|rem|em|svh|lvh|dvh)|\\d+(\\.\\d+)?:\\d+(\\.\\d+)?)$");
           case IconKind _ -> MAKE.objectNode().put("type", "string");

@@ -13,6 +13,7 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
+import giostra.core.value.Length;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -38,14 +39,25 @@ public final class ItemFlows {
     return pictures;
   }
 
-  /** A text of an item. */
+  /** A text of an item, with the room around it. */
   public Flow copy(Part part, Piece piece, Item item, String text) {
+    return around(item, part).around(bare(part, piece, item, text));
+  }
+
+  private Flow bare(Part part, Piece piece, Item item, String text) {
     return blocks.copy(item, part).of(text, piece.values().get(PieceSettings.SHORTEN));
+  }
+
+  /** The room that a part of an item keeps around itself. */
+  public RoomAround around(Node item, Part part) {
+    return new RoomAround(blocks.part(item, part));
   }
 
   /** The room that a sign takes, px. */
   public Flow sign(Item item, Part part) {
-    return Flow.fixed(blocks.part(item, part).px(Property.SIZE));
+    double size = blocks.part(item, part).px(Property.SIZE);
+    RoomAround around = around(item, part);
+    return (_, screen) -> size + around.down(screen);
   }
 
   /** How large a picture is, where the piece shows pictures and there is such. */
@@ -61,10 +73,13 @@ public final class ItemFlows {
   /**
    * Words of an item.
    *
+   * @param flow with the room around them
+   * @param around that room
    * @param line where it is one line that breaks as it must, and no text of several paragraphs
    * @param balanced whether its lines are, as those of headings
    */
-  public record Said(Part part, Flow flow, Optional<Text> line, boolean balanced) {
+  public record Said(
+      Part part, Flow flow, RoomAround around, Optional<Text> line, boolean balanced) {
     /** How far its letters reach in a width, px; all the way where it is a text of several. */
     public double reach(double width, Screen screen) {
       return line.map(text -> balanced ? text.balanced(width, screen) : text.reach(width, screen))
@@ -82,11 +97,13 @@ public final class ItemFlows {
         .ifPresent(all::add);
     String text = Fields.shown(piece, item, ItemSettings.TEXT);
     if (!text.isBlank()) {
-      Flow copy = copy(PageParts.ITEM_TEXT, piece, item, text);
+      Flow copy = bare(PageParts.ITEM_TEXT, piece, item, text);
+      RoomAround around = around(item, PageParts.ITEM_TEXT);
       all.add(
           new Said(
               PageParts.ITEM_TEXT,
-              copy,
+              around.around(copy),
+              around,
               copy instanceof Text line ? Optional.of(line) : Optional.empty(),
               false));
     }
@@ -94,12 +111,19 @@ public final class ItemFlows {
   }
 
   private Optional<Said> said(Item item, Part part, String text, boolean balanced) {
-    return line(item, part, text).map(line -> new Said(part, line, Optional.of(line), balanced));
+    RoomAround around = around(item, part);
+    return line(item, part, text)
+        .map(line -> new Said(part, around.around(line), around, Optional.of(line), balanced));
   }
 
   /** The same without their parts. */
   public List<Flow> words(Piece piece, Item item, Part heading) {
     return said(piece, item, heading).stream().map(Said::flow).toList();
+  }
+
+  /** One of its lines with the room around it; none where it says nothing. */
+  public Optional<Flow> placed(Item item, Part part, String text) {
+    return line(item, part, text).map(around(item, part)::around);
   }
 
   /** One of its lines; none where it says nothing. */
@@ -135,9 +159,10 @@ public final class ItemFlows {
       double size = icon.map(sign -> sign.em(Property.SIZE, letters)).orElse(0.0);
       double beside = icon.isPresent() ? size + box.em(Property.GAP, letters) : 0;
       double across = box.across(screen) + beside;
+      Length least = box.of(Property.LEAST_WIDE);
       screen.fits(across, width);
       return new Flow.Box(
-          Math.min(width, text.natural(screen) + across),
+          Math.min(width, Math.max(least.in(width), text.natural(screen) + across)),
           Math.max(size, text.height(Math.max(1, width - across), screen)) + box.down(screen));
     }
   }
@@ -153,9 +178,10 @@ public final class ItemFlows {
   /** Buttons in a row that wraps; one that is wider than the row breaks its words. */
   Flow buttons(Node node, List<Button> all) {
     double gap = blocks.part(node, PageParts.BUTTONS).px(Property.GAP);
-    return (width, screen) ->
-        Flow.wrapping(all.stream().map(each -> each.in(width, screen)).toList(), gap, gap)
-            .height(width, screen);
+    return around(node, PageParts.BUTTONS)
+        .around((width, screen) ->
+            Flow.wrapping(all.stream().map(each -> each.in(width, screen)).toList(), gap, gap)
+                .height(width, screen));
   }
 
   /** Within the padding of a part whose lengths no letters change. */

@@ -84,7 +84,8 @@ public final class PartBox {
     return px(of(property), screen);
   }
 
-  private double px(Length length, Screen screen) {
+  /** A length of it in px; one in em is a multiple of the size of the part's own letters. */
+  double px(Length length, Screen screen) {
     return length.unit() == Length.Unit.EM
         ? length.amount() * of(Property.TEXT_SIZE).px(screen.lesser())
         : length.constantPx();

@@ -14,6 +14,7 @@ import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.Tracked;
 import giostra.core.value.Nudge;
 import giostra.core.value.Shadows;
+import giostra.core.value.Tilt;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -26,7 +27,8 @@ import java.util.stream.Stream;
  *
  * @param ends px over the ends of the track, at most
  * @param around px in any direction, moved as it is in that state
- * @param grows whether items grow in some state, so that nobody knows how far they reach
+ * @param grows whether items grow, turn or tilt in some state, so that nobody knows how far they
+ *     reach
  * @param apart px between items, where they are always as far apart; otherwise 0
  * @param beside px beside the blocks of the section, at the least; 0 where a neighbour is seen at
  *     one end
@@ -82,7 +84,11 @@ public record ShadowReach(double ends, double around, boolean grows, double apar
     boolean across = in.axis() == Axis.ACROSS;
     boolean moving = part.has(Property.MOVES);
     Nudge moves = moving ? Cascade.value(part, Property.MOVES, state, scope, band) : Nudge.NONE;
-    boolean more = moving && Cascade.value(part, Property.GROWS, state, scope, band) > 1;
+    boolean more =
+        moving
+            && (Cascade.value(part, Property.GROWS, state, scope, band) > 1
+                || Cascade.value(part, Property.TURNS, state, scope, band) != 0
+                || !Cascade.value(part, Property.TILTS, state, scope, band).equals(Tilt.NONE));
     double far = ends;
     double all = around;
     for (Shadows.Shadow each : Cascade.value(part, Property.SHADOW, state, scope, band).all()) {

@@ -2,6 +2,7 @@ package giostra.core.look;
 
 import giostra.core.value.Around;
 import giostra.core.value.Colour;
+import giostra.core.value.Easing;
 import giostra.core.value.Ends;
 import giostra.core.value.Family;
 import giostra.core.value.Focus;
@@ -16,6 +17,7 @@ import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
 import giostra.core.value.Shadows;
 import giostra.core.value.Slant;
+import giostra.core.value.Tilt;
 import giostra.core.value.ToneColour;
 import giostra.core.value.TypeSize;
 import giostra.core.value.TypeStyle;
@@ -155,6 +157,32 @@ public record Property<T>(String id, String label, Group group) {
   public static final Property<Length> BELOW =
       new Property<>("below", "Distance below", Group.ROOM);
 
+  /** What it keeps free around itself. */
+  public static final Property<Around> MARGIN = new Property<>("margin", "Margin", Group.ROOM);
+
+  /** The most that it takes of the width that there is. */
+  public static final Property<Length> MOST_WIDE =
+      new Property<>("most-wide", "Greatest width", Group.ROOM);
+
+  /** Where it stands in that width, where it takes less of it. */
+  public static final Property<WordsAlign> PLACE = new Property<>("place", "Place", Group.ROOM);
+
+  /** What it takes of the width at the least, as far as there is so much. */
+  public static final Property<Length> LEAST_WIDE =
+      new Property<>("least-wide", "Least width", Group.ROOM);
+
+  /** How high it is at the least. */
+  public static final Property<Length> LEAST_HIGH =
+      new Property<>("least-high", "Least height", Group.ROOM);
+
+  /** What it lies over: more lies over less. */
+  public static final Property<Integer> LAYER =
+      new Property<>("layer", "Stacking order", Group.ROOM);
+
+  /** How thick the lines of its sign are, of a drawing that is 24 wide. */
+  public static final Property<Double> STROKE =
+      new Property<>("stroke", "Line weight", Group.GROUND);
+
   public static final Property<Around> CORNERS = new Property<>("corners", "Corners", Group.GROUND);
   public static final Property<Around> BORDER = new Property<>("border", "Border", Group.GROUND);
 
@@ -184,9 +212,22 @@ public record Property<T>(String id, String label, Group group) {
   /** Its size as a multiple of what it has room for. */
   public static final Property<Double> GROWS = new Property<>("grows", "Grows to", Group.BETWEEN);
 
+  /** By how many degrees it is turned, clockwise. */
+  public static final Property<Double> TURNS = new Property<>("turns", "Turns by", Group.BETWEEN);
+
+  /** How it leans out of the page. */
+  public static final Property<Tilt> TILTS = new Property<>("tilts", "Tilts by", Group.BETWEEN);
+
   /** How long it takes to go over from one state to another. */
   public static final Property<Duration> TAKES =
       new Property<>("takes", "Goes over in", Group.BETWEEN);
+
+  /** How it speeds up and slows down on the way. */
+  public static final Property<Easing> PACE = new Property<>("pace", "Pace", Group.BETWEEN);
+
+  /** How long it waits before it goes over. */
+  public static final Property<Duration> WAITS =
+      new Property<>("waits", "Waits for", Group.BETWEEN);
 
   private static final Map<ToneColour, Property<Colour>> OF_TONE =
       Arrays.stream(ToneColour.values())
@@ -226,6 +267,13 @@ public record Property<T>(String id, String label, Group group) {
                   GAP_ACROSS,
                   ABOVE,
                   BELOW,
+                  MARGIN,
+                  MOST_WIDE,
+                  PLACE,
+                  LEAST_WIDE,
+                  LEAST_HIGH,
+                  LAYER,
+                  STROKE,
                   CORNERS,
                   BORDER,
                   BORDER_STYLE,
@@ -237,7 +285,11 @@ public record Property<T>(String id, String label, Group group) {
                   NUDGE,
                   MOVES,
                   GROWS,
-                  TAKES),
+                  TURNS,
+                  TILTS,
+                  TAKES,
+                  PACE,
+                  WAITS),
               Arrays.stream(ToneColour.values()).map(Property::of))
           .<Property<?>>map(each -> each)
           .toList();

@@ -7,6 +7,8 @@ import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.value.Around;
 import giostra.core.value.Colour;
+import giostra.core.value.Easing;
+import giostra.core.value.Easings;
 import giostra.core.value.Ends;
 import giostra.core.value.Family;
 import giostra.core.value.Ground;
@@ -18,9 +20,11 @@ import giostra.core.value.Nudge;
 import giostra.core.value.Require;
 import giostra.core.value.Shadows;
 import giostra.core.value.Slant;
+import giostra.core.value.Tilt;
 import giostra.core.value.ToneColour;
 import giostra.core.value.Typeface;
 import giostra.core.value.WordsAlign;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -79,6 +83,8 @@ final class PartCss {
       List.of(
           "translate",
           "scale",
+          "rotate",
+          "transform",
           "box-shadow",
           "background-color",
           "color",
@@ -246,8 +252,26 @@ final class PartCss {
     } else {
       add(Property.GAP, "gap", Length::css);
     }
+    if (!whole) {
+      room();
+    }
     add(Property.ABOVE, "margin-block-start", Length::css);
     add(Property.BELOW, "margin-block-end", Length::css);
+  }
+
+  /** What the sheets that ship need not say, since initially it is nothing. */
+  private void room() {
+    String margin = where.said().getOrDefault(Property.MARGIN, "margin");
+    add(Property.MARGIN, margin, each -> each.sides(mirrored).css());
+    add(Property.MOST_WIDE, "max-inline-size", Length::css);
+    add(Property.PLACE, "margin-inline", WordsAlign::apart);
+    add(Property.LEAST_WIDE, "min-inline-size", each -> "min(100%," + each.css() + ")");
+    add(Property.LEAST_HIGH, "min-block-size", Length::css);
+    if (part.has(Property.LAYER)) {
+      add(Property.LAYER, "z-index", layer -> layer == 0 ? "auto" : Integer.toString(layer));
+      add(Property.LAYER, "position", _ -> "relative");
+    }
+    add(Property.STROKE, "stroke-width", PartCss::number);
   }
 
   private void edges() {
@@ -401,18 +425,34 @@ final class PartCss {
     }
     add(Property.MOVES, "translate", Nudge::css);
     add(Property.GROWS, "scale", PartCss::number);
-    add(
-        Stream.<Property<?>>of(Property.TAKES, Property.MOVES, Property.GROWS, Property.SHADOW)
+    add(Property.TURNS, "rotate", degrees -> number(degrees) + "deg");
+    add(Property.TILTS, "transform", Tilt::css);
+    List<Property<?>> going =
+        Stream.<Property<?>>of(
+                Property.TAKES,
+                Property.PACE,
+                Property.WAITS,
+                Property.MOVES,
+                Property.GROWS,
+                Property.TURNS,
+                Property.TILTS,
+                Property.SHADOW)
             .filter(part::has)
-            .toList(),
-        "",
-        "transition",
-        look -> {
-          String takes = number(look.of(Property.TAKES).toMillis() / 1000.0) + "s";
-          return GOING_OVER.stream()
-              .map(name -> name + " " + takes)
-              .collect(Collectors.joining(","));
-        });
+            .toList();
+    add(going, "", "transition", PartCss::pace);
+    add(going, "", "transition-property", _ -> String.join(",", GOING_OVER));
+  }
+
+  private static String pace(Look look) {
+    Easing pace = look.of(Property.PACE);
+    Duration waits = look.of(Property.WAITS);
+    return seconds(look.of(Property.TAKES))
+        + (pace.equals(Easings.EASE) ? "" : " " + pace.css())
+        + (waits.isZero() ? "" : " " + seconds(waits));
+  }
+
+  private static String seconds(Duration time) {
+    return number(time.toMillis() / 1000.0) + "s";
   }
 
   private <T> void add(Property<T> property, String name, Function<T, String> as) {

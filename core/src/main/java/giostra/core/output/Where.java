@@ -112,6 +112,11 @@ public record Where(
     to.at("panel.content", ".g-inner>*+:not(.g-kicker+p,.g-sub+p)");
     to.at("panel.picture", ".g-panel-picture>img");
     to.at("grid.divider", ".g-grid>*::after|.g-grid>*::before");
+    // Words and rows of buttons have no ground, so what they keep free may be their padding: what
+    // stands before them in a panel says how far they are from it by a margin.
+    for (String words : List.of("item-text", "kicker", "subheading", "buttons")) {
+      to.named("page." + words, Property.MARGIN, "padding");
+    }
     to.named("track.bar", Property.SIZE, "block-size");
     to.named("track.name", Property.BORDER, "border-block-end");
     to.named("grid.divider", Property.SIZE, "--p-size");

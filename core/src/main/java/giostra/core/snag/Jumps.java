@@ -53,7 +53,11 @@ final class Jumps {
           Property.GAP_ACROSS,
           Property.ABOVE,
           Property.BELOW,
+          Property.LEAST_WIDE,
+          Property.LEAST_HIGH,
           Property.SIZE);
+
+  private static final List<Property<Around>> AROUND = List.of(Property.BORDER, Property.MARGIN);
 
   private static final List<Property<?>> LETTERS =
       List.of(
@@ -118,7 +122,7 @@ final class Jumps {
               .map(property ->
                   jump(property, sum(of(property, state)) - sum(of(property, State.REST))));
       Stream<Snag> border =
-          Stream.of(Property.BORDER)
+          AROUND.stream()
               .filter(this::differs)
               .map(property ->
                   jump(property, most(of(property, state)) - most(of(property, State.REST))));
@@ -237,7 +241,7 @@ final class Jumps {
     private Snag.Fix asAtRest() {
       return new Snag.Fix(
           Said.of("as-at-rest", "state", during()),
-          Stream.of(LENGTHS, List.of(Property.PADDING_SIDES, Property.BORDER), LETTERS)
+          Stream.of(LENGTHS, List.of(Property.PADDING_SIDES), AROUND, LETTERS)
               .<Property<?>>flatMap(List::stream)
               .filter(this::differs)
               .<Edit>map(this::settled)

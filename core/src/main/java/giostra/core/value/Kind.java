@@ -68,6 +68,8 @@ public sealed interface Kind<T>
           LettersKind _,
           UnderKind _,
           MovedKind _,
+          TiltKind _,
+          PaceKind _,
           ShadeKind _,
           TallKind _,
           WaysKind _ ->

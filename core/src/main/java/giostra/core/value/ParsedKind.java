@@ -2,7 +2,16 @@ package giostra.core.value;
 
 /** What a parser of its own reads; what it refuses is refused with what is allowed. */
 public sealed interface ParsedKind<T> extends Kind<T>
-    permits RatioKind, PointKind, PaintKind, HueKind, LettersKind, UnderKind, MovedKind, ShadeKind {
+    permits RatioKind,
+        PointKind,
+        PaintKind,
+        HueKind,
+        LettersKind,
+        UnderKind,
+        MovedKind,
+        TiltKind,
+        PaceKind,
+        ShadeKind {
   /**
    * The value that a text stands for.
    *

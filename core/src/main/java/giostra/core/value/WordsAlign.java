@@ -5,17 +5,19 @@ package giostra.core.value;
  * CSS Text 4, "text-align"; CSS Box Alignment 3, "align-self".
  */
 public enum WordsAlign {
-  AROUND("inherit", "auto"),
-  START("start", "flex-start"),
-  CENTER("center", "center"),
-  END("end", "flex-end");
+  AROUND("inherit", "auto", "0"),
+  START("start", "flex-start", "0 auto"),
+  CENTER("center", "center", "auto"),
+  END("end", "flex-end", "auto 0");
 
   private final String lines;
   private final String self;
+  private final String apart;
 
-  WordsAlign(String lines, String self) {
+  WordsAlign(String lines, String self, String apart) {
     this.lines = lines;
     this.self = self;
+    this.apart = apart;
   }
 
   /** As {@code text-align} has it. */
@@ -26,5 +28,13 @@ public enum WordsAlign {
   /** As {@code align-self} has it, in a column. */
   public String self() {
     return self;
+  }
+
+  /**
+   * As {@code margin-inline} has it, of a box alone: all that is free lies on the other side.
+   * Source: CSS Box 4, "auto margins"; CSS Flexbox 1, 8.1 "Aligning with auto margins".
+   */
+  public String apart() {
+    return apart;
   }
 }

@@ -3,6 +3,7 @@ package giostra.server.page;
 import giostra.core.anatomy.Anatomy;
 import giostra.core.anatomy.Tone;
 import giostra.core.band.Band;
+import giostra.core.dress.ReadyMove;
 import giostra.core.format.EditJson;
 import giostra.core.layout.PictureSizes;
 import giostra.core.layout.Resolution;
@@ -87,6 +88,7 @@ final class Boards {
    * @param departures how many values of it the node sets itself
    * @param share edits that make those the look that others wear too
    * @param take edits that give them up
+   * @param moves what it can do while a pointer is over it; empty where it can do nothing
    */
   record PartReply(
       String id,
@@ -98,7 +100,14 @@ final class Boards {
       List<ContrastReply> contrasts,
       int departures,
       @Schema(implementation = Bodies.EditBody[].class) JsonNode share,
-      @Schema(implementation = Bodies.EditBody[].class) JsonNode take) {}
+      @Schema(implementation = Bodies.EditBody[].class) JsonNode take,
+      List<MoveReply> moves) {}
+
+  /** A move that is ready to be tried, with the edits that make it the part's. */
+  record MoveReply(
+      String name,
+      String told,
+      @Schema(implementation = Bodies.EditBody[].class) JsonNode edits) {}
 
   /** The worst contrast of a part in a state and a band, and the least that it should be. */
   record ContrastReply(String state, String band, double found, double asked, boolean low) {
@@ -318,7 +327,16 @@ final class Boards {
         contrasts.getOrDefault(look.part().id(), List.of()),
         look.departures(),
         EditJson.write(shares ? look.share() : List.of()),
-        EditJson.write(shares ? look.take() : List.of()));
+        EditJson.write(shares ? look.take() : List.of()),
+        ReadyMove.fit(look.part())
+            ? Arrays.stream(ReadyMove.values())
+                .map(move ->
+                    new MoveReply(
+                        move.label(),
+                        move.told(),
+                        EditJson.write(move.edits(document, node, look.part()))))
+                .toList()
+            : List.of());
   }
 
   /** The contrasts that are computed of a node's parts. */

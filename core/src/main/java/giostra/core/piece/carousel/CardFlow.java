@@ -55,12 +55,20 @@ final class CardFlow {
         Flow.stack(parts, words.px(Property.GAP))
             .within(
                 new Line(1, -sides),
-                words.px(Property.PADDING_ABOVE) + words.px(Property.PADDING_BELOW));
+                words.px(Property.PADDING_ABOVE) + words.px(Property.PADDING_BELOW))
+            .atLeast(Flow.fixed(words.px(Property.LEAST_HIGH)));
     Optional<PictureSizes.Size> picture =
         items.picture(piece, item.values().get(ItemSettings.PICTURE));
     Flow whole = picture.map(size -> Flow.stack(List.of(shot(piece, size), body), 0)).orElse(body);
-    Around border = blocks.part(item, CarouselParts.CARD).border();
-    return whole.within(new Line(1, -border.across()), border.down());
+    return carded(item, whole, 0, 0);
+  }
+
+  /** In its card, with a padding of px on both sides, and one above and below. */
+  private Flow carded(Item item, Flow flow, double across, double down) {
+    PartBox card = blocks.part(item, CarouselParts.CARD);
+    Around border = card.border();
+    return flow.within(new Line(1, -across - border.across()), down + border.down())
+        .atLeast(Flow.fixed(card.px(Property.LEAST_HIGH)));
   }
 
   private Flow shot(Carousel piece, PictureSizes.Size size) {
@@ -138,8 +146,7 @@ final class CardFlow {
                       + tail;
               return own.height(width, screen) + between + caption;
             };
-    Around border = blocks.part(item, CarouselParts.CARD).border();
-    return whole.within(new Line(1, -padX - border.across()), padY + border.down());
+    return carded(item, whole, padX, padY);
   }
 
   private Flow speaker(Piece piece, Item item) {

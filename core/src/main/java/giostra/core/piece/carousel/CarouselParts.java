@@ -44,27 +44,29 @@ import java.util.Set;
 /** Parts of cards. */
 public final class CarouselParts {
   public static final Part CARD =
-      lively(
-          corners(
-              border(
-                  pictured(
-                      ink(Part.of("carousel.card", "Card", State.HOVER), ToneColour.INK),
-                      plain(ToneColour.RAISED)),
-                  1,
-                  Ink.of(ToneColour.LINE)),
-              px(14)));
+      Initially.box(
+          lively(
+              corners(
+                  border(
+                      pictured(
+                          ink(Part.of("carousel.card", "Card", State.HOVER), ToneColour.INK),
+                          plain(ToneColour.RAISED)),
+                      1,
+                      Ink.of(ToneColour.LINE)),
+                  px(14))));
 
   public static final Part CARD_WORDS =
-      edged(
-          corners(
-              ground(
-                  padded(
-                      gap(Part.of("carousel.words", "Words", State.HOVER), rem(0.6)),
-                      rem(1.25),
-                      rem(1.35),
-                      rem(1.4)),
-                  none()),
-              px(0)));
+      Initially.atLeastHigh(
+          edged(
+              corners(
+                  ground(
+                      padded(
+                          gap(Part.of("carousel.words", "Words", State.HOVER), rem(0.6)),
+                          rem(1.25),
+                          rem(1.35),
+                          rem(1.4)),
+                      none()),
+                  px(0))));
 
   /** The picture of a card; its frame cuts off what grows out of it. */
   public static final Part CARD_PICTURE =

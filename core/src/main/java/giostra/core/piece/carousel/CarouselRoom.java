@@ -217,5 +217,7 @@ public final class CarouselRoom
     to.at("quotation.bubble", ".g-tailed>.g-words");
     to.at("quotation.bubble-speaker", ".g-tailed>figcaption");
     to.named("quotation.mark", Property.SIZE, "block-size");
+    to.named("carousel.heading", Property.MARGIN, "padding");
+    to.named("quotation.text", Property.MARGIN, "padding");
   }
 }

@@ -18,6 +18,7 @@ import static giostra.core.anatomy.Initially.size;
 import static giostra.core.anatomy.Initially.words;
 
 import giostra.core.anatomy.GridParts;
+import giostra.core.anatomy.Initially;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.look.State;
@@ -37,19 +38,20 @@ import java.util.List;
 public final class CounterParts {
   /** A figure with its title; while the pointer is over it, so it is over all that stands on it. */
   public static final Part FIGURE =
-      lively(
-          edged(
-              corners(
-                  pictured(
-                      gap(
-                          padded(
-                              Part.of("counters.box", "Box", State.HOVER),
-                              rem(0.75),
-                              rem(0.75),
-                              rem(0.75)),
-                          rem(0.35)),
-                      none()),
-                  px(0))));
+      Initially.box(
+          lively(
+              edged(
+                  corners(
+                      pictured(
+                          gap(
+                              padded(
+                                  Part.of("counters.box", "Box", State.HOVER),
+                                  rem(0.75),
+                                  rem(0.75),
+                                  rem(0.75)),
+                              rem(0.35)),
+                          none()),
+                      px(0)))));
 
   public static final Part NUMBER =
       ink(
@@ -74,11 +76,12 @@ public final class CounterParts {
               ToneColour.QUIET));
 
   public static final Part COUNTER_ICON =
-      lively(
-          grounded(
-              ink(
-                  size(Part.of("counters.icon", "Icon", State.HOVER), 32, 8, 200),
-                  ToneColour.ACCENT)));
+      Initially.drawn(
+          lively(
+              grounded(
+                  ink(
+                      size(Part.of("counters.icon", "Icon", State.HOVER), 32, 8, 200),
+                      ToneColour.ACCENT))));
 
   public static final Part COUNTER_PICTURE =
       moving(

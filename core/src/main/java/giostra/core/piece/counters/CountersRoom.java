@@ -136,5 +136,6 @@ public final class CountersRoom implements GridRoom<Counters>, Written<Counters>
     to.at("counters.picture", ".g-figure&>.g-sign>.g-shot");
     to.named("counters.picture", Property.EDGE, "outline");
     to.bare("counters.icon");
+    to.named("counters.title", Property.MARGIN, "padding");
   }
 }

@@ -57,8 +57,9 @@ final class FigureFlow {
     PartBox box = blocks.part(item, CounterParts.FIGURE);
     parts.add(number(piece, item, box.sides()));
     items
-        .line(item, CounterParts.TITLE, Fields.shown(piece, item, ItemSettings.HEADING))
+        .placed(item, CounterParts.TITLE, Fields.shown(piece, item, ItemSettings.HEADING))
         .ifPresent(parts::add);
-    return ItemFlows.within(Flow.stack(parts, box.px(Property.GAP)), box);
+    return ItemFlows.within(Flow.stack(parts, box.px(Property.GAP)), box)
+        .atLeast(Flow.fixed(box.px(Property.LEAST_HIGH)));
   }
 }

@@ -74,7 +74,7 @@ final class FlipFlow {
       parts.add(items.sign(item, iconPart));
     }
     if (!Fields.off(piece, "heading")) {
-      items.line(item, headingPart, heading).ifPresent(parts::add);
+      items.placed(item, headingPart, heading).ifPresent(parts::add);
     }
     if (!text.isBlank() && !Fields.off(piece, "text")) {
       parts.add(items.copy(textPart, piece, item, text));

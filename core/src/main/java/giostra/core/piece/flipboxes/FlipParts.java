@@ -8,7 +8,6 @@ import static giostra.core.anatomy.Initially.gap;
 import static giostra.core.anatomy.Initially.ground;
 import static giostra.core.anatomy.Initially.grounded;
 import static giostra.core.anatomy.Initially.ink;
-import static giostra.core.anatomy.Initially.lively;
 import static giostra.core.anatomy.Initially.none;
 import static giostra.core.anatomy.Initially.padded;
 import static giostra.core.anatomy.Initially.pictured;
@@ -99,14 +98,14 @@ public final class FlipParts {
               ToneColour.GROUND));
 
   public static final Part ICON =
-      lively(
+      PageParts.sign(
           grounded(
               ink(
                   size(Part.of("flip.icon", "Front’s icon", State.HOVER), 36, 8, 200),
                   ToneColour.ACCENT)));
 
   public static final Part BACK_ICON =
-      lively(
+      PageParts.sign(
           grounded(
               ink(
                   size(Part.of("flip.back-icon", "Back’s icon", State.HOVER), 36, 8, 200),

@@ -10,6 +10,7 @@ import giostra.core.layout.Heights;
 import giostra.core.layout.PictureSizes.Size;
 import giostra.core.layout.PictureWidths;
 import giostra.core.look.Part;
+import giostra.core.look.Property;
 import giostra.core.look.Values;
 import giostra.core.output.Where;
 import giostra.core.output.Writing;
@@ -147,5 +148,8 @@ public final class FlipRoom implements GridRoom<FlipBoxes>, Written<FlipBoxes>, 
     to.at("flip.back-icon", ".g-back& .g-body>.g-icon");
     to.at("flip.turn-back", ".g-turn-back&");
     to.bare("flip.icon").bare("flip.back-icon");
+    to.named("flip.heading", Property.MARGIN, "padding");
+    to.named("flip.back-heading", Property.MARGIN, "padding");
+    to.named("flip.back-text", Property.MARGIN, "padding");
   }
 }

@@ -10,6 +10,7 @@ import giostra.core.layout.BlockFlows;
 import giostra.core.layout.ItemFlows;
 import giostra.core.layout.PartBox;
 import giostra.core.layout.Resolution;
+import giostra.core.layout.RoomAround;
 import giostra.core.layout.TrackBand;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
@@ -40,7 +41,10 @@ final class SlideFlow {
   Flow slide(Slider piece, Item item) {
     List<Spaced> parts = stacked(piece, item);
     Length content = blocks.value(piece, SliderSettings.WORDS_MEASURE);
-    Flow box = ItemFlows.within(Flow.stack(parts), blocks.part(item, SliderParts.SLIDE_WORDS));
+    PartBox words = blocks.part(item, SliderParts.SLIDE_WORDS);
+    Flow box =
+        ItemFlows.within(Flow.stack(parts), words)
+            .atLeast(Flow.fixed(words.px(Property.LEAST_HIGH)));
     Flow stand =
         ItemFlows.within(
             box.narrowed(Line.of(content)), blocks.part(item, SliderParts.SLIDE_STAND));
@@ -120,7 +124,7 @@ final class SlideFlow {
       double wider = Math.min(room, measure.in(room));
       double x = left + (room - wider) * (mirrored ? 1 - place.across() : place.across());
       double box = Math.max(1, wider - words.sides());
-      double all = stack.height(box, screen) + down;
+      double all = Math.max(words.px(Property.LEAST_HIGH), stack.height(box, screen) + down);
       double y = over + (height - over - under - all) * place.down();
       var stood = new Words(SliderParts.SLIDE_WORDS, x, y, wider, all);
       x += inset;
@@ -129,9 +133,18 @@ final class SlideFlow {
       var found = new ArrayList<Words>();
       for (ItemFlows.Said each : said) {
         double high = each.flow().height(box, screen);
-        double wide = each.reach(box, screen);
-        double side = side(blocks.part(item, each.part()), align, mirrored);
-        found.add(new Words(each.part(), x + (box - wide) * side, y, wide, high));
+        RoomAround kept = each.around();
+        double wide = each.reach(kept.inner(box, screen), screen);
+        double start = kept.before(screen);
+        double end = kept.sides(screen) - start;
+        double free = (box - wide - start - end) * side(kept.of(), align, mirrored);
+        found.add(
+            new Words(
+                each.part(),
+                x + free + (mirrored ? end : start),
+                y + kept.above(screen),
+                wide,
+                high - kept.down(screen)));
         y += high + gap;
       }
       return new Stood(stood, found);
@@ -140,7 +153,10 @@ final class SlideFlow {
 
   /** The share of the room that is left of words, where they are narrower than it. */
   private static double side(PartBox part, WordsAlign around, boolean mirrored) {
-    WordsAlign own = part.part().has(Property.ALIGN) ? part.of(Property.ALIGN) : WordsAlign.AROUND;
+    WordsAlign own = part.part().has(Property.PLACE) ? part.of(Property.PLACE) : WordsAlign.AROUND;
+    if (own == WordsAlign.AROUND && part.part().has(Property.ALIGN)) {
+      own = part.of(Property.ALIGN);
+    }
     return switch (own == WordsAlign.AROUND ? around : own) {
       case AROUND, START -> mirrored ? 1 : 0;
       case CENTER -> 0.5;

@@ -15,6 +15,7 @@ import static giostra.core.anatomy.Initially.room;
 import static giostra.core.anatomy.Initially.shaded;
 import static giostra.core.anatomy.Initially.words;
 
+import giostra.core.anatomy.Initially;
 import giostra.core.anatomy.PageParts;
 import giostra.core.anatomy.TrackParts;
 import giostra.core.look.Part;
@@ -45,13 +46,15 @@ public final class SliderParts {
       padded(Part.of("slider.stand", "Room around the words"), px(48), px(48), px(48));
 
   public static final Part SLIDE_WORDS =
-      shaded(
-          edged(
-              corners(
-                  ground(
-                      padded(gap(Part.of("slider.words", "Words"), rem(0.7)), px(0), px(0), px(0)),
-                      none()),
-                  px(0))));
+      Initially.atLeastHigh(
+          shaded(
+              edged(
+                  corners(
+                      ground(
+                          padded(
+                              gap(Part.of("slider.words", "Words"), rem(0.7)), px(0), px(0), px(0)),
+                          none()),
+                      px(0)))));
 
   public static final Part SLIDE_HEADING =
       aligned(

@@ -14,6 +14,7 @@ import giostra.core.layout.Resolution;
 import giostra.core.layout.TrackLayout;
 import giostra.core.layout.TrackRoom;
 import giostra.core.look.Part;
+import giostra.core.look.Property;
 import giostra.core.look.Values;
 import giostra.core.output.TrackWritten;
 import giostra.core.output.Where;
@@ -176,5 +177,6 @@ public final class SliderRoom implements TrackRoom<Slider>, TrackWritten<Slider>
     to.at("slider.words", ".g-copybox");
     to.at("slider.heading", ".g-slide& .g-copybox>" + Where.HEADINGS);
     to.at("slider.buttons", ".g-copybox>.g-buttons");
+    to.named("slider.heading", Property.MARGIN, "padding");
   }
 }

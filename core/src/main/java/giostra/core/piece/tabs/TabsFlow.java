@@ -275,11 +275,11 @@ final class TabsFlow {
     double between = panels.between(item);
     var parts = new ArrayList<Spaced>();
     items
-        .line(item, PageParts.KICKER, Fields.shown(piece, item, ItemSettings.KICKER))
+        .placed(item, PageParts.KICKER, Fields.shown(piece, item, ItemSettings.KICKER))
         .ifPresent(text -> parts.add(new Spaced(between, text)));
     boolean kicked = !parts.isEmpty();
     items
-        .line(item, PageParts.SUBHEADING, Fields.shown(piece, item, ItemSettings.SUBHEADING))
+        .placed(item, PageParts.SUBHEADING, Fields.shown(piece, item, ItemSettings.SUBHEADING))
         .ifPresent(text -> parts.add(new Spaced(kicked ? 0 : between, text)));
     parts.addAll(panels.content(piece, item));
     return panels.padded(piece, item, TabsParts.PANEL, Flow.stack(parts));
