@@ -8,6 +8,7 @@ import { PAINTED, SheetFoot, useSheetCells } from '../grid/useSheetCells';
 import { useSettled } from '../ui/useSettled';
 import type { At } from './at';
 import { Drawing } from './Drawing';
+import { Moves } from './Moves';
 import { PaintFix } from './PaintFix';
 import type { TakeColour } from './Trace';
 
@@ -233,6 +234,7 @@ export function StateBoard({
           </>
         }
       >
+        {bead.moves.length > 0 && <Moves bead={bead} onState={onState} />}
         <label className="foot-only">
           <input
             type="checkbox"

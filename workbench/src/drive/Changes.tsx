@@ -4,7 +4,7 @@ import type { Cycle, NodeBody, Way } from '../api/client';
 import { bandAt, columnsOf, useBench } from '../bench/context';
 import { type Key, ownOf } from '../bench/keys';
 import { pathOf } from '../bench/session';
-import { Curve } from './Curve';
+import { Curve } from '../ui/Curve';
 
 const SIDES = ['start', 'end', 'top', 'bottom'] as const;
 const CURVES = [

@@ -1,4 +1,4 @@
-import { CircleSlash, MoveHorizontal, X } from 'lucide-react';
+import { CircleSlash, MoveHorizontal, Spline, X } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import type { Cell, NodeBody, SettingReply, Tone } from '../api/client';
 import { useBench } from '../bench/context';
@@ -9,6 +9,7 @@ import { useTrial } from '../dress/useTrial';
 import { PicturePicker } from '../fill/PicturePicker';
 import { BoxDialog, BoxSign, boxOf, inFewWords } from './Box';
 import type { GridCell } from './cell';
+import { PaceDialog } from './Pace';
 import { NO_TONE, PaintDialog, Swatch, toned } from './Paint';
 import { kindOf, sent, sortOf, typed } from './values';
 
@@ -70,6 +71,7 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
     const text = typed(setting, own ?? cell.value);
     const painted = PAINTED.includes(setting.kind);
     const box = boxOf(setting.kind);
+    const pace = setting.kind === 'pace';
     const sort = sortOf(setting);
     const set = (value: string) => session.set(node.id, key, cell.band, sent(setting, value));
     const open = () =>
@@ -104,7 +106,7 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
       show: (
         <>
           <OriginMark shape={own === undefined ? cell.shape : 'here'} />
-          {(painted || box) && (
+          {(painted || box || pace) && (
             // The keyboard has Space for it.
             <button
               type="button"
@@ -116,7 +118,13 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
                 open();
               }}
             >
-              {box ? <BoxSign of={box} value={text} /> : <Swatch value={toned(text, tone)} />}
+              {box ? (
+                <BoxSign of={box} value={text} />
+              ) : pace ? (
+                <Spline size={14} aria-hidden />
+              ) : (
+                <Swatch value={toned(text, tone)} />
+              )}
             </button>
           )}
           <span
@@ -137,7 +145,7 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
         </>
       ),
       set,
-      ...(painted || box ? { choose: open } : {}),
+      ...(painted || box || pace ? { choose: open } : {}),
       ...(sort ? { open } : {}),
       clear: () => {
         if (refused) session.forget(path);
@@ -168,6 +176,16 @@ export function useSheetCells(node: NodeBody, tone: Tone) {
         refused={trial.error}
         onTry={chosen.trySet}
         direction={page.document.page.values.direction === 'rtl' ? 'rtl' : 'ltr'}
+        onSet={chosen.set}
+        onClose={close}
+      />
+    ) : chosen.setting.kind === 'pace' ? (
+      <PaceDialog
+        key={chosen.label}
+        value={chosen.value}
+        label={chosen.label}
+        allowed={chosen.setting.allowed}
+        onTry={chosen.trySet}
         onSet={chosen.set}
         onClose={close}
       />

@@ -70,7 +70,8 @@ class LooksJourney {
           'border-top-color', 'border-left-color', 'border-bottom-color', 'outline-color',
           'border-top-left-radius', 'font-size', 'font-weight', 'margin-top', 'margin-bottom',
           'text-transform', 'font-family', 'background-image', 'box-shadow', 'outline-width',
-          'border-top-style', 'border-bottom-style', 'border-left-style', 'outline-style', 'font-style', 'border-top-width', 'border-left-width', 'border-bottom-width', 'translate', 'scale'];
+          'border-top-style', 'border-bottom-style', 'border-left-style', 'outline-style', 'font-style', 'border-top-width', 'border-left-width', 'border-bottom-width', 'translate', 'scale',
+          'rotate', 'min-width', 'max-width', 'stroke-width'];
         const round = (text) => text.replace(/-?\\d+\\.\\d+/g, (n) => String(Math.round(n * 100) / 100));
         for (const element of document.querySelectorAll('body, body *')) {
           for (const pseudo of ['', '::before', '::after']) {
@@ -88,6 +89,8 @@ class LooksJourney {
             for (const [colour] of style.boxShadow.matchAll(/rgba?\\([^)]*\\)/g))
               all.add('shadow=' + colour);
             all.add('takes=' + style.transitionDuration.split(',')[0]);
+            all.add('pace=' + style.transitionTimingFunction);
+            all.add('waits=' + style.transitionDelay);
             all.add('leading=' + round(String(parseFloat(style.lineHeight) / size)));
             all.add('spacing=' + (Math.round(parseFloat(style.letterSpacing) / size * 1000) / 1000));
             for (const name of ['under', 'card', 'ink', 'soft', 'mark', 'line', 'ring'])
@@ -122,6 +125,7 @@ class LooksJourney {
           "border-ink", "colour",
           "edge-ink", "colour",
           "padding-start", "padding-sides",
+          "margin", "padding-above",
           "gap-across", "gap");
 
   /** What shows only after something has happened: searching, pressing, playing, failing. */
@@ -209,6 +213,30 @@ class LooksJourney {
             String takes = Require.number(0.011 + n % 1900 / 1000.0) + "s";
             yield new Told(takes, "takes=" + takes);
           }
+          case "turns" -> {
+            double degrees = n % 340 / 2.0 + 0.5;
+            yield new Told(degrees, "rotate=" + Require.number(degrees) + "deg");
+          }
+          case "pace" -> {
+            String pace = "cubic-bezier(" + Require.number(n % 900 / 1000.0 + 0.01) + ", 0, 1, 1)";
+            yield new Told(pace, "pace=" + pace);
+          }
+          case "waits" -> {
+            String waits = Require.number(0.013 + n % 1900 / 1000.0) + "s";
+            yield new Told(waits, "waits=" + waits);
+          }
+          case "stroke" -> {
+            double stroke = 0.51 + n % 300 / 100.0;
+            yield new Told(stroke, "stroke-width=" + Require.number(stroke) + "px");
+          }
+          case "margin" ->
+              new Told(length + " 0px 0px 0px", "padding-top=" + length, "margin-top=" + length);
+          case "most-wide" -> {
+            String most = Require.number(20.03 + n) + "px";
+            yield new Told(most, "max-width=" + most);
+          }
+          case "least-wide" -> new Told(length, "min-width=min(100%, " + length + ")");
+          case "least-high" -> new Told(length, "min-height=" + length);
           case "padding-above" -> new Told(length, "padding-top=" + length);
           case "padding-below" -> new Told(length, "padding-bottom=" + length);
           case "padding-sides", "padding-start" ->

@@ -204,6 +204,17 @@ final class Varied {
                 looks.nextBoolean() ? looks.nextInt(30) + "px" : looks.nextInt(20) / 10.0 + "em";
             case "above", "below" -> looks.nextInt(40) + "px";
             case "border" -> around(6);
+            case "margin" -> looks.nextInt(3) == 0 ? looks.nextInt(20) / 10.0 + "em" : around(30);
+            case "most-wide" ->
+                switch (looks.nextInt(3)) {
+                  case 0 -> 100 + looks.nextInt(300) + "px";
+                  case 1 -> 40 + looks.nextInt(60) + "%";
+                  default -> 8 + looks.nextInt(20) + "em";
+                };
+            case "place" -> List.of("start", "center", "end").get(looks.nextInt(3));
+            case "least-wide" ->
+                looks.nextBoolean() ? looks.nextInt(300) + "px" : looks.nextInt(100) + "%";
+            case "least-high" -> looks.nextInt(400) + "px";
             case "size" -> part.id().id().startsWith("video.") ? "" : 24 + looks.nextInt(50) + "px";
             case "text-size" ->
                 looks.nextInt(4) == 0

@@ -3,6 +3,7 @@ package giostra.core.layout;
 import giostra.core.fit.Samples;
 import giostra.core.value.Aspect;
 import giostra.core.value.Focus;
+import java.util.List;
 import java.util.Optional;
 
 /** Where the sizes of pictures are looked up; one that is not found takes no room. */
@@ -40,6 +41,30 @@ public interface PictureSizes {
 
   /** What is seen on the picture with that id; nothing where its pixels are not known. */
   default Optional<Seen> seen(String id) {
+    return Optional.empty();
+  }
+
+  /**
+   * What is seen on a clip.
+   *
+   * @param size of its frames, px
+   * @param frames some of them, evenly over its time
+   */
+  record Film(Size size, List<Frame> frames) {
+    public Film {
+      frames = List.copyOf(frames);
+    }
+  }
+
+  /**
+   * A frame of a clip.
+   *
+   * @param second when it is seen, from the clip's begin
+   */
+  record Frame(double second, Samples samples) {}
+
+  /** What is seen on the clip with that id; nothing where nobody has looked at it yet. */
+  default Optional<Film> film(String id) {
     return Optional.empty();
   }
 

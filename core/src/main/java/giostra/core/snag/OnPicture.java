@@ -36,8 +36,14 @@ public final class OnPicture {
    * A part with words, as it stands at one width, and what is asked of it.
    *
    * @param of id of what says them
+   * @param second of the clip under them at which they are read worst; negative on a picture
    */
-  public record Found(Part part, String of, double contrast, double asked) {
+  public record Found(Part part, String of, double contrast, double asked, double second) {
+    /** On a picture. */
+    public Found(Part part, String of, double contrast, double asked) {
+      this(part, of, contrast, asked, -1);
+    }
+
     boolean low() {
       return contrast < asked;
     }
@@ -122,7 +128,9 @@ public final class OnPicture {
     String ink = worst.part().key(Property.INK, State.REST).written();
     String said =
         Said.of(
-            "over-picture",
+            worst.second() < 0 ? "over-picture" : "over-clip",
+            "second",
+            Math.round(worst.second() * 10) / 10.0,
             "part",
             worst.part().label().toLowerCase(Locale.ROOT),
             "found",

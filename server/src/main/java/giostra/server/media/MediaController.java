@@ -113,6 +113,19 @@ class MediaController {
     return media.say(siteId, id, said);
   }
 
+  /** Some frames of a clip, one under the other in a PNG, as a browser draws them. */
+  @PostMapping(
+      path = "/api/sites/{siteId}/media/{id}/frames",
+      consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  MediaService.Media frames(
+      @PathVariable String siteId,
+      @PathVariable String id,
+      @RequestParam int frames,
+      @RequestPart("file") MultipartFile file)
+      throws IOException {
+    return media.frames(siteId, id, frames, file.getBytes());
+  }
+
   /** Puts another file in its place, everywhere. */
   @PostMapping(
       path = "/api/sites/{siteId}/media/{id}/file",

@@ -55,6 +55,7 @@ public class MediaService {
   private final BlobStore blobs;
   private final Renditions renditions;
   private final Sampling sampling;
+  private final Filming filming;
   private final Clock clock;
   private final OwnFonts.Source fonts;
 
@@ -64,6 +65,7 @@ public class MediaService {
       BlobStore blobs,
       Renditions renditions,
       Sampling sampling,
+      Filming filming,
       EntityManager entities,
       PlatformTransactionManager transactions,
       Clock clock) {
@@ -73,6 +75,7 @@ public class MediaService {
     this.transaction = new TransactionTemplate(transactions);
     this.renditions = renditions;
     this.sampling = sampling;
+    this.filming = filming;
     this.blobs = blobs;
     this.clock = clock;
     this.fonts = OwnFonts.from(this::font);
@@ -105,6 +108,7 @@ public class MediaService {
    * @param files smaller files that have been made of it, of so many
    * @param address where a picture stands that is not kept here; else empty
    * @param font what a font says of itself; else nothing
+   * @param frames of a clip that have been looked at; 0 for none, and for what is no clip
    */
   public record Media(
       String id,
@@ -125,7 +129,8 @@ public class MediaService {
       int filesMade,
       int files,
       String address,
-      @Nullable Font font) {}
+      @Nullable Font font,
+      int frames) {}
 
   /**
    * What a font says of itself.
@@ -328,7 +333,7 @@ public class MediaService {
   public void delete(String siteId, String id) {
     MediaEntity row = held(siteId, id);
     rows.delete(row);
-    fontChanged(media(row, 0));
+    fontChanged(media(row, 0, 0));
   }
 
   private MediaEntity row(String siteId, String id) {
@@ -432,7 +437,13 @@ public class MediaService {
   public List<Media> of(String siteId) {
     List<MediaEntity> all = rows.findBySiteIdOrderByCreatedAt(siteId);
     Map<String, Integer> made = renditions.made(all);
-    return all.stream().map(row -> media(row, made.getOrDefault(row.hash, 0))).toList();
+    Map<String, FramesEntity> looked = filming.of(clips(all));
+    return all.stream()
+        .map(row -> {
+          FramesEntity frames = looked.get(row.hash);
+          return media(row, made.getOrDefault(row.hash, 0), frames == null ? 0 : frames.frames);
+        })
+        .toList();
   }
 
   /** A site's media as the compiler looks them up. */
@@ -454,7 +465,7 @@ public class MediaService {
       this.blobs = blobs;
       this.told =
           byId.values().stream()
-              .collect(Collectors.toMap(row -> row.id, row -> MediaService.media(row, 0)));
+              .collect(Collectors.toMap(row -> row.id, row -> MediaService.media(row, 0, 0)));
     }
 
     @Override
@@ -595,7 +606,14 @@ public class MediaService {
     var found = new HashMap<String, PictureSizes.Size>();
     var pictures = new HashMap<String, Pictured>();
     var untold = new HashSet<String>();
-    for (MediaEntity row : rows.findBySiteIdOrderByCreatedAt(siteId)) {
+    List<MediaEntity> all = rows.findBySiteIdOrderByCreatedAt(siteId);
+    Map<String, FramesEntity> looked = filming.of(clips(all));
+    var films = new HashMap<String, Filmed>();
+    for (MediaEntity row : all) {
+      FramesEntity frames = looked.get(row.hash);
+      if (frames != null) {
+        films.put(row.id, new Filmed(row, frames));
+      }
       if (row.width > 0) {
         found.put(row.id, new PictureSizes.Size(row.width, row.height));
         pictures.put(row.id, new Pictured(row));
@@ -606,7 +624,13 @@ public class MediaService {
         untold.add(row.id);
       }
     }
-    return new Sizes(Map.copyOf(found), Map.copyOf(pictures), Set.copyOf(untold), sampling);
+    return new Sizes(
+        Map.copyOf(found),
+        Map.copyOf(pictures),
+        Map.copyOf(films),
+        Set.copyOf(untold),
+        sampling,
+        filming);
   }
 
   /** A picture as a value: what is in it, and which point of it stays in view. */
@@ -624,16 +648,39 @@ public class MediaService {
     }
   }
 
+  /** A clip as a value: what is in it, and whether it was looked at. */
+  private record Filmed(MediaEntity row, FramesEntity frames) {
+    @Override
+    public boolean equals(@Nullable Object other) {
+      return other instanceof Filmed(_, FramesEntity those)
+          && frames.source.equals(those.source)
+          && frames.hash.equals(those.hash);
+    }
+
+    @Override
+    public int hashCode() {
+      return Objects.hash(frames.source, frames.hash);
+    }
+  }
+
   /** Sizes as a value: equal when all of them are. */
   private record Sizes(
       Map<String, PictureSizes.Size> byId,
       Map<String, Pictured> pictures,
+      Map<String, Filmed> films,
       Set<String> untold,
-      Sampling sampling)
+      Sampling sampling,
+      Filming filming)
       implements PictureSizes {
     @Override
     public Optional<Size> find(String id) {
       return Optional.ofNullable(byId.get(id));
+    }
+
+    @Override
+    public Optional<Film> film(String id) {
+      return Optional.ofNullable(films.get(id))
+          .flatMap(each -> filming.film(each.row(), each.frames()));
     }
 
     @Override
@@ -665,11 +712,29 @@ public class MediaService {
     return new File(row.type, row.hash, blobs.open(row.hash), row.address);
   }
 
-  private Media media(MediaEntity row) {
-    return media(row, renditions.made(List.of(row)).getOrDefault(row.hash, 0));
+  private static List<MediaEntity> clips(List<MediaEntity> all) {
+    return all.stream().filter(row -> row.type.startsWith("video/")).toList();
   }
 
-  private static Media media(MediaEntity row, int made) {
+  /** Takes some frames of a clip in, see {@link Filming#take}. */
+  public Media frames(String siteId, String id, int frames, byte[] png) {
+    MediaEntity row = row(siteId, id);
+    if (!row.type.startsWith("video/")) {
+      throw new Refused("Frames of " + row.name, MediaFacts.sort(row.type), "of a clip");
+    }
+    filming.take(row, frames, png);
+    return media(row);
+  }
+
+  private Media media(MediaEntity row) {
+    FramesEntity frames = filming.of(List.of(row)).get(row.hash);
+    return media(
+        row,
+        renditions.made(List.of(row)).getOrDefault(row.hash, 0),
+        frames == null ? 0 : frames.frames);
+  }
+
+  private static Media media(MediaEntity row, int made, int frames) {
     int files = Renditions.widths(row).size();
     return new Media(
         row.id,
@@ -692,7 +757,8 @@ public class MediaService {
         row.address,
         MediaFacts.isFont(row.type)
             ? new Font(row.family, row.lightest, row.heaviest, row.slanted, row.restricted)
-            : null);
+            : null,
+        frames);
   }
 
   private static String path(MediaEntity row) {

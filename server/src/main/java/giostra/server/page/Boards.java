@@ -105,9 +105,7 @@ final class Boards {
 
   /** A move that is ready to be tried, with the edits that make it the part's. */
   record MoveReply(
-      String name,
-      String told,
-      @Schema(implementation = Bodies.EditBody[].class) JsonNode edits) {}
+      String name, String told, @Schema(implementation = Bodies.EditBody[].class) JsonNode edits) {}
 
   /** The worst contrast of a part in a state and a band, and the least that it should be. */
   record ContrastReply(String state, String band, double found, double asked, boolean low) {

@@ -38,6 +38,7 @@ import giostra.core.value.Ground;
 import giostra.core.value.GroundAt;
 import giostra.core.value.Ink;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -46,9 +47,10 @@ import java.util.stream.IntStream;
 
 /**
  * Words of slides on their pictures, by the pictures' own colours: the contrast of each with what
- * lies under it, at each width, and the least overlay with which all of them can be read. What a
- * clip over the picture shows is not known. Sources: WCAG 2.2, 1.4.3 "Contrast (Minimum)"; failure
- * F83 "background images that do not provide sufficient contrast".
+ * lies under it, at each width, and the least overlay with which all of them can be read. Where a
+ * clip moves over the picture, both count: the picture is seen until the clip is there and by
+ * whoever asked for less motion, of the clip some frames. Sources: WCAG 2.2, 1.4.3 "Contrast
+ * (Minimum)"; failure F83 "background images that do not provide sufficient contrast".
  */
 public final class SlideContrast {
   private static final Part OVERLAY = SliderParts.SLIDE_OVERLAY;
@@ -81,9 +83,10 @@ public final class SlideContrast {
           == PictureUse.GROUND) {
         var here = new SlideContrast(at.document(), at.pictures(), at.scrollbar(), piece, band);
         for (Item item : here.blocks.shown(piece)) {
-          here.seen(item)
-              .map(seen -> OnPicture.in(band, here.new Prepared(item, seen)))
-              .ifPresent(found::addAll);
+          List<Under> under = here.under(item);
+          if (!under.isEmpty()) {
+            found.addAll(OnPicture.in(band, here.new Prepared(item, under)));
+          }
         }
       }
     }
@@ -94,21 +97,56 @@ public final class SlideContrast {
   public static List<OnPicture.Found> at(
       Document document, PictureSizes pictures, Slider piece, Item item, int width) {
     var here = new SlideContrast(document, pictures, 0, piece, document.bands().at(width));
-    return here.seen(item)
-        .map(seen -> here.new Prepared(item, seen).at(width, here.overlay(item)))
-        .orElse(List.of());
+    List<Under> under = here.under(item);
+    return under.isEmpty()
+        ? List.of()
+        : here.new Prepared(item, under).at(width, here.overlay(item));
   }
 
-  private Optional<Seen> seen(Item item) {
+  /**
+   * What lies under words: a picture, or a frame of a clip.
+   *
+   * @param second of the clip; negative of a picture
+   */
+  private record Under(Seen seen, Size size, Crop.Fit fit, double second) {}
+
+  /** All that is seen under them one after the other; nothing where some of it is not known. */
+  private List<Under> under(Item item) {
+    var all = new ArrayList<Under>();
+    picture(item).ifPresent(all::add);
+    if (!SlideOutput.moves(piece, item)) {
+      return all;
+    }
+    return pictures
+        .film(item.values().get(ItemSettings.GROUND_CLIP))
+        .map(film -> {
+          film.frames().stream()
+              .map(frame ->
+                  new Under(
+                      new Seen(frame.samples(), Focus.CENTER),
+                      film.size(),
+                      Crop.Fit.COVER,
+                      frame.second()))
+              .forEach(all::add);
+          return all;
+        })
+        .orElse(new ArrayList<>());
+  }
+
+  private Optional<Under> picture(Item item) {
     String picture = item.values().get(ItemSettings.PICTURE);
-    if (Fields.off(piece, "picture") || SlideOutput.moves(piece, item)) {
+    if (Fields.off(piece, "picture")) {
       return Optional.empty();
     }
     return pictures
         .seen(picture)
         .map(seen -> {
           Focus own = item.values().own(ItemSettings.FOCUS, Values.ALL);
-          return own == null ? seen : new Seen(seen.samples(), own);
+          return new Under(
+              own == null ? seen : new Seen(seen.samples(), own),
+              pictures.find(picture).orElseThrow(),
+              Fields.whole(piece, item) ? Crop.Fit.CONTAIN : Crop.Fit.COVER,
+              -1);
         });
   }
 
@@ -120,9 +158,7 @@ public final class SlideContrast {
   /** All that is the same of a slide at all widths of the band. */
   private final class Prepared implements OnPicture.Standing {
     private final Item item;
-    private final Seen seen;
-    private final Size size;
-    private final Crop.Fit fit;
+    private final List<Under> all;
     private final Tone tone;
     private final Colour under;
     private final SlideFlow.Standing standing;
@@ -133,11 +169,9 @@ public final class SlideContrast {
     private final List<Colour> inks;
     private final List<Double> asked;
 
-    Prepared(Item item, Seen seen) {
+    Prepared(Item item, List<Under> all) {
       this.item = item;
-      this.seen = seen;
-      this.fit = Fields.whole(piece, item) ? Crop.Fit.CONTAIN : Crop.Fit.COVER;
-      this.size = pictures.find(item.values().get(ItemSettings.PICTURE)).orElseThrow();
+      this.all = all;
       Scope scope = Resolution.scope(document, item);
       this.tone = Tone.PICTURE.in(scope, band);
       Colour white = new Colour(255, 255, 255, 255);
@@ -204,24 +238,29 @@ public final class SlideContrast {
       var around = new GroundAt(overlay, wide, high, tone::colour);
       var within = new GroundAt(boxed, box.width(), box.height(), tone::colour);
       OverPicture.Veil veil = around::at;
-      var below =
-          new OverPicture(
-              seen,
-              size,
-              fit,
-              wide,
-              high,
-              under,
-              veil.under((x, y) -> within.at(x - box.x(), y - box.y())));
+      OverPicture.Veil over = veil.under((x, y) -> within.at(x - box.x(), y - box.y()));
+      List<OverPicture> below =
+          all.stream()
+              .map(each -> new OverPicture(each.seen, each.size, each.fit, wide, high, under, over))
+              .toList();
       List<Words> words = here.stood.words();
       return IntStream.range(0, words.size())
-          .mapToObj(i -> {
-            Words each = words.get(i);
-            double contrast =
-                below.contrast(inks.get(i), each.x(), each.y(), each.width(), each.height());
-            return new Found(each.part(), item.id(), contrast, asked.get(i));
-          })
+          .mapToObj(i -> worst(words.get(i), inks.get(i), asked.get(i), below))
           .toList();
+    }
+
+    /** Words on what they are read worst on. */
+    private Found worst(Words words, Colour ink, double asked, List<OverPicture> below) {
+      return IntStream.range(0, below.size())
+          .mapToObj(i ->
+              new Found(
+                  words.part(),
+                  item.id(),
+                  below.get(i).contrast(ink, words.x(), words.y(), words.width(), words.height()),
+                  asked,
+                  all.get(i).second))
+          .min(Comparator.comparingDouble(Found::contrast))
+          .orElseThrow();
     }
   }
 }
