@@ -14,6 +14,8 @@ export interface Traced {
     readonly share: number;
     readonly hand: 'page' | 'move' | 'colour' | 'measure';
   };
+  /** The keyboard is to be where the picture is. */
+  readonly held?: boolean;
   /** Where it and the page are not alike, in px of the picture as it lies there. */
   readonly regions?: readonly Region[];
 }
@@ -38,6 +40,9 @@ export function tracing(say: (message: unknown) => void) {
   const marks = document.createElement('div');
   let place: Place = { wide: 1, left: 0, top: 0 };
   let seen: Required<Told>['seen'] = { how: 'over', share: 50, hand: 'page' };
+  /** What a press of a key is done at, in px of the page. */
+  const cross = document.createElement('b');
+  let point = { x: 0, y: 0 };
   /** Where a hand began, in px of the page, and where the picture lay then. */
   let from: { readonly x: number; readonly y: number; readonly place: Place } | undefined;
 
@@ -49,12 +54,20 @@ export function tracing(say: (message: unknown) => void) {
     const style = new CSSStyleSheet();
     style.replaceSync(
       ':host { all: initial; position: absolute; inset: 0 0 auto; overflow: clip; pointer-events: none; z-index: 2147483647 }' +
-        'canvas, div { position: absolute; inset: 0 auto auto 0; transform-origin: 0 0 }' +
+        'canvas, div, b { position: absolute; inset: 0 auto auto 0 }' +
+        'canvas, div { transform-origin: 0 0 }' +
         'i { position: absolute; box-sizing: border-box; border: 1px dashed #b3261e; background: #b3261e1f }' +
+        ':host(:focus) { outline: none }' +
+        'b { position: absolute; display: none; inline-size: 25px; block-size: 25px; margin: -12px; background: linear-gradient(#b3261e, #b3261e) 50%/25px 1px no-repeat, linear-gradient(#b3261e, #b3261e) 50%/1px 25px no-repeat; outline: 1px solid #fff; border-radius: 50%; box-shadow: 0 0 0 1px #fff, 0 0 0 2px #b3261e }' +
+        ':host(:focus) b { display: block }' +
         'u { position: absolute; block-size: 0; border-top: 2px solid #b3261e; box-shadow: 0 1px #fff, 0 -3px #fff; transform-origin: 0 0 }',
     );
     root.adoptedStyleSheets = [style];
-    root.append(canvas, marks);
+    root.append(canvas, marks, cross);
+    made.tabIndex = -1;
+    made.role = 'application';
+    made.ariaLabel = 'The traced picture: arrow keys move, Enter takes, Escape goes back';
+    made.addEventListener('keydown', key);
     made.addEventListener('pointerdown', press);
     made.addEventListener('pointermove', drag);
     made.addEventListener('pointerup', lift);
@@ -83,18 +96,72 @@ export function tracing(say: (message: unknown) => void) {
     marks.style.transform = `translate(${place.left}px, ${place.top}px)`;
   }
 
+  const STEPS: Readonly<Record<string, readonly [number, number]>> = {
+    ArrowLeft: [-1, 0],
+    ArrowRight: [1, 0],
+    ArrowUp: [0, -1],
+    ArrowDown: [0, 1],
+  };
+
+  /** What a pointer does, by keys: px by px, with Shift ten at a time. */
+  function key(event: KeyboardEvent) {
+    const step = STEPS[event.key];
+    const far = event.shiftKey ? 10 : 1;
+    if (event.key === 'Escape') say({ type: 'traced', left: true });
+    else if (step && seen.hand === 'move') {
+      place = { ...place, left: place.left + step[0] * far, top: place.top + step[1] * far };
+      lay();
+      say({ type: 'traced', place });
+    } else if (step) aim(point.x + step[0] * far, point.y + step[1] * far);
+    else if (event.key === 'Enter' && seen.hand === 'colour') {
+      const colour = colourAt(point);
+      if (colour) say({ type: 'traced', colour });
+    } else if (event.key === 'Enter' && seen.hand === 'measure') {
+      if (from) measured(point.x, point.y);
+      else {
+        from = { ...point, place };
+        marks.replaceChildren();
+      }
+    } else return;
+    event.preventDefault();
+    event.stopPropagation();
+  }
+  function aim(x: number, y: number) {
+    const { scrollWidth, scrollHeight, clientWidth, clientHeight } = document.documentElement;
+    point = {
+      x: Math.min(scrollWidth - 1, Math.max(0, x)),
+      y: Math.min(scrollHeight - 1, Math.max(0, y)),
+    };
+    cross.style.translate = `${point.x}px ${point.y}px`;
+    if (from && seen.hand === 'measure') line(point.x, point.y);
+    const left = point.x - scrollX;
+    const top = point.y - scrollY;
+    if (left < 0 || top < 0 || left > clientWidth || top > clientHeight)
+      scrollTo({
+        left: point.x - clientWidth / 2,
+        top: point.y - clientHeight / 2,
+        behavior: 'instant',
+      });
+  }
+  function hold() {
+    if (!host) return;
+    from = undefined;
+    host.focus({ preventScroll: true });
+    aim(scrollX + innerWidth / 2, scrollY + innerHeight / 2);
+  }
+
   const at = (event: PointerEvent) => ({ x: event.pageX, y: event.pageY });
 
   function press(event: PointerEvent) {
     if (event.button !== 0) return;
     event.preventDefault();
-    const point = at(event);
+    const pressed = at(event);
     if (seen.hand === 'colour') {
-      const colour = colourAt(point);
+      const colour = colourAt(pressed);
       if (colour) say({ type: 'traced', colour });
       return;
     }
-    from = { ...point, place };
+    from = { ...pressed, place };
     host?.setPointerCapture(event.pointerId);
     marks.replaceChildren();
   }
@@ -115,12 +182,17 @@ export function tracing(say: (message: unknown) => void) {
     const { x, y } = at(event);
     if (seen.hand === 'move') say({ type: 'traced', place });
     else if (seen.hand === 'measure') {
-      line(x, y);
-      say({
-        type: 'traced',
-        distance: { across: Math.round(x - from.x), down: Math.round(y - from.y) },
-      });
+      measured(x, y);
     }
+    from = undefined;
+  }
+  function measured(x: number, y: number) {
+    if (!from) return;
+    line(x, y);
+    say({
+      type: 'traced',
+      distance: { across: Math.round(x - from.x), down: Math.round(y - from.y) },
+    });
     from = undefined;
   }
 
@@ -157,6 +229,7 @@ export function tracing(say: (message: unknown) => void) {
       canvas.height = told.picture.height;
       canvas.getContext('2d', { willReadFrequently: true })?.drawImage(told.picture, 0, 0);
     }
+    if (told.held) hold();
     if (told.place && !from) place = told.place;
     if (told.seen) seen = told.seen;
     if (told.place || told.regions) marks.replaceChildren();

@@ -20,6 +20,7 @@ import { Splitter } from './Splitter';
 import { Stage } from './Stage';
 import { Session } from './session';
 import { TopBar } from './TopBar';
+import { useFrames } from './useFrames';
 import { useKept } from './useKept';
 import { useKeys } from './useKeys';
 import { useSize } from './useSize';
@@ -59,6 +60,7 @@ function Opened({ first, catalogue }: OpenedProps) {
     queryFn: () =>
       ask(api.GET('/api/sites/{siteId}/media', { params: { path: { siteId: page.siteId } } })),
   });
+  useFrames(page.siteId, page.document.page, media.data ?? []);
   const params = useParams();
   const step = STEPS.find((each) => each === params.step) ?? 'arrange';
   const navigate = useNavigate();

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { ImageUp, ScanSearch, X } from 'lucide-react';
-import { type RefObject, useEffect, useState } from 'react';
+import { ImageUp, Keyboard, ScanSearch, X } from 'lucide-react';
+import { type RefObject, useEffect, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import type { EditBody, MatchReply } from '../api/client';
 import { bandAt, columnsOf, useBench, versionOf } from '../bench/context';
@@ -64,6 +64,12 @@ export function Trace({ take, onClose }: Props) {
   const [share, setShare] = useState(50);
   const [hand, setHand] = useState<(typeof HANDS)[number]>('page');
   const [told, setTold] = useState('');
+  const handed = useRef<HTMLButtonElement>(null);
+  /** Where the keyboard goes on: what lies on the stage takes it from there. */
+  const hold = () => {
+    document.querySelector<HTMLIFrameElement>('.stage-ground iframe')?.focus();
+    toStage.current({ type: 'trace', held: true });
+  };
   const { wide, left, top } = place;
   const set = (values: Readonly<Record<string, unknown>>) => {
     const edits: EditBody[] = Object.entries(values).map(([key, value]) =>
@@ -134,11 +140,14 @@ export function Trace({ take, onClose }: Props) {
         place: to,
         colour,
         distance,
+        left: letGo,
       } = event.data as {
+        readonly left?: boolean;
         readonly place?: Place;
         readonly colour?: string;
         readonly distance?: { readonly across: number; readonly down: number };
       };
+      if (letGo) handed.current?.focus();
       if (to) set({ traceLeft: to.left, traceTop: to.top });
       if (colour) {
         const into = take.current(colour);
@@ -235,6 +244,17 @@ export function Trace({ take, onClose }: Props) {
               ))}
             </select>
           </label>
+          <button
+            ref={handed}
+            type="button"
+            className="tool"
+            aria-label="Do it by keyboard"
+            title="Do it by keyboard: arrow keys move, Enter takes, Escape comes back here"
+            disabled={hand === 'page'}
+            onClick={hold}
+          >
+            <Keyboard size={15} aria-hidden />
+          </button>
           {(
             [
               ['traceLeft', 'left', left],

@@ -34,6 +34,8 @@ public final class LongestOutside implements ClassOrderer {
           "SessionJourney",
           "SnippetJourney",
           "OverPictureJourney",
+          "MovesJourney",
+          "OverClipJourney",
           "ContentJourney",
           "ProveJourney",
           "TraceJourney",

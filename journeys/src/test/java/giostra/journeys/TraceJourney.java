@@ -12,8 +12,15 @@ import com.microsoft.playwright.options.WaitForSelectorState;
 import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.Locale;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
 
 /**
  * A page held against a picture: laid over the stage, moved, measured, colours taken out of it, and
@@ -121,6 +128,8 @@ class TraceJourney {
         .hasText(
             "%d px across, %d px down".formatted(Math.round(60 / scale), Math.round(25 / scale)));
 
+    byKeys(trace, stage, hand, traced);
+
     hand.selectOption("move");
     stage.waitForSelector("[data-traced=move]", ATTACHED);
     drag(page, at.x + 10, at.y + 10, 40, -12);
@@ -135,6 +144,55 @@ class TraceJourney {
     stage.waitForFunction("() => !document.querySelector('[data-traced]')");
     bench.saved();
     assertThat(api.document(traced.id()).page().values().set()).doesNotContainKey("trace");
+  }
+
+  /** The same by keys alone: from the middle of the stage, px by px or ten at a time. */
+  private static void byKeys(TracePanel trace, Frame stage, Locator hand, Traced traced) {
+    Bench bench = trace.bench();
+    Page page = bench.page();
+    Locator hold = bench.button("Do it by keyboard");
+    hold.focus();
+    page.keyboard().press("Enter");
+    stage.waitForFunction("() => document.activeElement?.hasAttribute('data-traced')");
+    page.keyboard().press("Enter");
+    for (int i = 0; i < 3; i++) {
+      page.keyboard().press("Shift+ArrowRight");
+    }
+    page.keyboard().press("ArrowDown");
+    page.keyboard().press("ArrowDown");
+    page.keyboard().press("Enter");
+    PlaywrightAssertions.assertThat(trace.told()).hasText("30 px across, 2 px down");
+    page.keyboard().press("Escape");
+    PlaywrightAssertions.assertThat(hold).isFocused();
+
+    hand.selectOption("colour");
+    stage.waitForSelector("[data-traced=colour]", ATTACHED);
+    hold.focus();
+    page.keyboard().press("Enter");
+    stage.waitForFunction("() => document.activeElement?.hasAttribute('data-traced')");
+    JsonNode middle =
+        Js.ask(stage, "() => [scrollX + innerWidth / 2, scrollY + innerHeight / 2]", null);
+    double lies = Double.parseDouble(trace.px("top").inputValue());
+    BufferedImage seen = image(traced.seen());
+    int x = (int) Math.floor(middle.get(0).asDouble());
+    int y = (int) Math.floor(middle.get(1).asDouble() - lies) + 40;
+    assertThat(y).isBetween(0, seen.getHeight() - 1);
+    for (int i = 0; i < 4; i++) {
+      page.keyboard().press("Shift+ArrowDown");
+    }
+    page.keyboard().press("Enter");
+    PlaywrightAssertions.assertThat(trace.told())
+        .containsText(String.format(Locale.ROOT, "#%06x", seen.getRGB(x, y) & 0xffffff));
+    page.keyboard().press("Escape");
+    bench.saved();
+  }
+
+  private static BufferedImage image(byte[] png) {
+    try {
+      return ImageIO.read(new ByteArrayInputStream(png));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   private static void drag(Page page, double x, double y, double across, double down) {

@@ -11,6 +11,7 @@ import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
+import giostra.core.page.ItemSettings;
 import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
@@ -20,10 +21,13 @@ import giostra.core.value.Colour;
 import giostra.core.value.Ground;
 import giostra.core.value.GroundAt;
 import giostra.core.value.Ink;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.IntBinaryOperator;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 
@@ -59,6 +63,56 @@ class SlideContrastTest {
   /** One picture for all, 400 by 300 px. */
   private static PictureSizes pictures(IntBinaryOperator pixel) {
     return new OnePicture(pixel);
+  }
+
+  /** A dark picture, and a clip of four frames, the third of which is white; none is looked at. */
+  private record Moving(boolean looked) implements PictureSizes {
+    private static final PictureSizes DARK = new OnePicture((_, _) -> BLACK);
+
+    @Override
+    public Optional<Size> find(String id) {
+      return DARK.find(id);
+    }
+
+    @Override
+    public Optional<Seen> seen(String id) {
+      return DARK.seen(id);
+    }
+
+    @Override
+    public Optional<Film> film(String id) {
+      return looked
+          ? Optional.of(
+              new Film(
+                  new Size(160, 90),
+                  IntStream.range(0, 4)
+                      .mapToObj(i ->
+                          new Frame(i + 0.5, Samples.of(16, 9, (_, _) -> i == 2 ? WHITE : BLACK)))
+                      .toList()))
+          : Optional.empty();
+    }
+  }
+
+  @Test
+  void wordsOnAClipAreReadOnItsWorstFrame() {
+    Edit none = overlay("openings", "#0000");
+    Edit bare = boxed("#0000");
+    // The demo has a clip of its own.
+    Edit still = set("opening-frost", ItemSettings.GROUND_CLIP.id(), "", "");
+    Edit moves = set("opening-autumn", ItemSettings.GROUND_CLIP.id(), "", "clip");
+    assertThat(found(new Moving(true), still, none, bare)).isEmpty();
+    // What nobody has looked at is not judged.
+    assertThat(found(new Moving(false), still, none, bare, moves)).isEmpty();
+    List<Snag> found = found(new Moving(true), still, none, bare, moves);
+    assertThat(found).isNotEmpty();
+    assertThat(found.getFirst().message()).contains("on the clip, at 2.5 s of it");
+    // Light words on white have hardly any.
+    assertThat(found.getFirst().measure().orElseThrow().found()).isLessThan(1.5);
+    List<Edit> way = found.getFirst().fixes().getFirst().edits();
+    var mended = new ArrayList<Edit>(List.of(still, none, bare, moves));
+    mended.addAll(way);
+    assertThat(found(new Moving(true), mended.toArray(Edit[]::new)))
+        .noneMatch(each -> each.extent().equals(found.getFirst().extent()));
   }
 
   private List<Snag> found(PictureSizes pictures, Edit... edits) {
