@@ -233,7 +233,7 @@ class LooksJourney {
               new Told(length + " 0px 0px 0px", "padding-top=" + length, "margin-top=" + length);
           case "most-wide" -> {
             String most = Require.number(20.03 + n) + "px";
-            yield new Told(most, "max-width=" + most);
+            yield new Told(most, "max-width=min(100%, " + most + ")");
           }
           case "least-wide" -> new Told(length, "min-width=min(100%, " + length + ")");
           case "least-high" -> new Told(length, "min-height=" + length);

@@ -263,15 +263,20 @@ final class PartCss {
   private void room() {
     String margin = where.said().getOrDefault(Property.MARGIN, "margin");
     add(Property.MARGIN, margin, each -> each.sides(mirrored).css());
-    add(Property.MOST_WIDE, "max-inline-size", Length::css);
+    add(Property.MOST_WIDE, "max-inline-size", PartCss::ofTheRoom);
     add(Property.PLACE, "margin-inline", WordsAlign::apart);
-    add(Property.LEAST_WIDE, "min-inline-size", each -> "min(100%," + each.css() + ")");
+    add(Property.LEAST_WIDE, "min-inline-size", PartCss::ofTheRoom);
     add(Property.LEAST_HIGH, "min-block-size", Length::css);
     if (part.has(Property.LAYER)) {
       add(Property.LAYER, "z-index", layer -> layer == 0 ? "auto" : Integer.toString(layer));
       add(Property.LAYER, "position", _ -> "relative");
     }
     add(Property.STROKE, "stroke-width", PartCss::number);
+  }
+
+  /** Never more than there is: what a long word asks for would stand out of it. */
+  private static String ofTheRoom(Length width) {
+    return width.slope() > 0 ? width.css() : "min(100%," + width.css() + ")";
   }
 
   private void edges() {
