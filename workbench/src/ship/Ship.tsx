@@ -7,6 +7,8 @@ import { size } from '../media/format';
 import { useSweep } from '../prove/useSweep';
 import { Compare } from './Compare';
 import { Difference } from './Difference';
+import { Note } from './Note';
+import { Planned } from './Planned';
 import { Snippets } from './Snippets';
 import { Tokens } from './Tokens';
 import { Weight } from './Weight';
@@ -45,6 +47,7 @@ export function Ship() {
           change.
         </p>
         <Proof />
+        <Planned />
         <Bundle id={page.id} />
         <Tokens />
       </section>
@@ -88,6 +91,7 @@ export function Ship() {
           The bundle is the live release as plain files. It works from any web server, and opened
           from disk.
         </p>
+        <Planned />
         <ReleaseList
           releases={releases.data}
           shown={shown.line.number}
@@ -203,6 +207,7 @@ function ReleaseList({ releases, shown, onPick, onBack }: ListProps) {
                 <Undo2 size={15} aria-hidden />
               </button>
             )}
+            <Note number={line.number} note={line.note} />
           </li>
         ))}
       </ul>

@@ -274,6 +274,36 @@ class ShipJourney {
     assertThat(List.of(folder.toFile().list())).contains("index.html");
   }
 
+  /** A release is planned and taken back, one that there is spoken of; by keyboard alone. */
+  @InTurn(1)
+  @Test
+  void aReleaseIsPlannedAndSpokenOf(Api api, Page page) {
+    String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
+    api.publish(id);
+    Bench bench = Bench.open(page, api, id, "ship", "page");
+    page.getByText("Publish at a time").focus();
+    page.keyboard().press("Enter");
+    page.locator(".ship-plan input[type=datetime-local]").fill("2020-02-03T09:00");
+    page.keyboard().press("Enter");
+    assertThat(page.locator(".ship-plan [role=alert]")).containsText("a time to come");
+    String year = String.valueOf(java.time.LocalDate.now(java.time.ZoneOffset.UTC).getYear() + 1);
+    page.locator(".ship-plan input[type=datetime-local]").fill(year + "-02-03T09:00");
+    page.getByLabel("What is in it, for those").fill("The frost opening");
+    page.keyboard().press("Enter");
+    assertThat(page.locator(".ship-planned")).containsText("3 February " + year);
+    assertThat(page.locator(".ship-planned")).containsText("The frost opening");
+    assertThat(Axe.within(page, ".ship")).isEmpty();
+    bench.button("Not then").press("Enter");
+    assertThat(page.locator(".ship-planned")).hasCount(0);
+
+    bench.button("Say what is in release 1").press("Enter");
+    page.getByLabel("What is in release 1").fill("As the season began");
+    page.keyboard().press("Enter");
+    assertThat(page.locator(".ship-note")).hasText("As the season began");
+    page.reload();
+    assertThat(page.locator(".ship-note")).hasText("As the season began");
+  }
+
   /** What is different from the release before, value by value, and since the last. */
   @InTurn(3)
   @Test

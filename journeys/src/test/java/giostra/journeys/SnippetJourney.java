@@ -10,6 +10,7 @@ import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.page.Edit;
+import giostra.core.page.Section;
 import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -27,6 +28,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.JsonNode;
 
@@ -324,6 +326,42 @@ class SnippetJourney {
       assertThat(page.locator("giostra-piece [role=tabpanel]:visible")).hasCount(1);
       // axe looks into trees; one page twice has no id twice, since each has its own.
       assertThat(Axe.found(page, ".nothing")).isEmpty();
+    }
+  }
+
+  /** Boxes of a section, from its own corner: all kinds in one another. */
+  private static final String BOXES =
+      """
+      (section) => {
+        const at = section.getBoundingClientRect();
+        return [...section.querySelectorAll('*')].filter((each) => each.checkVisibility()).map((each) => {
+          const box = each.getBoundingClientRect();
+          return [each.className.baseVal ?? each.className, ...[box.x - at.x, box.y - at.y, box.width,
+              box.height].map((px) => Math.round(px * 10) / 10)].join(' ');
+        });
+      }
+      """;
+
+  @InTurn(InTurn.EACH_CASE)
+  @ParameterizedTest
+  @CsvSource({"390, rtl", "1280, rtl", "1280, ltr"})
+  void everyBoxIsWhereItIsOnTheLivePage(
+      int width, String direction, Api api, Chromium.Open chromium) {
+    String id = api.newPage(api.newSite("Boxes " + System.nanoTime()), Nested.document(direction));
+    Page live = still(chromium, width);
+    live.navigate(api.publish(id));
+    live.waitForSelector("[data-live]");
+    Page page = still(chromium, width);
+    try (var old = new OldPages()) {
+      for (Section section : api.document(id).page().sections()) {
+        page.navigate(
+            old.put(
+                section.id(), PLAIN.with(taken(api, id, section.id()).path("follows").asString())));
+        page.waitForFunction(LOADED);
+        assertThat(page.locator("giostra-piece #g-" + section.id()).evaluate(BOXES))
+            .as(section.id())
+            .isEqualTo(live.locator("#g-" + section.id()).evaluate(BOXES));
+      }
     }
   }
 

@@ -36,8 +36,11 @@ class Filming {
   /** Px that a frame is wide, at the most. */
   static final int WIDEST = 128;
 
-  /** Bytes of the picture, at the most: as many px without any compression, and some more. */
-  static final int MOST_BYTES = MOST * WIDEST * WIDEST * 5;
+  /** Px that a frame is high, at the most: of what stands more upright nothing is judged. */
+  static final int MOST_HIGH = 4 * WIDEST;
+
+  /** Bytes of the picture, at the most: as many as without any compression. */
+  static final int MOST_BYTES = MOST * WIDEST * MOST_HIGH * 4;
 
   private static final Logger LOG = LoggerFactory.getLogger(Filming.class);
   private static final int KEPT = 64;
@@ -72,8 +75,11 @@ class Filming {
    */
   void take(MediaEntity clip, int frames, byte[] png) {
     String allowed =
-        "a PNG of 1 to %d frames one under the other, each %d px wide at the most and of the clip’s shape"
-            .formatted(MOST, WIDEST);
+        "a PNG of 1 to "
+            + MOST
+            + " frames one under the other, each "
+            + WIDEST
+            + " px wide at the most and of the clip’s shape";
     if (frames < 1 || frames > MOST) {
       throw new Refused("Frames", Integer.toString(frames), "from 1 to " + MOST);
     }
@@ -90,6 +96,7 @@ class Filming {
         double shape = (double) clip.width / Math.max(1, clip.height);
         boolean fits =
             wide <= WIDEST
+                && high <= frames * MOST_HIGH
                 && high % frames == 0
                 && Math.abs(wide - shape * high / frames) <= Math.max(2, shape + 1);
         if (!fits) {

@@ -27,6 +27,9 @@ class ReleaseEntity {
   /** The Content-Security-Policy that it is served under. */
   String policy = "";
 
+  /** What somebody says of it. */
+  String note = "";
+
   @Column(name = "created_at")
   Instant createdAt = Instant.EPOCH;
 }

@@ -11,6 +11,10 @@ interface ReleaseRows extends JpaRepository<ReleaseEntity, Long> {
 
   Optional<ReleaseEntity> findByPageIdAndNumber(String pageId, int number);
 
+  @Modifying
+  @Query("update ReleaseEntity r set r.note = ?3 where r.pageId = ?1 and r.number = ?2")
+  int say(String pageId, int number, String note);
+
   /** A file of a release, with the policy that it is served under. */
   record File(String hash, String type, String policy) {}
 

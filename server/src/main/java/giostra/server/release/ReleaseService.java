@@ -4,6 +4,7 @@ import giostra.core.format.ProofSheet;
 import giostra.core.output.Compiled;
 import giostra.core.output.Hash;
 import giostra.core.page.Document;
+import giostra.core.value.WordsKind;
 import giostra.server.host.PageFiles;
 import giostra.server.host.Policy;
 import giostra.server.host.Types;
@@ -37,6 +38,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Publishes pages: a release is a set of plain files that never changes. */
 @Service
 public class ReleaseService {
+  /** What may be said of a release. */
+  static final WordsKind NOTE = new WordsKind(300, false);
+
   /** The page among the files of a release. */
   private static final String INDEX = "index.html";
 
@@ -85,9 +89,19 @@ public class ReleaseService {
    */
   public record FileLine(String path, String type, long bytes, long gzip) {}
 
-  /** A release in a list. */
+  /**
+   * A release in a list.
+   *
+   * @param note what somebody says of it; mostly empty
+   */
   public record Line(
-      long id, int number, int revision, int siteRevision, Instant createdAt, boolean live) {}
+      long id,
+      int number,
+      int revision,
+      int siteRevision,
+      Instant createdAt,
+      boolean live,
+      String note) {}
 
   /** A release with its files. */
   public record Release(Line line, String address, List<FileLine> files) {}
@@ -100,6 +114,11 @@ public class ReleaseService {
    * compile and to cut pictures takes seconds, in which nothing is held.
    */
   public Release publish(String pageId) {
+    return publish(pageId, "");
+  }
+
+  /** The same, with what is said of it. */
+  Release publish(String pageId, String note) {
     PageService.Head head = pages.head(pageId);
     int known = newest(pageId);
     Compiled page = stage.published(head, clock.instant());
@@ -116,6 +135,7 @@ public class ReleaseService {
     var release = new ReleaseEntity();
     release.policy = Policy.live(page.origins());
     release.pageId = pageId;
+    release.note = note;
     release.revision = head.revision();
     release.siteRevision = head.siteRevision();
     transaction.executeWithoutResult(_ -> {
@@ -179,6 +199,21 @@ public class ReleaseService {
   public Optional<Line> live(String pageId) {
     Long id = pages.place(pageId).liveRelease();
     return id == null ? Optional.empty() : releases.findById(id).map(r -> line(r, true));
+  }
+
+  /**
+   * Says of a release what is in it.
+   *
+   * @throws giostra.core.value.Refused for what is too long
+   */
+  @Transactional
+  public Release say(String pageId, int number, String note) {
+    String said = NOTE.read("Note", note);
+    PageService.Place page = pages.place(pageId);
+    if (releases.say(pageId, number, said) == 0) {
+      throw new Gone("release", Integer.toString(number));
+    }
+    return release(page, releases.findByPageIdAndNumber(pageId, number).orElseThrow());
   }
 
   /** Makes an older release live again. */
@@ -329,6 +364,6 @@ public class ReleaseService {
   }
 
   private static Line line(ReleaseEntity r, boolean live) {
-    return new Line(r.id, r.number, r.revision, r.siteRevision, r.createdAt, live);
+    return new Line(r.id, r.number, r.revision, r.siteRevision, r.createdAt, live, r.note);
   }
 }
