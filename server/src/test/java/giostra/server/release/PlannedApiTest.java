@@ -67,6 +67,10 @@ class PlannedApiTest {
         page.path("siteRevision").asInt(),
         new Edit.SetValue("page", PageSettings.TITLE.id(), "", "Edited since"));
     assertThat(api.get("/api/pages/" + id + "/releases").json()).isEmpty();
+    // One that is put away by then cannot be published, and holds up nobody.
+    String away = page(api);
+    plan(api, away, soon, "");
+    assertThat(api.post("/api/pages/" + away + "/away", null).status()).isBetween(200, 204);
     JsonNode releases = waited(api, id);
     JsonNode line = releases.get(0).path("line");
     assertThat(line.path("live").asBoolean()).isTrue();
@@ -74,6 +78,9 @@ class PlannedApiTest {
     assertThat(api.get(releases.get(0).path("address").asString()).text())
         .contains("<title>Edited since</title>");
     assertThat(planned(api, id).path("planned").isNull()).isTrue();
+    assertThat(api.delete("/api/pages/" + away + "/away").status()).isBetween(200, 204);
+    assertThat(planned(api, away).path("planned").path("failed").asString()).isNotEmpty();
+    assertThat(api.get("/api/pages/" + away + "/releases").json()).isEmpty();
   }
 
   private static JsonNode waited(Api api, String id) throws InterruptedException {
