@@ -35,6 +35,9 @@ final class Heightened {
   private final Map<String, int[]> shares = new TreeMap<>();
   private final Set<String> lost = new TreeSet<>();
 
+  /** Of those in which a word breaks that has no room: how many agreed, how many there were. */
+  private final int[] broken = new int[2];
+
   private Heightened(Document document, PictureSizes pictures, Frame frame) {
     this.document = document;
     this.frame = frame;
@@ -64,7 +67,8 @@ final class Heightened {
 
   /**
    * The same, without what no promise is made for: what holds something that has less room itself,
-   * and texts with characters that no shipped font has. Both are findings.
+   * and texts with characters that no shipped font has. Both are findings. So is a word that breaks
+   * for want of room, and what holds it: those are counted apart.
    */
   static Heightened promised(
       Document document, PictureSizes pictures, Frame frame, List<Integer> widths, double least) {
@@ -75,6 +79,7 @@ final class Heightened {
     still(frame);
     JsonNode showns = Frames.swept(frame, MEASURE, widths);
     List<Set<String>> crammed = promised ? crammed(widths, least) : List.of();
+    List<Set<String>> breaking = promised ? breaking(widths) : List.of();
     heights.forEach((piece, its) -> {
       Set<String> unknown = promised ? its.missing().keySet() : Set.of();
       for (int at = 0; at < widths.size(); at++) {
@@ -83,7 +88,9 @@ final class Heightened {
               reading.width() < least
                   || unknown.contains(reading.item())
                   || (promised && crammed.get(at).contains(reading.item()));
-          if (!left) {
+          if (!left && promised && breaking.get(at).contains(reading.item())) {
+            apart(reading, showns.get(at));
+          } else if (!left) {
             compare(piece, widths.get(at), reading, showns.get(at));
           }
         }
@@ -105,6 +112,35 @@ final class Heightened {
       }
     });
     return all;
+  }
+
+  /** Items in which a word breaks, and what they are in, by width. */
+  private List<Set<String>> breaking(List<Integer> widths) {
+    var all = new ArrayList<Set<String>>();
+    widths.forEach(_ -> all.add(new TreeSet<>()));
+    heights.forEach((piece, its) -> {
+      for (Heights.Broken each : its.brokenWords()) {
+        for (int at = 0; at < widths.size(); at++) {
+          if (each.from() <= widths.get(at) && widths.get(at) <= each.to()) {
+            document.path(each.item()).stream().map(Node::id).forEach(all.get(at)::add);
+          }
+        }
+      }
+    });
+    return all;
+  }
+
+  private void apart(Heights.Reading reading, JsonNode shown) {
+    JsonNode real = shown.path(reading.item() + "/" + reading.part());
+    if (!real.isMissingNode()) {
+      broken[1]++;
+      broken[0] += Math.abs(real.asDouble() - reading.height()) <= 1 ? 1 : 0;
+    }
+  }
+
+  /** Of those in which a word breaks: how many agreed, how many there were. */
+  int[] broken() {
+    return broken;
   }
 
   /** Stops all motion, for good. */
@@ -154,10 +190,12 @@ final class Heightened {
 
   @Override
   public String toString() {
-    return "%.2f %% of %d within 1 px; %s; worst %s"
+    return "%.2f %% of %d within 1 px, %d of %d where a word breaks; %s; worst %s"
         .formatted(
             share(),
             compared(),
+            broken[0],
+            broken[1],
             shares.entrySet().stream()
                 .map(e -> "%s %d of %d".formatted(e.getKey(), e.getValue()[0], e.getValue()[1]))
                 .toList(),

@@ -82,6 +82,8 @@ class WildJourney {
   private int sideways;
   private long high;
   private double highEqual;
+  private int broken;
+  private int brokenEqual;
 
   @InTurn(0)
   @Test
@@ -103,7 +105,8 @@ class WildJourney {
     double widths = 100.0 * (compared - off.size()) / compared;
     double heights = 100.0 * highEqual / high;
     System.out.printf(
-        "wild: %d pages from %d: widths %.3f %% of %d; heights %.3f %% of %d; sideways at %d widths,"
+        "wild: %d pages from %d: widths %.3f %% of %d; heights %.3f %% of %d, and"
+            + " %d of %d where a word breaks; sideways at %d widths,"
             + " %d of them not foretold; %s %s%n",
         PAGES,
         FIRST,
@@ -111,12 +114,15 @@ class WildJourney {
         compared,
         heights,
         high,
+        brokenEqual,
+        broken,
         sideways,
         unknown.size(),
         unknown,
         off.stream().limit(5).toList());
     assertThat(widths).as("widths (%%), off: %s", off).isGreaterThanOrEqualTo(99.9);
     assertThat(heights).as("heights within 1 px (%%)").isGreaterThanOrEqualTo(99.5);
+    assertThat(brokenEqual).as("where a word breaks, of %d", broken).isGreaterThan(broken * 9 / 10);
     assertThat(unknown).as("scrolls sideways, and no finding says so").isEmpty();
   }
 
@@ -152,6 +158,8 @@ class WildJourney {
     Heightened heights = Heightened.promised(document, pictures, frame, widths, 60);
     high += heights.compared();
     highEqual += heights.compared() * heights.share() / 100;
+    brokenEqual += heights.broken()[0];
+    broken += heights.broken()[1];
     System.out.printf("wild: %d: %s%n", seed, heights);
   }
 
