@@ -61,7 +61,9 @@ public final class Containers {
         case Block.Columns columns -> room = column(document, columns, child, band, room);
         case Piece piece -> {
           Length width = Resolution.value(document, piece, PieceSettings.WIDTH, band);
-          room = LaidOut.of(piece).panel(document, piece, band, narrowed(room, width), scrollbar);
+          room =
+              LaidOut.of(piece)
+                  .panel(document, piece, child, band, narrowed(room, width), scrollbar);
         }
         case Node _ -> {}
       }
@@ -96,14 +98,21 @@ public final class Containers {
   }
 
   /**
-   * What the padding of a panel leaves, as the piece says it.
+   * What the padding of a panel leaves, as its item says it.
    *
+   * @param of the item
    * @param panel the part that panels are
    * @param scrollbar width of a classic scrollbar in px, for which panels that scroll keep room
    */
   public static Piecewise padded(
-      Document document, Piece piece, Part panel, Band band, Piecewise room, double scrollbar) {
-    double padding = new PartBox(panel, Resolution.scope(document, piece), band).sides();
+      Document document,
+      Piece piece,
+      Node of,
+      Part panel,
+      Band band,
+      Piecewise room,
+      double scrollbar) {
+    double padding = new PartBox(panel, Resolution.scope(document, of), band).sides();
     return room.through(new Line(1, -padding - gutter(document, piece, band, scrollbar)))
         .atLeast(0);
   }

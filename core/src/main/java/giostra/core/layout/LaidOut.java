@@ -7,6 +7,7 @@ import giostra.core.layout.Heights.Measured;
 import giostra.core.layout.PictureSizes.Size;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
+import giostra.core.page.Node;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceRoom;
 import giostra.core.room.Rooms;
@@ -48,11 +49,12 @@ public interface LaidOut<P extends Piece> extends PieceRoom {
   /**
    * The room for blocks in its items; all there is where they have no panels.
    *
+   * @param of whose panel it is: one of its items, which may have a padding of its own
    * @param outer width of the piece, px
    * @param scrollbar width of a classic scrollbar in px, for which panels that scroll keep room
    */
   default Piecewise panel(
-      Document document, P piece, Band band, Piecewise outer, double scrollbar) {
+      Document document, P piece, Node of, Band band, Piecewise outer, double scrollbar) {
     return outer;
   }
 

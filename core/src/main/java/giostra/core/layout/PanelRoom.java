@@ -5,6 +5,7 @@ import giostra.core.fit.Piecewise;
 import giostra.core.layout.PictureSizes.Size;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
+import giostra.core.page.Node;
 import giostra.core.page.PanelSettings;
 import giostra.core.page.Piece;
 
@@ -20,13 +21,14 @@ public interface PanelRoom<P extends Piece> extends LaidOut<P> {
   }
 
   @Override
-  Piecewise panel(Document document, P piece, Band band, Piecewise outer, double scrollbar);
+  Piecewise panel(
+      Document document, P piece, Node of, Band band, Piecewise outer, double scrollbar);
 
   @Override
   default Piecewise words(P piece, PictureWidths widths) {
     Document document = widths.document();
     Band band = widths.band();
-    return panel(document, piece, band, Containers.outer(document, piece, band, 0), 0);
+    return panel(document, piece, piece, band, Containers.outer(document, piece, band, 0), 0);
   }
 
   @Override

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import giostra.core.band.Band;
 import giostra.core.format.DocumentJson;
+import giostra.core.look.StyleKey;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
@@ -63,6 +64,23 @@ class ContainersTest {
     String side =
         "\"headsSide\":{\"desktop\":\"start\",\"phone\":\"above\"},\"headsWidth\":{\"desktop\":\"220px\"}";
     assertThat(room(page(side), width)).isEqualTo(room);
+  }
+
+  @ParameterizedTest
+  // An item's own padding of 4 and 60 px counts, not the 20 of the others: (1120 - 64 - 32) / 2.
+  @CsvSource({"1280, 512", "390, 286"})
+  void anItemsOwnPaddingNarrowsWhatStandsInItsPanel(double width, double room) {
+    Document own =
+        Edits.apply(
+                page(""),
+                List.of(
+                    new Edit.SetStyle(
+                        "i",
+                        StyleKey.parse("tabs.panel/rest/padding-sides"),
+                        "desktop",
+                        "4px 60px")))
+            .document();
+    assertThat(room(own, width)).isEqualTo(room);
   }
 
   @ParameterizedTest

@@ -20,6 +20,7 @@ import giostra.core.output.Written;
 import giostra.core.page.Document;
 import giostra.core.page.Fields.Field;
 import giostra.core.page.Item;
+import giostra.core.page.Node;
 import giostra.core.page.Starters.Starter;
 import giostra.core.snag.Asked;
 import giostra.core.snag.Judged;
@@ -97,9 +98,9 @@ public final class AccordionRoom
 
   @Override
   public Piecewise panel(
-      Document document, Accordion piece, Band band, Piecewise outer, double scrollbar) {
+      Document document, Accordion piece, Node of, Band band, Piecewise outer, double scrollbar) {
     return Containers.narrowed(
-        Containers.padded(document, piece, AccordionParts.PANEL, band, outer, scrollbar),
+        Containers.padded(document, piece, of, AccordionParts.PANEL, band, outer, scrollbar),
         Resolution.value(document, piece, AccordionSettings.INNER, band));
   }
 

@@ -20,6 +20,7 @@ import giostra.core.output.Written;
 import giostra.core.page.Document;
 import giostra.core.page.Fields.Field;
 import giostra.core.page.Item;
+import giostra.core.page.Node;
 import giostra.core.page.Starters.Starter;
 import giostra.core.snag.Asked;
 import giostra.core.snag.Judged;
@@ -98,9 +99,9 @@ public final class TabsRoom implements PanelRoom<Tabs>, Written<Tabs>, Judged<Ta
 
   @Override
   public Piecewise panel(
-      Document document, Tabs piece, Band band, Piecewise outer, double scrollbar) {
+      Document document, Tabs piece, Node of, Band band, Piecewise outer, double scrollbar) {
     Piecewise beside = TabsBand.beside(document, piece, band, outer);
-    return Containers.padded(document, piece, TabsParts.PANEL, band, beside, scrollbar);
+    return Containers.padded(document, piece, of, TabsParts.PANEL, band, beside, scrollbar);
   }
 
   @Override
