@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.FilePayload;
 import giostra.core.page.Document;
 import giostra.core.testing.InTurn;
@@ -19,6 +20,8 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith({Giostra.class, Chromium.class})
 class TokensJourney {
   private static void choose(Page page, String file) {
+    // A dialog that is still closing has the same name as the field.
+    PlaywrightAssertions.assertThat(page.locator("dialog")).hasCount(0);
     page.getByLabel("Tokens from a file")
         .setInputFiles(
             new FilePayload(
