@@ -1,8 +1,12 @@
 package giostra.core.dress;
 
 import giostra.core.band.Band;
+import giostra.core.layout.Resolution;
+import giostra.core.look.Cascade;
+import giostra.core.look.Layer;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
+import giostra.core.look.Scope;
 import giostra.core.look.State;
 import giostra.core.look.StyleKey;
 import giostra.core.page.Document;
@@ -107,22 +111,44 @@ public enum ReadyMove {
   public List<Edit> edits(Document document, Node node, Part part) {
     var all = new ArrayList<Edit>();
     String widest = document.bands().all().getLast().id();
-    OF.stream()
-        .filter(part::has)
-        .forEach(property ->
-            set(
-                all,
-                document,
-                node,
-                part.key(property, State.HOVER),
-                widest,
-                values.get(property)));
+    Scope scope = Resolution.scope(document, node);
+    Scope others = others(node, scope);
+    for (Property<?> property : OF) {
+      if (part.has(property)) {
+        StyleKey key = part.key(property, State.HOVER);
+        Object value = values.get(property);
+        // What a look or the page lets it do is not taken away by saying nothing.
+        boolean held = value == null && others.speaksOf(key);
+        set(
+            all,
+            document,
+            node,
+            key,
+            widest,
+            held ? atRest(document, part, property, scope) : value);
+      }
+    }
     var between = new LinkedHashMap<Property<?>, @Nullable Object>();
     between.put(Property.TAKES, this == STILL ? null : takes);
     between.put(Property.PACE, this == STILL ? null : pace);
     between.forEach((property, value) ->
         set(all, document, node, part.key(property, State.REST), widest, value));
     return List.copyOf(all);
+  }
+
+  private static <T> Object atRest(
+      Document document, Part part, Property<T> property, Scope scope) {
+    Band widest = document.bands().all().getLast();
+    return part.setting(property).write(Cascade.value(part, property, State.REST, scope, widest));
+  }
+
+  /** Who else speaks of it. */
+  private static Scope others(Node node, Scope scope) {
+    Layer own = Resolution.layer(node);
+    return new Scope(
+        scope.bands(),
+        scope.voices().stream().filter(voice -> voice.layer() != own).toList(),
+        scope.fonts());
   }
 
   /** Says it in the widest band and takes away what narrower ones say instead. */

@@ -3,6 +3,7 @@ package giostra.server.release;
 import giostra.core.page.SiteSettings;
 import giostra.core.value.Refused;
 import giostra.server.page.PageService;
+import giostra.server.web.Gone;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -19,7 +20,7 @@ import org.springframework.stereotype.Service;
 /**
  * Publishes pages at a time that was said before: each as it is then. A page has one such time at
  * the most. What could not be published stays, with the reason, until somebody plans it anew or
- * takes it away.
+ * takes it away; where the server itself was at fault it is tried again for a day.
  */
 @Service
 class PlannedService {
@@ -30,6 +31,9 @@ class PlannedService {
 
   /** Whoever has not published by then has been stopped on the way. */
   private static final Duration STALE = Duration.ofMinutes(10);
+
+  /** After that it is given up. */
+  private static final Duration PATIENCE = Duration.ofDays(1);
 
   private static final int LONGEST_WHY = 400;
 
@@ -125,10 +129,24 @@ class PlannedService {
       ReleaseService.Release release = releases.publish(due.pageId, due.note);
       LOG.info("published {} as planned: release {}", due.pageId, release.line().number());
       rows.done(due.pageId, due.dueAt);
-    } catch (RuntimeException e) {
-      LOG.warn("cannot publish {} as planned", due.pageId, e);
+    } catch (Gone | Refused e) {
       String why = String.valueOf(e.getMessage());
       rows.failed(due.pageId, due.dueAt, why.substring(0, Math.min(why.length(), LONGEST_WHY)));
+    } catch (RuntimeException e) {
+      failed(due, e);
+    }
+  }
+
+  /** What is no fault of the page may pass: it is tried again once its claim is stale. */
+  private void failed(PlannedEntity due, RuntimeException why) {
+    LOG.warn("cannot publish {} as planned", due.pageId, why);
+    if (due.dueAt.plus(PATIENCE).isBefore(clock.instant())) {
+      try {
+        rows.failed(due.pageId, due.dueAt, "the server could not, for a day; its log says why");
+      } catch (RuntimeException e) {
+        // The others are published all the same.
+        LOG.warn("cannot note that {} was not published", due.pageId, e);
+      }
     }
   }
 }

@@ -32,6 +32,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.core.io.Resource;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -185,8 +186,11 @@ public class ReleaseService {
     return all;
   }
 
-  /** The releases of a page, newest first. */
-  @Transactional(readOnly = true)
+  /**
+   * The releases of a page, newest first: all of one moment, or one that is just published would be
+   * there and not be live.
+   */
+  @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
   public List<Release> of(String pageId) {
     PageService.Place page = pages.place(pageId);
     return releases.findByPageIdOrderByNumberDesc(pageId).stream()
