@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
-import { api, ask, type NodeBody, type Starter } from '../api/client';
+import { api, ask, type EditBody, type NodeBody, type Starter } from '../api/client';
 import { columnsOf, isPiece, useBench } from '../bench/context';
 import { fresh, nameOf, newId, wordOf } from '../bench/document';
 import { Dialog, useClose } from '../ui/Dialog';
@@ -45,14 +45,20 @@ function Choices({ gap }: { readonly gap: Gap }) {
         }),
       );
       void queries.invalidateQueries({ queryKey: ['media', page.siteId] });
-      put(fresh(ready.node as NodeBody, bands), undefined, ready.section as NodeBody['values']);
+      const node = fresh(ready.node as NodeBody, bands);
+      put(node, undefined, ready.section as NodeBody['values'], ready.before);
     } catch (problem) {
       setWaiting(false);
       setFailed(problem instanceof Error ? problem.message : String(problem));
     }
   }
 
-  function put(node: NodeBody, name = nameOf(node), around: NodeBody['values'] = {}) {
+  function put(
+    node: NodeBody,
+    name = nameOf(node),
+    around: NodeBody['values'] = {},
+    before: readonly EditBody[] = [],
+  ) {
     const section: NodeBody = {
       id: newId('section'),
       type: 'section',
@@ -60,6 +66,7 @@ function Choices({ gap }: { readonly gap: Gap }) {
       children: [node],
     };
     session.edit([
+      ...before,
       {
         type: 'AddNode',
         parent: gap.parent.id,

@@ -236,7 +236,12 @@ class LooksJourney {
             yield new Told(most, "max-width=min(100%, " + most + ")");
           }
           case "least-wide" -> new Told(length, "min-width=min(100%, " + length + ")");
-          case "least-high" -> new Told(length, "min-height=" + length);
+          case "least-high" -> {
+            String least =
+                Require.number(Math.round((wide + least(part, Property.LEAST_HIGH)) * 100) / 100.0)
+                    + "px";
+            yield new Told(least, "min-height=" + least);
+          }
           case "padding-above" -> new Told(length, "padding-top=" + length);
           case "padding-below" -> new Told(length, "padding-bottom=" + length);
           case "padding-sides", "padding-start" ->
@@ -271,7 +276,7 @@ class LooksJourney {
           }
           case "size" -> {
             // What the browser lays out in 64ths of a px is told as it is typed.
-            double px = size(part) + n % 140 / 16.0;
+            double px = least(part, Property.SIZE) + n % 140 / 16.0;
             String size = Require.number(px) + "px";
             String rounded = Require.number(Math.round(px * 100) / 100.0) + "px";
             yield player
@@ -293,8 +298,8 @@ class LooksJourney {
   }
 
   /** The least that it may be. */
-  private static double size(Part part) {
-    return part.setting(Property.SIZE).kind() instanceof SizeKind kind ? kind.least() : 8;
+  private static double least(Part part, Property<Length> property) {
+    return part.setting(property).kind() instanceof SizeKind kind ? kind.least() : 8;
   }
 
   private static String rgb(String hex) {

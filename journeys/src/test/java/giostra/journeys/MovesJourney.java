@@ -12,6 +12,8 @@ import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.band.Bands;
 import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
+import giostra.core.page.Block;
+import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Item;
@@ -132,6 +134,135 @@ class MovesJourney {
             .isCloseTo(middle.get(1).asDouble(), within(0.6));
         assertThat(middle.get(0).asDouble()).isGreaterThan(10);
       }
+    }
+  }
+
+  /**
+   * Boxes within what they stand in, px: from its start, from its end, from above, width, how much
+   * of what it stands in is above and below it, corner.
+   */
+  private static final String KEPT =
+      """
+      (selector) => {
+        const it = document.querySelector(selector);
+        const its = it.getBoundingClientRect();
+        const around = it.parentElement.getBoundingClientRect();
+        const edge = getComputedStyle(it.parentElement);
+        const left = its.left - around.left - parseFloat(edge.borderLeftWidth);
+        const right = around.right - its.right - parseFloat(edge.borderRightWidth);
+        const rtl = document.documentElement.dir === 'rtl';
+        return [rtl ? right : left, rtl ? left : right,
+          its.top - around.top - parseFloat(edge.borderTopWidth), its.width, its.height,
+          parseFloat(getComputedStyle(it).borderTopLeftRadius)];
+      }
+      """;
+
+  private static double[] kept(Page page, String selector) {
+    JsonNode all = Js.ask(page, KEPT, selector);
+    return IntStream.range(0, 6).mapToDouble(i -> all.get(i).asDouble()).toArray();
+  }
+
+  /** Pictures and the words of cards keep room free and take no more than they may. */
+  @Test
+  void picturesAndBoxesKeepRoomAroundThemselves(Api api, Page page) {
+    for (String direction : List.of("ltr", "rtl")) {
+      List<Item> pictured =
+          items("p").stream()
+              .map(item ->
+                  item.with(item.values().with(ItemSettings.PICTURE, Values.ALL, "lamp-walk")))
+              .toList();
+      List<Item> opened =
+          items("o").stream()
+              .map(item ->
+                  item.with(item.values().with(ItemSettings.PICTURE, Values.ALL, "lamp-walk")))
+              .toList();
+      var document =
+          new Document(
+              new Site(Bands.INITIAL, Values.NONE),
+              new giostra.core.page.Page(
+                  "page",
+                  Values.NONE
+                      .with(PageSettings.TITLE, Values.ALL, "Room")
+                      .withRaw(
+                          PageSettings.DIRECTION.id(),
+                          Values.ALL,
+                          PageSettings.DIRECTION.kind().read("Direction", direction)),
+                  List.of(
+                      new Section(
+                          "s",
+                          Values.NONE,
+                          List.of(
+                              new Block.Picture(
+                                  "pic",
+                                  Values.NONE.with(BlockSettings.SOURCE, Values.ALL, "lamp-walk")),
+                              new Carousel("cards", Values.NONE, pictured),
+                              new Tabs("panels", Values.NONE, opened))))));
+      String id = api.newPage(api.copyOfDemo(), document);
+      page.setViewportSize(1280, 900);
+      for (String[] at :
+          new String[][] {
+            {"pic", "page.picture", ".g-picture>img"},
+            {"panels", "panel.picture", ".g-panel-picture>img"},
+            {"cards", "carousel.words", ".g-card>.g-body"}
+          }) {
+        int revision = api.page(id).path("revision").asInt();
+        page.navigate(api.publish(id));
+        double whole = kept(page, at[2])[3];
+        assertThat(
+                api.edit(id, revision, style(at[0], at[1] + "/rest/margin", "8px 4px 6px 20px"))
+                    .status())
+            .isEqualTo(200);
+        page.navigate(api.publish(id));
+        double[] left = kept(page, at[2]);
+        assertThat(left[0]).as("%s, %s", at[1], direction).isCloseTo(20, within(0.1));
+        assertThat(left[1]).isCloseTo(4, within(0.1));
+        assertThat(left[3]).isCloseTo(whole - 24, within(0.1));
+        assertThat(
+                api.edit(
+                        id,
+                        revision + 1,
+                        style(at[0], at[1] + "/rest/most-wide", "180px"),
+                        style(at[0], at[1] + "/rest/place", "end"))
+                    .status())
+            .isEqualTo(200);
+        page.navigate(api.publish(id));
+        double[] end = kept(page, at[2]);
+        assertThat(end[1]).as("%s at the end, %s", at[1], direction).isCloseTo(4, within(0.1));
+        assertThat(end[3]).isCloseTo(180, within(0.1));
+        api.edit(id, revision + 2, style(at[0], at[1] + "/rest/place", "center"));
+        page.navigate(api.publish(id));
+        double[] middle = kept(page, at[2]);
+        assertThat(middle[0] - 20).isCloseTo(middle[1] - 4, within(0.6));
+      }
+      int revision = api.page(id).path("revision").asInt();
+      assertThat(
+              api.edit(
+                      id,
+                      revision,
+                      style("cards", "carousel.shot/rest/margin", "10px 12px 0"),
+                      style("cards", "carousel.shot/rest/corners", "9px"),
+                      style("panels", "tabs.panel/rest/least-high", "900px"),
+                      style("panels", "tabs.heading/rest/least-high", "71px"))
+                  .status())
+          .isEqualTo(200);
+      page.navigate(api.publish(id));
+      double[] inset = kept(page, ".g-card>.g-shot");
+      assertThat(inset[0]).isCloseTo(12, within(0.1));
+      assertThat(inset[1]).isCloseTo(12, within(0.1));
+      assertThat(inset[2]).isCloseTo(10, within(0.1));
+      assertThat(inset[5]).isEqualTo(9);
+      assertThat(kept(page, ".g-tab>.g-panel")[4]).isCloseTo(900, within(0.1));
+      assertThat(kept(page, ".g-heads>.g-head")[4]).isCloseTo(71, within(0.1));
+      api.edit(
+          id,
+          revision + 1,
+          new Edit.SetValue("cards", "pictureShape", "desktop", "round"),
+          new Edit.SetValue("cards", "pictureWidth", "desktop", "100%"));
+      page.navigate(api.publish(id));
+      double[] round = kept(page, ".g-card>.g-shot");
+      assertThat(round[5]).as("a round picture has no corners").isEqualTo(50);
+      assertThat(round[0]).isCloseTo(12, within(0.1));
+      assertThat(round[1]).isCloseTo(12, within(0.1));
     }
   }
 

@@ -7,6 +7,7 @@ import giostra.core.band.Band;
 import giostra.core.band.Bands;
 import giostra.core.fit.Samples;
 import giostra.core.format.DocumentJson;
+import giostra.core.format.EditJson;
 import giostra.core.layout.PictureSizes;
 import giostra.core.look.Property;
 import giostra.core.look.State;
@@ -15,9 +16,11 @@ import giostra.core.look.Values;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
+import giostra.core.page.Edit;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.PageSettings;
+import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
@@ -51,6 +54,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.stream.Collectors;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -463,22 +467,20 @@ class OverPictureJourney {
         .toList();
   }
 
-  /** What one starts with can be read and is sharp, by the pictures that come with it. */
+  /** What one starts with can be read, fits and is sharp, in the look that it starts in. */
   @InTurn(3)
   @Test
-  void slidersToStartWithHaveNoFinding(Api api) {
-    String site = api.newSite("Starters");
+  void whatOneStartsWithHasNoFinding(Api api) {
     for (var starter : Starters.ALL) {
-      if (!(starter.node() instanceof Slider)) {
+      if (!(starter.node() instanceof Piece)) {
         continue;
       }
+      String site = api.newSite("Starters");
       JsonNode ready = api.post("/api/sites/" + site + "/starters/" + starter.id(), null).json();
-      Slider piece =
-          (Slider)
-              DocumentJson.readNode(
-                  ready.path("node"),
-                  Bands.INITIAL.all().stream().map(Band::id).collect(Collectors.toSet()));
-      var section = new Section("section", Values.NONE, List.of(piece));
+      assertThat(ready.path("node").path("values").path("look").asString())
+          .as("%s wears a look", starter.id())
+          .startsWith("look.");
+      assertThat(ready.path("before").size()).isEqualTo(1);
       String id =
           api.newPage(
               site,
@@ -487,10 +489,25 @@ class OverPictureJourney {
                   new giostra.core.page.Page(
                       "page",
                       Values.NONE.with(PageSettings.TITLE, Values.ALL, starter.label()),
-                      List.of(section))));
+                      List.of(new Section("section", Values.NONE, List.of())))));
+      Set<String> bands = Bands.INITIAL.all().stream().map(Band::id).collect(Collectors.toSet());
+      var edits = new ArrayList<Edit>(EditJson.read(ready.path("before"), Bands.INITIAL));
+      edits.add(new Edit.AddNode("section", 0, DocumentJson.readNode(ready.path("node"), bands)));
+      JsonNode before = api.page(id);
+      assertThat(
+              api.edit(
+                      id,
+                      before.path("revision").asInt(),
+                      before.path("siteRevision").asInt(),
+                      edits.toArray(Edit[]::new))
+                  .status())
+          .isEqualTo(200);
       assertThat(api.get("/api/pages/" + id + "/snags").json().path("snags").valueStream())
           .as(starter.id())
           .noneMatch(snag -> !snag.path("severity").asString().equals("note"));
+      // The next of its manner is there already.
+      JsonNode again = api.post("/api/sites/" + site + "/starters/" + starter.id(), null).json();
+      assertThat(again.path("before").isEmpty()).isTrue();
     }
   }
 

@@ -128,9 +128,7 @@ public final class Initially {
 
   /** Words that may begin elsewhere than those around them. */
   public static Part aligned(Part part) {
-    return kept(part.with(Property.ALIGN, new PickKind<>(WordsAlign.class), WordsAlign.AROUND))
-        .with(Property.MOST_WIDE, new SizeKind(20, 4000), Length.percent(100))
-        .with(Property.PLACE, new PickKind<>(WordsAlign.class), WordsAlign.AROUND);
+    return placed(part.with(Property.ALIGN, new PickKind<>(WordsAlign.class), WordsAlign.AROUND));
   }
 
   /** With nothing kept free around it, unless somebody says so. */
@@ -141,6 +139,18 @@ public final class Initially {
   /** No lower than what it holds, unless somebody says so. */
   public static Part atLeastHigh(Part part) {
     return part.with(Property.LEAST_HIGH, new SizeKind(0, 1200, false), px(0));
+  }
+
+  /** What is pressed is high enough for a finger, unless somebody says otherwise. */
+  public static Part pressedHigh(Part part) {
+    return part.with(Property.LEAST_HIGH, new SizeKind(24, 400, false), px(44));
+  }
+
+  /** It keeps nothing free around it and takes all of the width, unless somebody says so. */
+  public static Part placed(Part part) {
+    return kept(part)
+        .with(Property.MOST_WIDE, new SizeKind(20, 4000), Length.percent(100))
+        .with(Property.PLACE, new PickKind<>(WordsAlign.class), WordsAlign.AROUND);
   }
 
   /** No wider than what it holds, unless somebody says so. */

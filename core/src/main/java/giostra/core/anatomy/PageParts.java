@@ -84,7 +84,8 @@ public final class PageParts {
               1.6,
               ToneColour.QUIET));
 
-  public static final Part PICTURE = framed(corners(Part.of("page.picture", "Picture"), px(14)));
+  public static final Part PICTURE =
+      Initially.placed(framed(corners(Part.of("page.picture", "Picture"), px(14))));
 
   /** A picture whose address only is known, until it is there. */
   public static final Part REMOTE =

@@ -53,7 +53,7 @@ public final class PanelParts {
       room(Part.of("panel.content", "Panel’s content"), Property.ABOVE, rem(1));
 
   public static final Part PICTURE =
-      framed(corners(Part.of("panel.picture", "Panel’s picture"), px(12)));
+      Initially.placed(framed(corners(Part.of("panel.picture", "Panel’s picture"), px(12))));
 
   public static final List<Part> ALL = List.of(SIGN, MARKER, INNER, PICTURE);
 

@@ -11,6 +11,7 @@ import giostra.core.page.Edits;
 import giostra.core.page.Look;
 import giostra.core.page.LookSettings;
 import giostra.core.page.Node;
+import giostra.core.page.NodeType;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
@@ -70,8 +71,8 @@ public final class Wardrobe {
             ? null
             : look(document, id)
                 .orElseThrow(() -> new Refused("look", id, "one of the site or that ships"));
-    if (look != null && document.site().look(id).isEmpty()) {
-      edits.add(new Edit.AddNode(Site.ID, document.site().looks().size(), look));
+    if (look != null) {
+      edits.addAll(bringing(document.site(), look));
     }
     edits.add(wear(piece, id));
     return Edits.apply(document, edits).document();
@@ -106,6 +107,37 @@ public final class Wardrobe {
           return byBand;
         })
         .with(LookSettings.USUAL, Values.ALL, null);
+  }
+
+  /** The manner in which pieces look that somebody starts with. */
+  private static final String FIRST_MANNER = "Pebble";
+
+  /**
+   * The look that a new piece of a kind starts in: of the manner that the site has already, so that
+   * one goes with the other; none where the site says itself what is usual.
+   */
+  public static Optional<Look> starting(Site site, NodeType kind) {
+    if (site.usual(kind).isPresent()) {
+      return Optional.empty();
+    }
+    String manner =
+        site.looks().stream()
+            .flatMap(
+                look -> ShippedLooks.all().stream().filter(each -> each.id().equals(look.id())))
+            .map(ShippedLooks.Shipped::name)
+            .findFirst()
+            .orElse(FIRST_MANNER);
+    return ShippedLooks.of(kind).stream()
+        .filter(each -> each.name().equals(manner))
+        .findFirst()
+        .map(each -> site.look(each.id()).orElseGet(() -> each.look(site.bands().lead().id())));
+  }
+
+  /** What a site takes in before a piece can wear a look; nothing where it has that already. */
+  public static List<Edit> bringing(Site site, Look look) {
+    return site.look(look.id()).isPresent()
+        ? List.of()
+        : List.of(new Edit.AddNode(Site.ID, site.looks().size(), look));
   }
 
   /** All that a piece may wear: first nothing, then what the site has, then what ships. */

@@ -180,6 +180,7 @@ public final class BlockFlows {
     return pictures
         .find(block.values().get(BlockSettings.SOURCE))
         .map(size -> Flow.ratio(shape.aspect().orElseGet(size::aspect)))
+        .map(new RoomAround(part(block, PageParts.PICTURE))::around)
         .orElse(Flow.NONE);
   }
 

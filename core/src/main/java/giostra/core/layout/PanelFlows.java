@@ -17,9 +17,6 @@ import java.util.List;
 
 /** What stands in panels of any kind, as it flows in one band. */
 public final class PanelFlows {
-  /** What can be pressed is no lower, px. */
-  public static final double PRESSED = 44;
-
   private final BlockFlows blocks;
 
   /** In the band of some blocks. */
@@ -39,7 +36,13 @@ public final class PanelFlows {
     var parts = new ArrayList<Spaced>();
     items
         .picture(piece, item.values().get(ItemSettings.PICTURE))
-        .ifPresent(_ -> parts.add(new Spaced(between, Flow.ratio(PanelSettings.PICTURE))));
+        .ifPresent(_ ->
+            parts.add(
+                new Spaced(
+                    between,
+                    items
+                        .around(item, PanelParts.PICTURE)
+                        .around(Flow.ratio(PanelSettings.PICTURE)))));
     String text = Fields.shown(piece, item, ItemSettings.TEXT);
     if (!text.isBlank()) {
       parts.add(new Spaced(between, items.copy(PageParts.ITEM_TEXT, piece, item, text)));
@@ -59,9 +62,19 @@ public final class PanelFlows {
   public Flow padded(Piece piece, Item item, Part panel, Flow inner) {
     PartBox box = blocks.part(item, panel);
     double gutter = Containers.gutter(blocks.document(), piece, blocks.band(), blocks.scrollbar());
-    return inner.within(
-        new Line(1, -box.sides() - gutter),
-        box.px(Property.PADDING_ABOVE) + box.px(Property.PADDING_BELOW));
+    return inner
+        .within(
+            new Line(1, -box.sides() - gutter),
+            box.px(Property.PADDING_ABOVE) + box.px(Property.PADDING_BELOW))
+        .atLeast(Flow.fixed(box.px(Property.LEAST_HIGH)));
+  }
+
+  /** A panel of a height that the piece says, unless the panel itself is to be higher. */
+  public Flow fixed(Piece piece, Item item, Part panel) {
+    return Flow.fixed(
+        Math.max(
+            blocks.value(piece, PanelSettings.PANEL_FIXED).constantPx(),
+            blocks.part(item, panel).px(Property.LEAST_HIGH)));
   }
 
   /** How many icons show by the heading of an item: one or none. */

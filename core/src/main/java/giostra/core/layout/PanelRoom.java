@@ -3,6 +3,7 @@ package giostra.core.layout;
 import giostra.core.band.Band;
 import giostra.core.fit.Piecewise;
 import giostra.core.layout.PictureSizes.Size;
+import giostra.core.look.Part;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.Node;
@@ -20,6 +21,9 @@ public interface PanelRoom<P extends Piece> extends LaidOut<P> {
     return true;
   }
 
+  /** What its panels are. */
+  Part panelPart();
+
   @Override
   Piecewise panel(
       Document document, P piece, Node of, Band band, Piecewise outer, double scrollbar);
@@ -33,7 +37,7 @@ public interface PanelRoom<P extends Piece> extends LaidOut<P> {
 
   @Override
   default Piecewise picture(P piece, Item item, Size size, PictureWidths widths) {
-    return widths.panelPicture(piece, size);
+    return widths.panelPicture(piece, item, size);
   }
 
   @Override

@@ -1,5 +1,7 @@
 package giostra.core.layout;
 
+import giostra.core.anatomy.PageParts;
+import giostra.core.anatomy.PanelParts;
 import giostra.core.band.Band;
 import giostra.core.fit.Crop;
 import giostra.core.fit.Flow;
@@ -7,6 +9,7 @@ import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
 import giostra.core.fit.Screen;
 import giostra.core.layout.PictureSizes.Size;
+import giostra.core.look.Part;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
@@ -105,7 +108,9 @@ public final class PictureWidths {
 
   /** A picture that stands by itself. */
   public Piecewise block(Block.Picture picture, Size size) {
-    Piecewise room = Containers.room(document, picture.id(), Extent.MEASURE, band, 0);
+    Piecewise room =
+        around(picture, PageParts.PICTURE)
+            .drawn(Containers.room(document, picture.id(), Extent.MEASURE, band, 0));
     return value(picture, BlockSettings.SHAPE)
         .aspect()
         .map(box -> covering(room, box, size))
@@ -145,8 +150,19 @@ public final class PictureWidths {
   }
 
   /** The picture of a panel. */
-  public Piecewise panelPicture(Piece piece, Size size) {
-    return covering(words(piece), PanelSettings.PICTURE, size);
+  public Piecewise panelPicture(Piece piece, Item item, Size size) {
+    return covering(
+        around(item, PanelParts.PICTURE).drawn(words(piece)), PanelSettings.PICTURE, size);
+  }
+
+  /** What holds of a part of a node in the band. */
+  public PartBox part(Node node, Part part) {
+    return new PartBox(part, Resolution.scope(document, node), band);
+  }
+
+  /** The room that a part of a node keeps around itself. */
+  public RoomAround around(Node node, Part part) {
+    return new RoomAround(part(node, part));
   }
 
   /** The picture under a whole section. */

@@ -1,6 +1,8 @@
 package giostra.core.layout;
 
 import giostra.core.fit.Flow;
+import giostra.core.fit.Line;
+import giostra.core.fit.Piecewise;
 import giostra.core.fit.Screen;
 import giostra.core.look.Property;
 import giostra.core.value.Around;
@@ -55,9 +57,25 @@ public record RoomAround(PartBox of) {
     return kept() ? px(margin().first(), screen) + px(margin().third(), screen) : 0;
   }
 
+  /** Words have no ground, so what they keep free is within their box; others keep it around it. */
+  private boolean within() {
+    return of.part().has(Property.TEXT_SIZE);
+  }
+
   /** What is left for what is in it, px. */
   public double inner(double width, Screen screen) {
-    return Math.max(0, outer(width, screen) - sides(screen));
+    double sides = sides(screen);
+    double most = outer(width, screen);
+    return Math.max(0, within() ? most - sides : Math.min(most, width - sides));
+  }
+
+  /** How wide a picture is drawn that has no letters, in a room that is so wide. */
+  public Piecewise drawn(Piecewise room) {
+    double sides = kept() ? margin().across() : 0;
+    Piecewise left = room.through(new Line(1, -sides)).atLeast(0);
+    return of.part().has(Property.MOST_WIDE)
+        ? left.min(room.through(Line.of(of.of(Property.MOST_WIDE))))
+        : left;
   }
 
   /** What is in it, with the room around it. */

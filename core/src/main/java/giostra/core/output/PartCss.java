@@ -262,9 +262,18 @@ final class PartCss {
   /** What the sheets that ship need not say, since initially it is nothing. */
   private void room() {
     String margin = where.said().getOrDefault(Property.MARGIN, "margin");
-    add(Property.MARGIN, margin, each -> each.sides(mirrored).css());
+    boolean aside = margin.equals(Where.ASIDE);
+    add(Property.MARGIN, aside ? "margin" : margin, each -> each.sides(mirrored).css());
+    if (aside) {
+      add(Property.MARGIN, Where.ASIDE, each -> sum(each.second(), each.fourth()));
+    }
     add(Property.MOST_WIDE, "max-inline-size", PartCss::ofTheRoom);
-    add(Property.PLACE, "margin-inline", WordsAlign::apart);
+    String place = where.said().getOrDefault(Property.PLACE, "");
+    if (place.isEmpty()) {
+      add(Property.PLACE, "margin-inline", WordsAlign::apart);
+    } else {
+      add(Property.PLACE, place, WordsAlign::self);
+    }
     add(Property.LEAST_WIDE, "min-inline-size", PartCss::ofTheRoom);
     add(Property.LEAST_HIGH, "min-block-size", Length::css);
     if (part.has(Property.LAYER)) {
@@ -272,6 +281,13 @@ final class PartCss {
       add(Property.LAYER, "position", _ -> "relative");
     }
     add(Property.STROKE, "stroke-width", PartCss::number);
+  }
+
+  /** Both as one length; nothing has a unit as well, since it is reckoned with. */
+  private static String sum(Length one, Length other) {
+    return one.unit() == other.unit()
+        ? Css.px(new Length(one.amount() + other.amount(), one.unit()))
+        : "calc(" + one.css() + " + " + other.css() + ")";
   }
 
   /** Never more than there is: what a long word asks for would stand out of it. */
@@ -298,7 +314,10 @@ final class PartCss {
             "background",
             this::pictured);
       }
-      add(Property.CORNERS, "border-radius", this::corners);
+      add(
+          Property.CORNERS,
+          where.said().getOrDefault(Property.CORNERS, "border-radius"),
+          this::corners);
     }
     borders();
     shadows();

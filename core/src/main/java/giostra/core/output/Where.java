@@ -36,6 +36,12 @@ public record Where(
     said = Map.copyOf(said);
   }
 
+  /**
+   * What a box keeps free at both sides: it has a width of its own, which has to leave room for
+   * that.
+   */
+  public static final String ASIDE = "--g-aside";
+
   private static final Map<String, Where> ALL = new TreeMap<>();
 
   /** Headings of any level. */
@@ -124,6 +130,10 @@ public record Where(
     to.named("page.focus", Property.BORDER, "outline");
     for (String picture : List.of("page.picture", "copy.picture", "panel.picture")) {
       to.named(picture, Property.EDGE, "outline");
+    }
+    for (String picture : List.of("page.picture", "panel.picture")) {
+      to.named(picture, Property.MARGIN, ASIDE);
+      to.named(picture, Property.PLACE, "justify-self");
     }
     to.bare("page.icon").bare("panel.marker");
     Rooms.all().forEach(room -> Rooms.of(room.word(), Written.class).places(to));

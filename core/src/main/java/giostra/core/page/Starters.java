@@ -18,8 +18,22 @@ import java.util.function.IntFunction;
 public final class Starters {
   private Starters() {}
 
-  /** A picture that ships for pieces to start with, and what can be seen on it. */
-  public record Shown(String id, String alt) {}
+  /**
+   * A file that ships for pieces to start with.
+   *
+   * @param alt what can be seen on it
+   * @param ending of its name, with the dot
+   */
+  public record Shown(String id, String alt, String ending) {
+    Shown(String id, String alt) {
+      this(id, alt, ".jpg");
+    }
+
+    /** Its name. */
+    public String file() {
+      return id + ending;
+    }
+  }
 
   public static final Shown HARBOUR =
       new Shown("start-harbour", "Sailing boats in front of a row of painted houses");
@@ -38,11 +52,19 @@ public final class Starters {
   public static final Shown WAVES =
       new Shown("start-waves", "Waves under a pale sun, gulls above them");
 
+  public static final Shown CLIP = new Shown("start-clip", "", ".mp4");
+
+  /** The same in the second format. */
+  public static final Shown CLIP_2 = new Shown("start-clip-2", "", ".webm");
+
+  /** What is heard in it. */
+  public static final Shown CAPTIONS = new Shown("start-captions", "", ".vtt");
+
   /** What there is to tell of a picture. */
   public record Told(Shown picture, String kicker, String heading, String text, String button) {}
 
-  /** All pictures that pieces start with. */
-  public static final List<Shown> PICTURES =
+  /** All files that pieces start with. */
+  public static final List<Shown> FILES =
       List.of(
           HARBOUR,
           MOUNTAINS,
@@ -55,7 +77,10 @@ public final class Starters {
           new Shown("start-speaker-1", ""),
           new Shown("start-speaker-2", ""),
           new Shown("start-speaker-3", ""),
-          new Shown("start-speaker-4", ""));
+          new Shown("start-speaker-4", ""),
+          CLIP,
+          CLIP_2,
+          CAPTIONS);
 
   /**
    * One starting arrangement.

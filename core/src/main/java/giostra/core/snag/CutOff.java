@@ -2,15 +2,23 @@ package giostra.core.snag;
 
 import giostra.core.band.Band;
 import giostra.core.layout.Heights;
+import giostra.core.layout.LaidOut;
+import giostra.core.layout.PanelRoom;
+import giostra.core.layout.PartBox;
 import giostra.core.layout.Resolution;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
 import giostra.core.page.Edit;
+import giostra.core.page.Item;
 import giostra.core.page.PanelSettings;
 import giostra.core.page.PanelSettings.PanelHeight;
 import giostra.core.page.Piece;
 import giostra.core.value.PickKind;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /** Panels of a fixed height that hold more: they scroll within. */
@@ -37,21 +45,22 @@ final class CutOff {
     for (Band band : at.document().bands().all()) {
       if (Resolution.value(at.document(), piece, PanelSettings.PANEL_HEIGHT, band)
           == PanelHeight.FIXED) {
-        double fixed =
-            Resolution.value(at.document(), piece, PanelSettings.PANEL_FIXED, band).constantPx();
-        for (int[] range : Runs.of(band, width -> !above(fixed, width).isEmpty())) {
-          found.add(snag(band, fixed, range));
+        var here = new Here(band);
+        for (int[] range : Runs.of(band, width -> !here.above(width).isEmpty())) {
+          found.add(snag(here, range));
         }
       }
     }
     return found;
   }
 
-  private Snag snag(Band band, double fixed, int[] range) {
+  private Snag snag(Here here, int[] range) {
+    double fixed = here.fixed;
+    Band band = here.band;
     Set<String> items = new LinkedHashSet<>();
     double highest = 0;
     for (int width = range[0]; width <= range[1]; width++) {
-      for (Heights.Reading each : above(fixed, width)) {
+      for (Heights.Reading each : here.above(width)) {
         items.add(each.item());
         highest = Math.max(highest, each.height());
       }
@@ -82,10 +91,34 @@ final class CutOff {
                         PickKind.word(PanelHeight.OWN)))));
   }
 
-  /** Panels that ask for more than that at a viewport width. */
-  private List<Heights.Reading> above(double px, double viewportPx) {
-    return heights.at(viewportPx).stream()
-        .filter(each -> each.part() == Heights.Part.PANEL && each.height() > px + 1)
-        .toList();
+  /** In one band. */
+  private final class Here {
+    private final Band band;
+    private final double fixed;
+
+    /** How high panels of items are at the least, where that is more, px. */
+    private final Map<String, Double> least = new HashMap<>();
+
+    Here(Band band) {
+      this.band = band;
+      this.fixed =
+          Resolution.value(at.document(), piece, PanelSettings.PANEL_FIXED, band).constantPx();
+      Part panel = ((PanelRoom<?>) LaidOut.of(piece)).panelPart();
+      for (Item item : piece.items()) {
+        var box = new PartBox(panel, Resolution.scope(at.document(), item), band);
+        least.put(item.id(), box.px(Property.LEAST_HIGH));
+      }
+    }
+
+    /** Panels that ask for more than they have at a viewport width. */
+    List<Heights.Reading> above(double viewportPx) {
+      return heights.at(viewportPx).stream()
+          .filter(each -> each.part() == Heights.Part.PANEL && each.height() > has(each) + 1)
+          .toList();
+    }
+
+    private double has(Heights.Reading panel) {
+      return Math.max(fixed, least.getOrDefault(panel.item(), 0.0));
+    }
   }
 }

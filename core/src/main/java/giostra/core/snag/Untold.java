@@ -37,6 +37,10 @@ final class Untold {
 
   private static Stream<Snag> of(Looked at, Piece piece, Item item) {
     List<? extends Setting<?>> shown = Leading.shown(piece);
+    // Who speaks is named beside a portrait, which decorates by itself: nothing is asked there.
+    if (!shown.contains(ItemSettings.ALT)) {
+      return Stream.empty();
+    }
     boolean said = !Fields.shown(piece, item, ItemSettings.ALT).isEmpty();
     return Stream.of(ItemSettings.PICTURE, ItemSettings.BACK_PICTURE)
         .filter(shown::contains)

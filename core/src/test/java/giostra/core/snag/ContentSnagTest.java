@@ -203,6 +203,9 @@ class ContentSnagTest {
     assertThat(untold(with(shown, "houses", "fieldsOff", "picture"), "bare")).hasSize(2);
     assertThat(untold(with(shown, "house-1", "hidden", true), "bare")).hasSize(2);
     assertThat(untold(demo, "bare")).isEmpty();
+    // A portrait stands by the name of who speaks.
+    String speaks = demo.piece("words").items().getFirst().id();
+    assertThat(untold(with(demo, speaks, "picture", "bare"), "bare")).isEmpty();
     String among = "<p>Before.</p><p><img data-picture=\"bare\"%s></p>";
     for (String id : List.of("opening-text", "question-rain")) {
       assertThat(untold(with(demo, id, "text", among.formatted("")), "bare"))

@@ -1,10 +1,17 @@
 package giostra.server.page;
 
+import giostra.core.dress.Wardrobe;
 import giostra.core.format.DocumentJson;
+import giostra.core.format.EditJson;
+import giostra.core.look.Values;
+import giostra.core.page.Look;
+import giostra.core.page.LookSettings;
 import giostra.core.page.MediaUse;
 import giostra.core.page.Node;
+import giostra.core.page.Piece;
 import giostra.core.page.Renamed;
 import giostra.core.page.Section;
+import giostra.core.page.Site;
 import giostra.core.page.Starters;
 import giostra.server.media.MediaService;
 import giostra.server.web.Gone;
@@ -15,6 +22,7 @@ import java.io.UncheckedIOException;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -23,7 +31,7 @@ import tools.jackson.databind.JsonNode;
 /** What pieces start with, with its pictures. */
 @RestController
 class StarterController {
-  private static final String PICTURES = "/giostra/starters/";
+  private static final String FILES = "/giostra/starters/";
 
   private final PageService pages;
   private final MediaService media;
@@ -38,13 +46,15 @@ class StarterController {
    *
    * @param node with ids to be replaced; its pictures are those of the site
    * @param section values of a section that is made for it
+   * @param before edits that come before it: the look that it starts in, where the site has it not
    */
   record ReadyReply(
       @Schema(implementation = Bodies.NodeBody.class) JsonNode node,
-      @Schema(implementation = Object.class) JsonNode section) {}
+      @Schema(implementation = Object.class) JsonNode section,
+      @Schema(implementation = Bodies.EditBody[].class) JsonNode before) {}
 
   /**
-   * A piece as one starts with it. Its pictures are taken into the site's library, those that are
+   * A piece as one starts with it. Its files are taken into the site's library, those that are
    * there already but once.
    */
   @PostMapping("/api/sites/{siteId}/starters/{id}")
@@ -56,23 +66,30 @@ class StarterController {
             .orElseThrow(() -> new Gone("starter", id));
     List<String> shown = MediaUse.idsIn(starter.node());
     Map<String, String> ids = new HashMap<>();
-    for (Starters.Shown picture : Starters.PICTURES) {
-      if (shown.contains(picture.id())) {
-        String file = picture.id() + ".jpg";
-        ids.put(
-            picture.id(), media.add(siteId, picture.id(), file, picture.alt(), bytes(file)).id());
+    for (Starters.Shown each : Starters.FILES) {
+      if (shown.contains(each.id())) {
+        byte[] bytes = bytes(each.file());
+        ids.put(each.id(), media.add(siteId, each.id(), each.file(), each.alt(), bytes).id());
       }
     }
+    Site site = pages.shared(siteId);
     Node node = Renamed.of(starter.node(), ids);
-    Section around =
-        new Section("section", starter.around(pages.shared(siteId).bands()), List.of());
-    return new ReadyReply(DocumentJson.write(node), DocumentJson.write(around).path("values"));
+    Optional<Look> look =
+        node instanceof Piece ? Wardrobe.starting(site, node.type()) : Optional.empty();
+    Node dressed =
+        look.map(each -> node.with(node.values().with(LookSettings.WORN, Values.ALL, each.id())))
+            .orElse(node);
+    Section around = new Section("section", starter.around(site.bands()), List.of());
+    return new ReadyReply(
+        DocumentJson.write(dressed),
+        DocumentJson.write(around).path("values"),
+        EditJson.write(look.map(each -> Wardrobe.bringing(site, each)).orElse(List.of())));
   }
 
   private static byte[] bytes(String file) {
-    try (InputStream in = StarterController.class.getResourceAsStream(PICTURES + file)) {
+    try (InputStream in = StarterController.class.getResourceAsStream(FILES + file)) {
       if (in == null) {
-        throw new IllegalStateException(PICTURES + file + " is missing");
+        throw new IllegalStateException(FILES + file + " is missing");
       }
       return in.readAllBytes();
     } catch (IOException e) {

@@ -86,7 +86,7 @@ final class AccordionFlow {
     return (width, screen) -> {
       screen.fits(sides + taken, width);
       double words = text.height(Math.max(1, width - sides - taken), screen);
-      return Math.max(Math.max(marker, sign), words) + down;
+      return Math.max(row.px(Property.LEAST_HIGH), Math.max(Math.max(marker, sign), words) + down);
     };
   }
 
@@ -148,7 +148,7 @@ final class AccordionFlow {
   Flow panel(Accordion piece, Item item) {
     PanelHeight height = blocks.value(piece, PanelSettings.PANEL_HEIGHT);
     return switch (height) {
-      case FIXED -> Flow.fixed(blocks.value(piece, PanelSettings.PANEL_FIXED).constantPx());
+      case FIXED -> new PanelFlows(blocks).fixed(piece, item, AccordionParts.PANEL);
       case OWN -> answer(piece, item);
       case TALLEST ->
           Flow.tallest(blocks.shown(piece).stream().map(each -> answer(piece, each)).toList());

@@ -1,5 +1,6 @@
 package giostra.core.piece.accordion;
 
+import static giostra.core.anatomy.Initially.atLeastHigh;
 import static giostra.core.anatomy.Initially.border;
 import static giostra.core.anatomy.Initially.corners;
 import static giostra.core.anatomy.Initially.edge;
@@ -61,12 +62,16 @@ public final class AccordionParts {
 
   /** Heading, icon and marker side by side. */
   public static final Part QUESTION_ROW =
-      padded(
-          gap(Part.of("accordion.heading-row", "Heading row"), rem(0.9)), px(20), px(20), px(20));
+      atLeastHigh(
+          padded(
+              gap(Part.of("accordion.heading-row", "Heading row"), rem(0.9)),
+              px(20),
+              px(20),
+              px(20)));
 
   /** What is under a heading; the padding of that stands above it. */
   public static final Part PANEL =
-      padded(Part.of("accordion.panel", "Panel"), px(0), px(20), px(20));
+      atLeastHigh(padded(Part.of("accordion.panel", "Panel"), px(0), px(20), px(20)));
 
   /** The search box and the categories. */
   public static final Part TOOLS =

@@ -66,6 +66,11 @@ public final class AccordionRoom
   }
 
   @Override
+  public Part panelPart() {
+    return AccordionParts.PANEL;
+  }
+
+  @Override
   public Accordion piece(String id, Values values, List<Item> items) {
     return new Accordion(id, values, items);
   }

@@ -8,6 +8,7 @@ import giostra.core.layout.BlockFlows;
 import giostra.core.layout.ItemFlows;
 import giostra.core.layout.PartBox;
 import giostra.core.layout.PictureSizes;
+import giostra.core.layout.RoomAround;
 import giostra.core.look.Property;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
@@ -57,9 +58,11 @@ final class CardFlow {
                 new Line(1, -sides),
                 words.px(Property.PADDING_ABOVE) + words.px(Property.PADDING_BELOW))
             .atLeast(Flow.fixed(words.px(Property.LEAST_HIGH)));
+    Flow stood = new RoomAround(words).around(body);
     Optional<PictureSizes.Size> picture =
         items.picture(piece, item.values().get(ItemSettings.PICTURE));
-    Flow whole = picture.map(size -> Flow.stack(List.of(shot(piece, size), body), 0)).orElse(body);
+    Flow whole =
+        picture.map(size -> Flow.stack(List.of(shot(piece, item, size), stood), 0)).orElse(stood);
     return carded(item, whole, 0, 0);
   }
 
@@ -71,11 +74,17 @@ final class CardFlow {
         .atLeast(Flow.fixed(card.px(Property.LEAST_HIGH)));
   }
 
-  private Flow shot(Carousel piece, PictureSizes.Size size) {
+  private Flow shot(Carousel piece, Item item, PictureSizes.Size size) {
     Aspect shape =
         blocks.value(piece, CarouselSettings.PICTURE_SHAPE).aspect().orElseGet(size::aspect);
-    return Flow.ratio(shape)
-        .within(Line.of(blocks.value(piece, CarouselSettings.PICTURE_WIDTH)), 0);
+    Line wide = Line.of(blocks.value(piece, CarouselSettings.PICTURE_WIDTH));
+    Flow cut = Flow.ratio(shape);
+    RoomAround kept = items.around(item, CarouselParts.shot(piece.values()));
+    return (width, screen) -> {
+      screen.fits(kept.sides(screen), width);
+      double drawn = Math.min(wide.at(width), kept.inner(width, screen));
+      return cut.height(drawn, screen) + kept.down(screen);
+    };
   }
 
   private Flow quotation(Carousel piece, Item item) {

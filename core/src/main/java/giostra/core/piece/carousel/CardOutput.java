@@ -183,10 +183,10 @@ final class CardOutput {
         shape -> shape.aspect().map(Aspect::css).orElse("auto"));
     writing.put(
         id + " .g-shot",
-        "border-radius",
+        "--g-round",
         piece,
         CarouselSettings.PICTURE_SHAPE,
-        shape -> shape == PictureShape.ROUND ? "50%" : "0");
+        shape -> shape == PictureShape.ROUND ? "50%" : "initial");
     writing.put(
         id + " .g-shot", "inline-size", piece, CarouselSettings.PICTURE_WIDTH, w -> w.css());
     writing.put(id + " .g-shot", "align-self", piece, CarouselSettings.PICTURE_PLACE, Css::flex);

@@ -10,16 +10,17 @@ import giostra.core.value.Length;
 
 /** How wide the pictures of cards are drawn. */
 final class CardWidths {
-  private static final double BORDERS = 2;
-
   private CardWidths() {}
 
   /** The picture of a card, above its text. */
   static Piecewise picture(
       Carousel piece, Item item, Size size, Piecewise card, PictureWidths widths) {
+    double border = widths.part(item, CarouselParts.CARD).border().across();
+    Piecewise inside = card.through(new Line(1, -border));
     Piecewise shot =
-        card.through(new Line(1, -BORDERS))
-            .through(Line.of(widths.value(piece, CarouselSettings.PICTURE_WIDTH)));
+        inside
+            .through(Line.of(widths.value(piece, CarouselSettings.PICTURE_WIDTH)))
+            .min(widths.around(item, CarouselParts.shot(piece.values())).drawn(inside));
     return widths
         .value(piece, CarouselSettings.PICTURE_SHAPE)
         .aspect()

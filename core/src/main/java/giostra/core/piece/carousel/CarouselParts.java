@@ -56,17 +56,18 @@ public final class CarouselParts {
                   px(14))));
 
   public static final Part CARD_WORDS =
-      Initially.atLeastHigh(
-          edged(
-              corners(
-                  ground(
-                      padded(
-                          gap(Part.of("carousel.words", "Words", State.HOVER), rem(0.6)),
-                          rem(1.25),
-                          rem(1.35),
-                          rem(1.4)),
-                      none()),
-                  px(0))));
+      Initially.placed(
+          Initially.atLeastHigh(
+              edged(
+                  corners(
+                      ground(
+                          padded(
+                              gap(Part.of("carousel.words", "Words", State.HOVER), rem(0.6)),
+                              rem(1.25),
+                              rem(1.35),
+                              rem(1.4)),
+                          none()),
+                      px(0)))));
 
   /** The picture of a card; its frame cuts off what grows out of it. */
   public static final Part CARD_PICTURE =
@@ -83,9 +84,14 @@ public final class CarouselParts {
               1.15,
               ToneColour.INK));
 
+  /** What cuts the picture of a card; with room around it the picture is set into its card. */
+  public static final Part SHOT =
+      Initially.kept(framed(corners(Part.of("carousel.shot", "Picture’s frame"), px(0))));
+
   /** The picture of a card that has no frame. */
   public static final Part BARE_PICTURE =
-      framed(corners(Part.of("carousel.bare-picture", "Picture without a frame"), px(14)));
+      Initially.kept(
+          framed(corners(Part.of("carousel.bare-picture", "Picture without a frame"), px(14))));
 
   public static final Part QUOTATION =
       padded(
@@ -173,6 +179,7 @@ public final class CarouselParts {
               CARD,
               CARD_WORDS,
               CARD_HEADING,
+              SHOT,
               CARD_PICTURE,
               BARE_PICTURE,
               QUOTATION,
@@ -193,6 +200,7 @@ public final class CarouselParts {
       Set.of(
           CARD_WORDS,
           CARD_HEADING,
+          SHOT,
           CARD_PICTURE,
           PageParts.ICON,
           PageParts.KICKER,
@@ -227,7 +235,14 @@ public final class CarouselParts {
     }
     if (quotes || frame != Frame.NONE) {
       hidden.add(BARE_PICTURE);
+    } else {
+      hidden.add(SHOT);
     }
     return hidden;
+  }
+
+  /** What cuts the pictures of cards as they are set. */
+  static Part shot(Values values) {
+    return values.get(CarouselSettings.FRAME) == Frame.NONE ? BARE_PICTURE : SHOT;
   }
 }

@@ -201,6 +201,7 @@ public final class CarouselRoom
     to.at("carousel.card", ".g-card&");
     to.at("carousel.words", ".g-card&>.g-body");
     to.at("carousel.heading", ".g-card&>.g-body>" + Where.HEADINGS);
+    to.at("carousel.shot", ".g-card&:not(.g-bare)>.g-shot");
     to.at("carousel.bare-picture", ".g-bare>.g-shot");
     to.at("quotation.box", ".g-quotation");
     to.at("quotation.words", ".g-words");
@@ -211,7 +212,14 @@ public final class CarouselRoom
     to.at("quotation.role", ".g-card& .g-role");
     to.at("quotation.portrait", ".g-portrait");
     to.named("quotation.portrait", Property.EDGE, "outline");
-    to.named("carousel.bare-picture", Property.EDGE, "outline");
+    for (String shot : List.of("carousel.shot", "carousel.bare-picture")) {
+      to.named(shot, Property.EDGE, "outline");
+      // A round picture has no corners.
+      to.named(shot, Property.CORNERS, "--g-corner");
+      to.named(shot, Property.MARGIN, Where.ASIDE);
+    }
+    to.named("carousel.words", Property.MARGIN, Where.ASIDE);
+    to.named("carousel.words", Property.PLACE, "align-self");
     to.at("carousel.picture", ".g-card&>.g-shot>img");
     to.bare("carousel.words");
     to.at("quotation.bubble", ".g-tailed>.g-words");

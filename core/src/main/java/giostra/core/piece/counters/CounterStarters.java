@@ -1,5 +1,7 @@
 package giostra.core.piece.counters;
 
+import giostra.core.look.Property;
+import giostra.core.look.State;
 import giostra.core.look.Values;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.GridSettings;
@@ -7,7 +9,9 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.Starters;
 import giostra.core.page.Starters.Starter;
+import giostra.core.value.Ends;
 import giostra.core.value.Length;
+import giostra.core.value.TypeSize;
 import java.util.List;
 
 /** Counters to start with. */
@@ -20,7 +24,15 @@ final class CounterStarters {
             .with(GridSettings.COLUMNS, "phone", 2)
             .with(CounterSettings.COMFORT_FROM, Values.ALL, Length.px(80))
             .with(GridSettings.DIVIDERS, "desktop", true)
-            .with(PieceSettings.TEXT_ALIGN, "desktop", BlockSettings.Side.CENTER);
+            .with(PieceSettings.TEXT_ALIGN, "desktop", BlockSettings.Side.CENTER)
+            .withStyle(
+                CounterParts.NUMBER.key(Property.TEXT_SIZE, State.REST),
+                "phone",
+                TypeSize.of(Length.px(36)))
+            .withStyle(
+                CounterParts.FIGURE.key(Property.PADDING_SIDES, State.REST),
+                "phone",
+                Ends.both(Length.px(6)));
     return List.of(
         Starters.starter(
             "figures",

@@ -5,6 +5,7 @@ import giostra.core.page.GridSettings;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Starters;
 import giostra.core.page.Starters.Starter;
+import giostra.core.value.Length;
 import java.util.List;
 
 /** Flip boxes to start with. */
@@ -14,7 +15,8 @@ final class FlipStarters {
     Values values =
         Starters.named("Turn them over")
             .with(GridSettings.COLUMNS, "desktop", 3)
-            .with(GridSettings.COLUMNS, "tablet", 2)
+            .with(GridSettings.COLUMNS, "tablet", 3)
+            .with(GridSettings.GAP, "tablet", Length.px(12))
             .with(GridSettings.COLUMNS, "phone", 1);
     return List.of(
         Starters.starter(

@@ -70,7 +70,7 @@ final class SliderStarters {
           new Told(
               Starters.WAVES,
               "The deck",
-              "Nothing between you and the horizon",
+              "Nothing but the sea before you",
               "Blankets in the chest, gulls on the rail, breakfast whenever.",
               "See the deck"));
 

@@ -149,7 +149,7 @@ final class TabsFlow {
       double taken = box.across(screen) + marker + gap + signs * (size + gap);
       screen.fits(taken, width);
       return Math.max(
-          PanelFlows.PRESSED,
+          box.px(Property.LEAST_HIGH),
           Math.max(
                   text.height(Math.max(1, width - taken), screen),
                   Math.max(marker, signs > 0 ? size : 0))
@@ -161,7 +161,7 @@ final class TabsFlow {
   /** Panels of tabs as they are set: as high as their own content, as the highest, or fixed. */
   Flow panel(Tabs piece, Item item, boolean folds) {
     return switch (blocks.value(piece, PanelSettings.PANEL_HEIGHT)) {
-      case FIXED -> Flow.fixed(blocks.value(piece, PanelSettings.PANEL_FIXED).constantPx());
+      case FIXED -> new PanelFlows(blocks).fixed(piece, item, TabsParts.PANEL);
       case OWN -> panel(piece, item);
       case TALLEST ->
           folds
@@ -233,7 +233,7 @@ final class TabsFlow {
         double words = text.height(room(width, screen), screen);
         double inner =
             above ? words + beside(screen) : Math.max(words, signs > 0 ? size(screen) : 0);
-        return Math.max(PanelFlows.PRESSED, inner + box.down(screen));
+        return Math.max(box.px(Property.LEAST_HIGH), inner + box.down(screen));
       };
     }
   }

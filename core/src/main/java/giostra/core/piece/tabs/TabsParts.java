@@ -37,35 +37,36 @@ import java.util.List;
 /** Parts of tabs. */
 public final class TabsParts {
   public static final Part TAB =
-      lively(
-              opacity(
-                  edged(
-                      corners(
-                          ground(
-                              padded(
-                                  gap(
-                                      words(
-                                          Part.of(
-                                              "tabs.heading",
-                                              "Heading",
-                                              State.CURRENT,
-                                              State.FOCUS,
-                                              State.HOVER,
-                                              State.PRESSED,
-                                              State.DISABLED),
-                                          TypeStyle.TEXT,
-                                          Family.TEXT,
-                                          600,
-                                          rem(1),
-                                          1.3,
-                                          ToneColour.QUIET),
+      Initially.pressedHigh(
+              lively(
+                  opacity(
+                      edged(
+                          corners(
+                              ground(
+                                  padded(
+                                      gap(
+                                          words(
+                                              Part.of(
+                                                  "tabs.heading",
+                                                  "Heading",
+                                                  State.CURRENT,
+                                                  State.FOCUS,
+                                                  State.HOVER,
+                                                  State.PRESSED,
+                                                  State.DISABLED),
+                                              TypeStyle.TEXT,
+                                              Family.TEXT,
+                                              600,
+                                              rem(1),
+                                              1.3,
+                                              ToneColour.QUIET),
+                                          rem(0.6)),
+                                      rem(0.6),
+                                      rem(1),
                                       rem(0.6)),
-                                  rem(0.6),
-                                  rem(1),
-                                  rem(0.6)),
-                              none()),
-                          px(10))),
-                  1))
+                                  none()),
+                              px(10))),
+                      1)))
           .in(State.HOVER, Property.INK, Ink.of(ToneColour.INK))
           .in(State.CURRENT, Property.INK, Ink.of(ToneColour.INK))
           .in(State.DISABLED, Property.OPACITY, 0.5);
@@ -83,39 +84,41 @@ public final class TabsParts {
       ruled(ground(size(Part.of("tabs.divider", "Divider"), 1, 1, 12), plain(ToneColour.LINE)));
 
   public static final Part PANEL =
-      shaded(
-          corners(
-              edge(
-                  pictured(
-                      padded(Part.of("tabs.panel", "Panel"), px(20), px(20), px(20)),
-                      plain(ToneColour.RAISED)),
-                  1,
-                  Ink.of(ToneColour.LINE)),
-              px(14)));
+      Initially.atLeastHigh(
+          shaded(
+              corners(
+                  edge(
+                      pictured(
+                          padded(Part.of("tabs.panel", "Panel"), px(20), px(20), px(20)),
+                          plain(ToneColour.RAISED)),
+                      1,
+                      Ink.of(ToneColour.LINE)),
+                  px(14))));
 
   /** The heading of a tab where tabs are an accordion. */
   public static final Part FOLDED_TAB =
-      padded(
-              gap(
-                  words(
-                      Part.of(
-                          "tabs.folded-heading",
-                          "Folded heading",
-                          State.CURRENT,
-                          State.FOCUS,
-                          State.HOVER,
-                          State.PRESSED,
-                          State.DISABLED),
-                      TypeStyle.TEXT,
-                      Family.TEXT,
-                      600,
-                      rem(1),
-                      1.6,
-                      ToneColour.INK),
-                  rem(0.7)),
-              rem(0.9),
-              rem(1.1),
-              rem(0.9))
+      Initially.pressedHigh(
+              padded(
+                  gap(
+                      words(
+                          Part.of(
+                              "tabs.folded-heading",
+                              "Folded heading",
+                              State.CURRENT,
+                              State.FOCUS,
+                              State.HOVER,
+                              State.PRESSED,
+                              State.DISABLED),
+                          TypeStyle.TEXT,
+                          Family.TEXT,
+                          600,
+                          rem(1),
+                          1.6,
+                          ToneColour.INK),
+                      rem(0.7)),
+                  rem(0.9),
+                  rem(1.1),
+                  rem(0.9)))
           .with(Property.BORDER, "Line above", Initially.ONE_LINE, Around.all(px(1)))
           .with(
               Property.BORDER_STYLE,

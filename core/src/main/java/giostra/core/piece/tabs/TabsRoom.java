@@ -55,6 +55,11 @@ public final class TabsRoom implements PanelRoom<Tabs>, Written<Tabs>, Judged<Ta
   }
 
   @Override
+  public Part panelPart() {
+    return TabsParts.PANEL;
+  }
+
+  @Override
   public Tabs piece(String id, Values values, List<Item> items) {
     return new Tabs(id, values, items);
   }

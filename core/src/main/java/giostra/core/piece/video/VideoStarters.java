@@ -1,6 +1,7 @@
 package giostra.core.piece.video;
 
 import giostra.core.look.Values;
+import giostra.core.page.ClipSettings;
 import giostra.core.page.Starters;
 import giostra.core.page.Starters.Starter;
 import java.util.List;
@@ -24,8 +25,17 @@ final class VideoStarters {
                     1,
                     _ ->
                         Starters.shown(
-                            Starters.headed("A minute by the sea", "Give it a clip of your own."),
-                            Starters.WAVES)))));
+                                Starters.headed(
+                                    "A minute by the sea", "Give it a clip of your own."),
+                                Starters.WAVES)
+                            .with(ClipSettings.CLIP, Values.ALL, Starters.CLIP.id())
+                            .with(ClipSettings.CLIP_2, Values.ALL, Starters.CLIP_2.id())
+                            .with(
+                                ClipSettings.CAPTIONS.getFirst().file(),
+                                Values.ALL,
+                                Starters.CAPTIONS.id())
+                            .with(
+                                ClipSettings.CAPTIONS.getFirst().language(), Values.ALL, "en")))));
   }
 
   private VideoStarters() {}
