@@ -34,7 +34,6 @@ final class AccordionStarters {
             .with(AccordionSettings.OPEN_FIRST, Values.ALL, AccordionSettings.OpenFirst.FIRST);
     Values many =
         Starters.named("Questions")
-            .with(AccordionSettings.ROWS, Values.ALL, AccordionSettings.Rows.JOINED)
             .with(AccordionSettings.SEVERAL, Values.ALL, true)
             .with(AccordionSettings.FILTER, Values.ALL, true)
             .with(AccordionSettings.SEARCH, Values.ALL, true)

@@ -11,6 +11,7 @@ import giostra.core.page.Starters;
 import giostra.core.page.Starters.Starter;
 import giostra.core.page.Starters.Told;
 import giostra.core.page.TrackSettings;
+import giostra.core.value.Around;
 import giostra.core.value.Change;
 import giostra.core.value.Change.Manner;
 import giostra.core.value.Changes;
@@ -96,6 +97,11 @@ final class SliderStarters {
             .with(SliderSettings.HEIGHT, "phone", new Height.Screen(80))
             .with(SliderSettings.ARROWS, "phone", TrackSettings.Arrows.NONE)
             .with(TrackSettings.ENDLESS, "desktop", true)
+            // What reaches the edges of the page has no corners there, whatever look it wears.
+            .withStyle(
+                SliderParts.SLIDE.key(Property.CORNERS, State.REST),
+                "desktop",
+                Around.all(Length.px(0)))
             // Dark enough for words of these pictures at every width, and no more.
             .withStyle(OVERLAY, "desktop", Ground.parse(WIDE_OVERLAY))
             .withStyle(OVERLAY, "tablet", Ground.parse(NARROW_OVERLAY));
