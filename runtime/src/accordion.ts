@@ -1,12 +1,12 @@
 import type { Clock } from './clock';
-import { intent } from './intent';
+import { focused, intent } from './intent';
 import type { Handle } from './kinds';
 import type { AccordionPlan } from './plan';
 import { search } from './search';
 
 const { tell } = window.giostra;
 
-/** Beyond what `details` does by itself: hover, never all closed, always open, search, links. */
+/** Beyond what `details` does by itself: hover, focus, never all closed, always open, search, links. */
 export function accordion(root: HTMLElement, clock: Clock): Handle {
   const plan = JSON.parse(root.dataset.plan ?? '') as AccordionPlan;
   const items = [...root.querySelectorAll<HTMLDetailsElement>(':scope > .g-rows > details')];
@@ -31,6 +31,7 @@ export function accordion(root: HTMLElement, clock: Clock): Handle {
       item.open = true;
     };
     if (plan.hover) intent(head, plan.intent ?? 0, opens, clock, signal);
+    if (plan.focus) focused(head, opens, signal);
     item.addEventListener(
       'toggle',
       () => {

@@ -17,6 +17,8 @@ export interface Belt {
   /** The lists of ways by which items come in. */
   readonly turns: TrackPlan['turns'];
   /** Whether it moves by itself in some band. */
+  /** Whether each visit starts with another item. */
+  readonly another: boolean;
   readonly automatic: boolean;
   stop: number;
   /** Px from the start, in reading direction. */
@@ -88,6 +90,7 @@ export function belt(
     all,
     ...fit(),
     turns: plan.turns,
+    another: plan.another === true,
     automatic: plan.bands.some((band) => band.auto !== undefined),
     stop: 0,
     position: 0,

@@ -1,5 +1,5 @@
 import type { Clock } from './clock';
-import { intent } from './intent';
+import { focused, intent } from './intent';
 import type { Handle } from './kinds';
 import type { FlipBoxesPlan } from './plan';
 
@@ -43,6 +43,39 @@ export function flipBoxes(root: HTMLElement, clock: Clock): Handle {
     part(item, over ? '.g-turn-back' : '.g-over-turn')?.focus({ preventScroll: true });
   }
 
+  /** Turned while the keyboard is on it. */
+  function byFocus(item: HTMLElement) {
+    const button = part(item, '.g-over-turn');
+    // Back from behind, the focus is here again, and would turn it over once more.
+    let behind = false;
+    if (button) {
+      focused(
+        button,
+        () => {
+          if (!behind) press(item, true, 'focus');
+          behind = false;
+        },
+        signal,
+      );
+    }
+    item.addEventListener(
+      'keydown',
+      ({ key }) => {
+        behind = key === 'Escape' && turned(item);
+      },
+      { signal, capture: true },
+    );
+    item.addEventListener(
+      'focusout',
+      ({ relatedTarget }) => {
+        if (!item.contains(relatedTarget as Node | null) && !item.matches(':hover')) {
+          turn(item, false, 'focus');
+        }
+      },
+      { signal },
+    );
+  }
+
   for (const item of items) {
     draw(item);
     const on = (name: string, run: () => void) =>
@@ -58,6 +91,7 @@ export function flipBoxes(root: HTMLElement, clock: Clock): Handle {
       },
       { signal },
     );
+    if (plan.focus) byFocus(item);
     if (!plan.hover) continue;
     intent(item, plan.intent ?? 0, () => fine.matches && turn(item, true, 'hover'), clock, signal);
     item.addEventListener(

@@ -18,6 +18,15 @@ function frames([manner, by]: readonly [string, number], rtl: boolean): Keyframe
   }
 }
 
+/** Between two frames, each a point in percent and how many times as large the picture is there. */
+function framed(said: string): Keyframe[] {
+  const [x = 50, y = 50, large = 1, toX = 50, toY = 50, toLarge = 1] = said.split(' ').map(Number);
+  const at = (left: number, top: number, scale: number) => ({
+    transform: `translate(${left * (1 - scale)}%,${top * (1 - scale)}%) scale(${scale})`,
+  });
+  return [at(x, y, large), at(toX, toY, toLarge)];
+}
+
 interface Moving {
   readonly animation: Animation;
   /** When it went on last, and how far it was then; ms. */
@@ -27,7 +36,8 @@ interface Moving {
 
 /**
  * Pictures under the words of slides that move for as long as their slide is there: towards their
- * focal point, away from it, or across. They stand while their slide is held.
+ * focal point, away from it, across, or from one frame to another. They stand while their slide is
+ * held.
  */
 export function grounds(track: Belt, clock: Clock) {
   const all = new Map<Element, Moving>();
@@ -46,10 +56,12 @@ export function grounds(track: Belt, clock: Clock) {
     for (const picture of pictures(stop)) {
       all.get(picture)?.animation.cancel();
       all.delete(picture);
-      if (!ground) continue;
+      const own = picture.closest<HTMLElement>('.g-slide')?.dataset.framing;
+      if (!ground && !own) continue;
       const { objectPosition, direction } = getComputedStyle(picture);
-      picture.style.setProperty('transform-origin', objectPosition);
-      const animation = picture.animate(frames(ground, direction === 'rtl'), {
+      picture.style.setProperty('transform-origin', own ? '0 0' : objectPosition);
+      const keys = own ? framed(own) : ground ? frames(ground, direction === 'rtl') : [];
+      const animation = picture.animate(keys, {
         duration: Math.max(1, ms),
         easing: 'linear',
         fill: 'both',

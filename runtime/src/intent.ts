@@ -1,5 +1,16 @@
 import type { Clock } from './clock';
 
+/** Does something when the keyboard comes to an element; a press brings no such focus. */
+export function focused(element: HTMLElement, then: () => void, signal: AbortSignal) {
+  element.addEventListener(
+    'focus',
+    () => {
+      if (element.matches(':focus-visible')) then();
+    },
+    { signal },
+  );
+}
+
 /**
  * Does something when a mouse has stayed on an element for a while.
  * @param ms 0 does it at once

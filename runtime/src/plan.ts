@@ -4,6 +4,8 @@
 export interface TrackPlan {
   /** How many are on the track. */
   readonly items: number;
+  /** Whether each visit starts with another one of them. */
+  readonly another?: boolean;
   /** The lists of ways by which items come in. */
   readonly turns?: readonly Turns[];
   /** Narrowest first; exactly one query matches at any time. */
@@ -145,6 +147,8 @@ export interface Auto {
 export interface TabsPlan {
   /** Whether a pointer opens them. */
   readonly hover?: boolean;
+  /** Whether the keyboard opens them where it comes to. */
+  readonly focus?: boolean;
   /** Ms that a pointer stays on a heading before it opens. */
   readonly intent?: number;
   /** Narrowest first. */
@@ -165,6 +169,8 @@ export interface TabsBand {
 export interface AccordionPlan {
   /** Whether a pointer opens them. */
   readonly hover?: boolean;
+  /** Whether the keyboard opens them where it comes to. */
+  readonly focus?: boolean;
   /** Ms that a pointer stays on a heading before it opens. */
   readonly intent?: number;
   /** Whether all may be closed. */
@@ -227,6 +233,8 @@ export interface ClipsPlan {
 export interface FlipBoxesPlan {
   /** Whether a pointer turns them. */
   readonly hover?: boolean;
+  /** Whether the keyboard turns one where it comes to. */
+  readonly focus?: boolean;
   /** Ms that a pointer stays on one before it turns. */
   readonly intent?: number;
 }

@@ -1,5 +1,5 @@
 import type { Clock } from './clock';
-import { intent } from './intent';
+import { focused, intent } from './intent';
 import type { Handle } from './kinds';
 import type { TabsPlan } from './plan';
 
@@ -76,6 +76,10 @@ export function tabs(root: HTMLElement, clock: Clock): Handle {
     head.addEventListener('click', () => to(index, 'click'), { signal });
     if (plan.hover) intent(head, plan.intent ?? 0, () => to(index, 'hover'), clock, signal);
   });
+  // In a row the arrow keys open already: the keyboard comes to the current heading alone.
+  if (plan.focus) {
+    folds.forEach((fold, index) => focused(fold, () => to(index, 'focus'), signal));
+  }
   folds.forEach((fold, index) => {
     fold.addEventListener(
       'click',

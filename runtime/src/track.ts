@@ -9,6 +9,24 @@ import { turning } from './turning';
 
 const { tell } = window.giostra;
 
+/**
+ * Which item this visit starts with: drawn once, and the same until the tab is closed. In a frame,
+ * as on the stage, it is the first.
+ */
+function visited(root: HTMLElement, items: number) {
+  if (window.parent && window.parent !== window) return 0;
+  const name = `giostra:first:${root.dataset.piece}`;
+  const drawn = Math.floor(Math.random() * items);
+  try {
+    const kept = Number.parseInt(sessionStorage.getItem(name) ?? '', 10);
+    if (kept >= 0 && kept < items) return kept;
+    sessionStorage.setItem(name, String(drawn));
+  } catch {
+    // Who keeps nothing gets another each time.
+  }
+  return drawn;
+}
+
 /** Brings a carousel or a slider to life. */
 export function track(root: HTMLElement, clock: Clock): Handle {
   const life = new AbortController();
@@ -76,6 +94,7 @@ export function track(root: HTMLElement, clock: Clock): Handle {
   belt.view.scrollTo(0, 0);
   const first = belt.measured();
   if (scrolled > 1 && first) belt.stop = stopAt(first, scrolled);
+  else if (belt.another) belt.stop = belt.keeping(visited(root, belt.items.length));
   anchor = belt.band.starts[belt.stop] ?? 0;
   mark();
   turn.rest();

@@ -43,7 +43,11 @@ export function Drive() {
   const node = ofItem ?? piece;
   const drives = settingsOf(catalogue, node.type).filter((each) => each.home === 'drive');
   const once = drives.filter(
-    (each) => !each.byBand && (track || (each.id !== 'ownRest' && each.id !== 'ownChanges')),
+    (each) =>
+      !each.byBand &&
+      (track || (each.id !== 'ownRest' && each.id !== 'ownChanges')) &&
+      // Pictures of slides alone lie under words and move.
+      (each.id !== 'framing' || piece.type === 'slider'),
   );
   const sheet = usePageQuery({
     key: ['sheet', piece.id, 'drives'],

@@ -3,11 +3,12 @@ import type { NodeBody, SettingReply } from '../api/client';
 import { useBench } from '../bench/context';
 import { pathOf } from '../bench/session';
 import { picked } from '../dress/tones';
+import { FramingField } from '../drive/FramingField';
 import { sent, sortOf, typed } from '../grid/values';
 import { FocusField } from './FocusField';
 import { IconField } from './IconPicker';
 import { PictureField } from './PicturePicker';
-import { RichField } from './RichField';
+import { RichField } from './RichLater';
 import { Selectors } from './Selectors';
 
 interface Props {
@@ -50,6 +51,7 @@ const PAUSE = 400;
 
 /** What is said under a field instead of what it may be. */
 const HINTS: Readonly<Record<string, string>> = {
+  trigger: 'A tap and the keys open it whatever is chosen: hover is for a mouse, focus for keys.',
   tone: 'A new one is made of one colour in Dress.',
   seasonMonths: 'In all of them, unless some are ticked.',
   seasonDays: 'On all of them, unless some are ticked.',
@@ -116,6 +118,8 @@ function Field({ node, setting }: { readonly node: NodeBody; readonly setting: S
         <IconField id={id} value={value} label={setting.label} onPick={send} />
       ) : setting.kind === 'point' ? (
         <FocusField id={id} node={node} value={value} onSet={send} />
+      ) : setting.kind === 'framing' ? (
+        <FramingField id={id} node={node} value={value} onSet={send} />
       ) : setting.kind === 'rich' ? (
         <RichField
           labelledBy={id}

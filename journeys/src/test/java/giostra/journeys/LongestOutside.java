@@ -35,6 +35,7 @@ public final class LongestOutside implements ClassOrderer {
           "SnippetJourney",
           "OverPictureJourney",
           "MovesJourney",
+          "SlowlyJourney",
           "OverClipJourney",
           "ContentJourney",
           "ProveJourney",

@@ -200,6 +200,14 @@ record SettingCase(
             "moonflower.jpg",
             "all('#g-section > .g-ground').length",
             "1"),
+        of(
+                NodeType.SECTION,
+                "section",
+                "depth",
+                "30",
+                "css('#g-section').getPropertyValue('--g-deep')",
+                "0.3")
+            .needing(new Edit.SetValue("section", "ground", "", "moonflower")),
         of(NodeType.SECTION, "section", "extent", "edge", content, "1280", "800", "390"),
         of(NodeType.SECTION, "section", "padding", "100px", content, "1080", "600", "190"),
         of(

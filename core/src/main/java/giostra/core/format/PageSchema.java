@@ -15,6 +15,7 @@ import giostra.core.value.DecimalKind;
 import giostra.core.value.Easing;
 import giostra.core.value.EndsKind;
 import giostra.core.value.FontsKind;
+import giostra.core.value.FramingKind;
 import giostra.core.value.HueKind;
 import giostra.core.value.IconKind;
 import giostra.core.value.Kind;
@@ -223,6 +224,10 @@ public final class PageSchema {
           case ShadeKind _ -> MAKE.objectNode().put("type", "string").put("maxLength", 400);
           case MovedKind _ -> text("^-?\\d+(\\.\\d)?px -?\\d+(\\.\\d)?px$");
           case TiltKind _ -> text("^-?\\d+(\\.\\d)?deg -?\\d+(\\.\\d)?deg$");
+          case FramingKind _ -> {
+            String frame = "\\d{1,3}(\\.\\d)?% \\d{1,3}(\\.\\d)?% \\d(\\.\\d{1,2})?";
+            yield text("^(" + frame + " to " + frame + ")?$");
+          }
           case PaceKind _ ->
               MAKE.objectNode().put("type", "string").put("maxLength", Easing.MOST_WRITTEN);
           case TallKind _ ->

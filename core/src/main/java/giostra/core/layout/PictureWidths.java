@@ -184,7 +184,8 @@ public final class PictureWidths {
                   .at(at);
       most = Math.max(most, content.height(room, new Screen(at, Screen.USUAL_HEIGHT)) + around);
     }
-    return screen.max(fixed(most * size.width() / size.height()));
+    double high = most + SectionDepth.of(document, section, band).more(most, Screen.USUAL_HEIGHT);
+    return screen.max(fixed(high * size.width() / size.height()));
   }
 
   /** How far a section's picture reaches over a neighbour. */

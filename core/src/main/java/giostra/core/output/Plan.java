@@ -21,10 +21,12 @@ public sealed interface Plan {
    * For a slider or carousel.
    *
    * @param items how many are on the track
+   * @param another whether each visit starts with another one of them
    * @param turns the lists of ways by which items come in
    * @param bands narrowest first; exactly one query matches at any time
    */
-  record Track(int items, Optional<List<Turns>> turns, List<TrackBand> bands) implements Plan {}
+  record Track(int items, boolean another, Optional<List<Turns>> turns, List<TrackBand> bands)
+      implements Plan {}
 
   /** Along which axis a track moves. */
   enum Axis {
@@ -153,10 +155,12 @@ public sealed interface Plan {
    * For tabs.
    *
    * @param hover whether a pointer opens them
+   * @param focus whether the keyboard opens them where it comes to
    * @param intent ms that a pointer stays on a heading before it opens
    * @param bands narrowest first
    */
-  record Tabs(boolean hover, Optional<Long> intent, List<TabsBand> bands) implements Plan {}
+  record Tabs(boolean hover, boolean focus, Optional<Long> intent, List<TabsBand> bands)
+      implements Plan {}
 
   /**
    * Tabs in a band.
@@ -171,6 +175,7 @@ public sealed interface Plan {
    * For an accordion.
    *
    * @param hover whether a pointer opens them
+   * @param focus whether the keyboard opens them where it comes to
    * @param intent ms that a pointer stays on a heading before it opens
    * @param mayClose whether all may be closed
    * @param always media queries under which all are open
@@ -178,6 +183,7 @@ public sealed interface Plan {
    */
   record Accordion(
       boolean hover,
+      boolean focus,
       Optional<Long> intent,
       boolean mayClose,
       List<String> always,
@@ -236,9 +242,10 @@ public sealed interface Plan {
    * For flip boxes.
    *
    * @param hover whether a pointer turns them
+   * @param focus whether the keyboard turns one where it comes to
    * @param intent ms that a pointer stays on one before it turns
    */
-  record FlipBoxes(boolean hover, Optional<Long> intent) implements Plan {}
+  record FlipBoxes(boolean hover, boolean focus, Optional<Long> intent) implements Plan {}
 
   /**
    * What is said, from when to when, for pages opened from disk.

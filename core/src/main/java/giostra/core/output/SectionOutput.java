@@ -4,6 +4,7 @@ import giostra.core.anatomy.PageParts;
 import giostra.core.band.Band;
 import giostra.core.layout.Outline;
 import giostra.core.layout.Resolution;
+import giostra.core.layout.SectionDepth;
 import giostra.core.look.Cascade;
 import giostra.core.look.Property;
 import giostra.core.look.Scope;
@@ -15,6 +16,7 @@ import giostra.core.page.SectionSettings;
 import giostra.core.page.SiteSettings;
 import giostra.core.value.Focus;
 import giostra.core.value.GroundFit;
+import giostra.core.value.Require;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -89,7 +91,10 @@ final class SectionOutput {
     writing.out.open(
         "section",
         "class",
-        "g-section g-" + tone + (ground.isPresent() ? " g-grounded" : ""),
+        "g-section g-"
+            + tone
+            + (ground.isPresent() ? " g-grounded" : "")
+            + (ground.isPresent() && deep() ? " g-deep" : ""),
         "id",
         "g-" + section.id(),
         "data-section",
@@ -116,6 +121,15 @@ final class SectionOutput {
           "fetchpriority",
           "high");
     }
+  }
+
+  private SectionDepth depth(Band band) {
+    return SectionDepth.of(document, section, band);
+  }
+
+  /** Whether its picture moves more slowly than the page in some band. */
+  private boolean deep() {
+    return document.bands().all().stream().anyMatch(band -> !depth(band).flat());
   }
 
   /** Whether its picture is laid again and again in some band: no image can be. */
@@ -168,6 +182,11 @@ final class SectionOutput {
         writing.pictures.find(section.values().get(SectionSettings.GROUND));
     if (picture.isPresent()) {
       pictured(id, picture.get());
+      if (deep()) {
+        writing.css.put(id, "--g-deep", band -> Require.number(depth(band).share()));
+        writing.css.put(
+            id + ">.g-ground", "animation-name", band -> depth(band).flat() ? "none" : "g-deep");
+      }
       edges().pictured(writing.css);
     } else {
       edges().layered(writing.css);

@@ -4,11 +4,14 @@ import giostra.core.layout.TrackBand;
 import giostra.core.layout.TrackLayout;
 import giostra.core.page.ConditionSettings;
 import giostra.core.page.Document;
+import giostra.core.page.DriveSettings;
+import giostra.core.page.DriveSettings.StartsWith;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
+import giostra.core.page.TrackSettings;
 import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Marks;
 import giostra.core.page.Tracked;
@@ -94,8 +97,14 @@ final class TrackOutput {
     int level = writing.outline.items(piece);
     out.open("div", "class", "g-frame");
     hold();
-    arrow("g-prev", labels.previous(), belt, "M14.5 5 7.5 12l7 7");
-    arrow("g-next", labels.next(), belt, "m9.5 5 7 7-7 7");
+    arrow(
+        "g-prev",
+        labels.previous(),
+        belt,
+        "M14.5 5 7.5 12l7 7",
+        piece.values().get(TrackSettings.BACK_ICON));
+    arrow(
+        "g-next", labels.next(), belt, "m9.5 5 7 7-7 7", piece.values().get(TrackSettings.ON_ICON));
     out.open("div", "class", "g-view")
         .open("div", "class", "g-belt", "id", belt, "aria-live", "polite");
     for (int i = 0; i < items.size(); i++) {
@@ -157,21 +166,25 @@ final class TrackOutput {
     out.close("div");
   }
 
-  private void arrow(String place, String label, String belt, String path) {
+  private void arrow(String place, String label, String belt, String path, String own) {
     if (!some(b -> TrackCss.arrows(b))) {
       return;
     }
     out.open(
-            "button",
-            "type",
-            "button",
-            "class",
-            "g-arrow " + place,
-            "aria-label",
-            label,
-            "aria-controls",
-            belt)
-        .raw(String.format(Locale.ROOT, ARROW, path));
+        "button",
+        "type",
+        "button",
+        "class",
+        "g-arrow " + place,
+        "aria-label",
+        label,
+        "aria-controls",
+        belt);
+    if (own.isEmpty()) {
+      out.raw(String.format(Locale.ROOT, ARROW, path));
+    } else {
+      writing.icons().write(out, own, false, "");
+    }
     if (room.neighbours(piece)) {
       writing.parts.add("marks");
       out.raw("<span class=\"g-near\" aria-hidden=\"true\"></span>");
@@ -254,7 +267,11 @@ final class TrackOutput {
   }
 
   private Plan plan() {
-    return new Plan.Track(items.size(), motion.turns(), bands.stream().map(this::plan).toList());
+    return new Plan.Track(
+        items.size(),
+        piece.values().get(DriveSettings.STARTS_WITH) == StartsWith.ANOTHER_EACH_VISIT,
+        motion.turns(),
+        bands.stream().map(this::plan).toList());
   }
 
   private Plan.TrackBand plan(TrackBand b) {

@@ -32,6 +32,10 @@ public final class ClipSettings {
   public static final Setting<String> ADDRESS =
       Setting.once("clipAddress", "Clip’s address", new AddressKind(), "");
 
+  /** The same clip in the second format. */
+  public static final Setting<String> ADDRESS_2 =
+      Setting.once("clipAddress2", "Second format’s address", new AddressKind(), "");
+
   /** Where it starts, in seconds. */
   public static final Setting<Double> START =
       Setting.once("clipStart", "Starts at, s", new DecimalKind(0, 86_400), 0.0);
@@ -59,7 +63,8 @@ public final class ClipSettings {
   static final List<Setting<?>> ALL = all();
 
   private static List<Setting<?>> all() {
-    var all = new ArrayList<Setting<?>>(List.of(FROM, CLIP, CLIP_2, ADDRESS, START, END));
+    var all =
+        new ArrayList<Setting<?>>(List.of(FROM, CLIP, CLIP_2, ADDRESS, ADDRESS_2, START, END));
     CAPTIONS.forEach(each -> all.addAll(List.of(each.file(), each.language())));
     return List.copyOf(all);
   }
@@ -75,6 +80,7 @@ public final class ClipSettings {
     only.put(CLIP, Set.of(From.OWN));
     only.put(CLIP_2, Set.of(From.OWN));
     only.put(ADDRESS, Set.of(From.ADDRESS, From.HOST));
+    only.put(ADDRESS_2, Set.of(From.ADDRESS));
     for (Captions each : CAPTIONS) {
       only.put(each.file(), Set.of(From.OWN, From.ADDRESS));
       only.put(each.language(), Set.of(From.OWN, From.ADDRESS));

@@ -3,6 +3,8 @@ package giostra.core.page;
 import giostra.core.tempo.Score;
 import giostra.core.value.Change;
 import giostra.core.value.Changes;
+import giostra.core.value.Framing;
+import giostra.core.value.FramingKind;
 import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
 import giostra.core.value.SeveralKind;
@@ -23,6 +25,13 @@ public final class DriveSettings {
     TIME,
     /** What there is to read on it. */
     READING
+  }
+
+  /** Which item is there first. */
+  public enum StartsWith {
+    FIRST,
+    /** Drawn when somebody comes, and kept for as long as they stay. */
+    ANOTHER_EACH_VISIT
   }
 
   /** In which order the ways of changing are taken. */
@@ -82,6 +91,9 @@ public final class DriveSettings {
           .in(Step.DRIVE);
   public static final Setting<Duration> STARTS_AFTER =
       Setting.byBand("startsAfter", "Starts after", TimeKind.ms(0, Score.MOST_REST), Duration.ZERO)
+          .in(Step.DRIVE);
+  public static final Setting<StartsWith> STARTS_WITH =
+      Setting.once("startsWith", "Starts with", new PickKind<>(StartsWith.class), StartsWith.FIRST)
           .in(Step.DRIVE);
   public static final Setting<Score.Round> ROUND =
       Setting.byBand(
@@ -144,6 +156,11 @@ public final class DriveSettings {
   public static final Setting<Changes> OWN_CHANGES =
       Setting.once("ownChanges", "Comes in by", new WaysKind(true), Changes.NONE).in(Step.DRIVE);
 
+  /** Of one item: from what to what of its picture it moves; none moves as the piece says. */
+  public static final Setting<Framing> FRAMING =
+      Setting.once("framing", "Picture moves from and to", new FramingKind(), Framing.NONE)
+          .in(Step.DRIVE);
+
   public static final Setting<Entrance> ENTRANCE =
       Setting.once("entrance", "Comes in", new PickKind<>(Entrance.class), Entrance.NONE)
           .in(Step.DRIVE);
@@ -175,6 +192,7 @@ public final class DriveSettings {
           REST_LEAST,
           REST_MOST,
           STARTS_AFTER,
+          STARTS_WITH,
           ROUND,
           HELD_WHILE,
           AFTER_HAND,

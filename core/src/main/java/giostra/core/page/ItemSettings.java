@@ -205,6 +205,7 @@ public final class ItemSettings {
               SUFFIX,
               SHOWN,
               DriveSettings.OWN_REST,
+              DriveSettings.FRAMING,
               DriveSettings.OWN_CHANGES),
           ClipSettings.ALL,
           ALWAYS,

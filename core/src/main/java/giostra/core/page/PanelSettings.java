@@ -21,7 +21,9 @@ public final class PanelSettings {
   /** What opens a panel, beside tap and keyboard, which always do. */
   public enum Trigger {
     CLICK,
-    HOVER
+    HOVER,
+    /** Where the keyboard comes to it. */
+    FOCUS
   }
 
   /** Of the picture that stands over the text of a panel. */

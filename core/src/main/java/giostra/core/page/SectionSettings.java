@@ -6,7 +6,9 @@ import giostra.core.value.PickKind;
 import giostra.core.value.PictureKind;
 import giostra.core.value.Setting;
 import giostra.core.value.SizeKind;
+import giostra.core.value.Step;
 import giostra.core.value.ToggleKind;
+import giostra.core.value.WholeKind;
 import giostra.core.value.WordsKind;
 import java.util.List;
 
@@ -64,11 +66,17 @@ public final class SectionSettings {
   public static final Setting<Boolean> EDGE_BELOW_MIRRORED =
       edgeMirrored("edgeBelowMirrored", "Edge below mirrored");
 
+  /** By how much more slowly than the page the picture under it moves, when that is scrolled. */
+  public static final Setting<Integer> DEPTH =
+      Setting.byBand("depth", "Ground slower than the page, %", new WholeKind(0, 60), 0)
+          .in(Step.DRIVE);
+
   static final List<Setting<?>> ALL =
       List.of(
           NAME,
           TONE,
           GROUND,
+          DEPTH,
           Linking.LINKED_TO,
           EXTENT,
           PADDING,

@@ -2,6 +2,7 @@ package giostra.core.page;
 
 import giostra.core.page.BlockSettings.Side;
 import giostra.core.value.AdvanceKind;
+import giostra.core.value.IconKind;
 import giostra.core.value.Length;
 import giostra.core.value.PickKind;
 import giostra.core.value.Setting;
@@ -84,6 +85,13 @@ public final class TrackSettings {
       Setting.byBand("arrows", "Arrows", new PickKind<>(Arrows.class), Arrows.BELOW);
   public static final Setting<Length> ARROW_DISTANCE =
       Setting.byBand("arrowDistance", "Arrow distance", new SizeKind(0, 200), Length.px(16));
+
+  /** What stands in the arrows instead of the signs that ship; turned with the track, mirrored. */
+  public static final Setting<String> BACK_ICON =
+      Setting.once("arrowBackIcon", "Own arrow back", new IconKind(), "");
+
+  public static final Setting<String> ON_ICON =
+      Setting.once("arrowOnIcon", "Own arrow on", new IconKind(), "");
   public static final Setting<Marks> MARKS =
       Setting.byBand("marks", "Place marks", new PickKind<>(Marks.class), Marks.DOTS);
   public static final Setting<Length> MARK_DISTANCE =

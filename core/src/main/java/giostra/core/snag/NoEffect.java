@@ -6,6 +6,7 @@ import giostra.core.look.Scope;
 import giostra.core.page.Section;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** Values that cannot take effect where they stand, with the cause. */
 final class NoEffect {
@@ -14,7 +15,10 @@ final class NoEffect {
   /** All such values of a piece, or of the edges of a section, band by band. */
   static List<Snag> check(Looked at) {
     if (at.node() instanceof Section section) {
-      return EdgeEffects.of(at.document(), section);
+      return Stream.of(
+              EdgeEffects.of(at.document(), section), DepthEffects.of(at.document(), section))
+          .flatMap(List::stream)
+          .toList();
     }
     var found = new ArrayList<Snag>();
     at.piece()

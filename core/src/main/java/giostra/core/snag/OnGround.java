@@ -8,6 +8,7 @@ import giostra.core.layout.OverPicture;
 import giostra.core.layout.PictureSizes;
 import giostra.core.layout.PictureSizes.Seen;
 import giostra.core.layout.Resolution;
+import giostra.core.layout.SectionDepth;
 import giostra.core.layout.SectionFlow;
 import giostra.core.layout.SectionFlow.Words;
 import giostra.core.look.Cascade;
@@ -27,6 +28,7 @@ import giostra.core.value.GroundAt;
 import giostra.core.value.ToneColour;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -48,6 +50,7 @@ public final class OnGround implements OnPicture.Standing {
   private final Tone tone;
   private final double scrollbar;
   private final SectionFlow flow;
+  private final SectionDepth depth;
 
   /** Where all stands does not depend on the overlay: known of the widths looked at before. */
   private final Map<Integer, Placed> placed = new HashMap<>();
@@ -68,6 +71,7 @@ public final class OnGround implements OnPicture.Standing {
     this.tone = Tone.PICTURE.in(scope, band);
     this.scrollbar = scrollbar;
     this.flow = new SectionFlow(document, section, band, pictures, scrollbar);
+    this.depth = SectionDepth.of(document, section, band);
   }
 
   /** All that cannot be read, band by band. */
@@ -111,24 +115,36 @@ public final class OnGround implements OnPicture.Standing {
   public List<Found> at(int width, Ground overlay) {
     Placed here = placed.computeIfAbsent(width, this::placed);
     var veil = new GroundAt(overlay, here.wide(), here.high(), tone::colour);
+    double more = depth.more(here.high(), Screen.USUAL_HEIGHT);
     Colour white = new Colour(255, 255, 255, 255);
     // What is beside a picture, or seen through it, is of the tone that its words are of.
     Colour under = tone.colour(ToneColour.GROUND).over(white);
-    var below =
-        new OverPicture(
-            seen,
-            size,
-            laid(Property.PICTURE_FIT),
-            laid(Property.PICTURE_SIZE).constantPx(),
-            here.wide(),
-            here.high(),
-            under,
-            veil::at);
+    Map<Double, OverPicture> below = new LinkedHashMap<>();
+    for (double above : depth.above(here.high(), Screen.USUAL_HEIGHT)) {
+      below.put(
+          above,
+          new OverPicture(
+              seen,
+              size,
+              laid(Property.PICTURE_FIT),
+              laid(Property.PICTURE_SIZE).constantPx(),
+              here.wide(),
+              here.high() + more,
+              under,
+              (x, y) -> veil.at(x, y - above)));
+    }
     var found = new ArrayList<Found>();
     for (Words each : here.words()) {
       Scope own = Resolution.scope(document, document.node(each.of()));
       Colour ink = tone.colour(Cascade.value(each.part(), Property.INK, State.REST, own, band));
-      double contrast = below.contrast(ink, each.x(), each.y(), each.width(), each.height());
+      double contrast =
+          below.entrySet().stream()
+              .mapToDouble(lies ->
+                  lies.getValue()
+                      .contrast(
+                          ink, each.x(), each.y() + lies.getKey(), each.width(), each.height()))
+              .min()
+              .orElseThrow();
       double asked = PartContrast.asked(each.part(), State.REST, own, band);
       found.add(new Found(each.part(), each.of(), contrast, asked));
     }

@@ -125,6 +125,8 @@ public final class TrackEffects {
             TrackSettings.ENDLESS,
             arrows,
             TrackSettings.ARROW_DISTANCE,
+            TrackSettings.BACK_ICON,
+            TrackSettings.ON_ICON,
             TrackSettings.MARKS,
             TrackSettings.MARK_DISTANCE));
     return all;

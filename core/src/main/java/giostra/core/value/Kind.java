@@ -70,6 +70,7 @@ public sealed interface Kind<T>
           MovedKind _,
           TiltKind _,
           PaceKind _,
+          FramingKind _,
           ShadeKind _,
           TallKind _,
           WaysKind _ ->

@@ -11,6 +11,7 @@ public sealed interface ParsedKind<T> extends Kind<T>
         MovedKind,
         TiltKind,
         PaceKind,
+        FramingKind,
         ShadeKind {
   /**
    * The value that a text stands for.

@@ -39,13 +39,13 @@ class PlanTypesTest {
   /** What is left out is what a script takes for nothing: no list that it would go through. */
   @Test
   void whatIsEmptyOrFalseIsLeftOut() {
-    assertThat(PlanJson.write(new Plan.FlipBoxes(false, Optional.empty()))).isEqualTo("{}");
-    assertThat(PlanJson.write(new Plan.FlipBoxes(true, Optional.of(200L))))
+    assertThat(PlanJson.write(new Plan.FlipBoxes(false, false, Optional.empty()))).isEqualTo("{}");
+    assertThat(PlanJson.write(new Plan.FlipBoxes(true, false, Optional.of(200L))))
         .isEqualTo("{\"hover\":true,\"intent\":200}");
     assertThat(
             PlanJson.write(
                 new Plan.Accordion(
-                    false, Optional.empty(), true, List.of(), List.of("(width<9px)"))))
+                    false, false, Optional.empty(), true, List.of(), List.of("(width<9px)"))))
         .isEqualTo("{\"mayClose\":true,\"always\":[],\"tallest\":[\"(width<9px)\"]}");
     assertThat(PlanJson.write(new Plan.Cue(0.5, 2, "\"so\"\n</script>")))
         .isEqualTo("[0.5,2,\"\\\"so\\\"\\u000a</script>\"]");

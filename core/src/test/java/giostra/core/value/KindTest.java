@@ -31,6 +31,7 @@ class KindTest {
             "decimal",
             "ends",
             "fonts",
+            "framing",
             "hue",
             "icon",
             "language",

@@ -206,6 +206,7 @@ final class AccordionOutput {
   private Plan plan() {
     return new Plan.Accordion(
         piece.values().get(PanelSettings.TRIGGER) == Trigger.HOVER,
+        piece.values().get(PanelSettings.TRIGGER) == Trigger.FOCUS,
         Writing.intent(piece),
         piece.values().get(AccordionSettings.MAY_CLOSE),
         queries(band -> writing.value(piece, AccordionSettings.ALWAYS_OPEN, band)),

@@ -142,6 +142,8 @@ public final class CarouselSettings {
                   PICTURE_PLACE,
                   TrackSettings.ARROWS,
                   TrackSettings.ARROW_DISTANCE,
+                  TrackSettings.BACK_ICON,
+                  TrackSettings.ON_ICON,
                   TrackSettings.MARKS,
                   TrackSettings.MARK_DISTANCE,
                   TrackSettings.FEW,

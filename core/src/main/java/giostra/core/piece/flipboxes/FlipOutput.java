@@ -34,11 +34,12 @@ final class FlipOutput {
 
   void html() {
     String name = piece.values().get(PieceSettings.NAME);
-    boolean hover = piece.values().get(FlipSettings.TRIGGER) == Trigger.HOVER;
+    Trigger trigger = piece.values().get(FlipSettings.TRIGGER);
     writing.root(
         piece,
         "flip-boxes",
-        new Plan.FlipBoxes(hover, Writing.intent(piece)),
+        new Plan.FlipBoxes(
+            trigger == Trigger.HOVER, trigger == Trigger.FOCUS, Writing.intent(piece)),
         "role",
         name.isEmpty() ? "" : "group",
         "aria-label",

@@ -2,6 +2,7 @@ package giostra.core.piece.slider;
 
 import giostra.core.anatomy.Tone;
 import giostra.core.band.Band;
+import giostra.core.drive.Pacing;
 import giostra.core.fit.Crop;
 import giostra.core.fit.Screen;
 import giostra.core.layout.BlockFlows;
@@ -42,12 +43,12 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
  * Words of slides on their pictures, by the pictures' own colours: the contrast of each with what
  * lies under it, at each width, and the least overlay with which all of them can be read. Where a
+ * picture moves slowly it is looked at where it begins, in the middle and where it ends. Where a
  * clip moves over the picture, both count: the picture is seen until the clip is there and by
  * whoever asked for less motion, of the clip some frames. Sources: WCAG 2.2, 1.4.3 "Contrast
  * (Minimum)"; failure F83 "background images that do not provide sufficient contrast".
@@ -62,6 +63,7 @@ public final class SlideContrast {
   private final BlockFlows blocks;
   private final SlideFlow flow;
   private final SlideSizes sizes;
+  private final Pacing pacing;
 
   private SlideContrast(
       Document document, PictureSizes pictures, double scrollbar, Slider piece, Band band) {
@@ -73,6 +75,7 @@ public final class SlideContrast {
     this.flow = new SlideFlow(blocks);
     TrackBand track = TrackLayout.in(document, piece, band, scrollbar);
     this.sizes = new SlideSizes(track, piece, blocks, flow);
+    this.pacing = Pacing.of(document, piece, track);
   }
 
   /** All that cannot be read, band by band. */
@@ -107,13 +110,14 @@ public final class SlideContrast {
    * What lies under words: a picture, or a frame of a clip.
    *
    * @param second of the clip; negative of a picture
+   * @param view how it lies in its box
    */
-  private record Under(Seen seen, Size size, Crop.Fit fit, double second) {}
+  private record Under(Seen seen, Size size, Crop.Fit fit, double second, GroundMotion.View view) {}
 
   /** All that is seen under them one after the other; nothing where some of it is not known. */
   private List<Under> under(Item item) {
     var all = new ArrayList<Under>();
-    picture(item).ifPresent(all::add);
+    all.addAll(pictures(item));
     if (!SlideOutput.moves(piece, item)) {
       return all;
     }
@@ -126,28 +130,31 @@ public final class SlideContrast {
                       new Seen(frame.samples(), Focus.CENTER),
                       film.size(),
                       Crop.Fit.COVER,
-                      frame.second()))
+                      frame.second(),
+                      GroundMotion.View.STILL))
               .forEach(all::add);
           return all;
         })
         .orElse(new ArrayList<>());
   }
 
-  private Optional<Under> picture(Item item) {
+  private List<Under> pictures(Item item) {
     String picture = item.values().get(ItemSettings.PICTURE);
     if (Fields.off(piece, "picture")) {
-      return Optional.empty();
+      return List.of();
     }
     return pictures
         .seen(picture)
         .map(seen -> {
           Focus own = item.values().own(ItemSettings.FOCUS, Values.ALL);
-          return new Under(
-              own == null ? seen : new Seen(seen.samples(), own),
-              pictures.find(picture).orElseThrow(),
-              Fields.whole(piece, item) ? Crop.Fit.CONTAIN : Crop.Fit.COVER,
-              -1);
-        });
+          Seen cut = own == null ? seen : new Seen(seen.samples(), own);
+          Size size = pictures.find(picture).orElseThrow();
+          Crop.Fit fit = Fields.whole(piece, item) ? Crop.Fit.CONTAIN : Crop.Fit.COVER;
+          return GroundMotion.of(pacing, item, cut.focus(), document.mirrored()).stream()
+              .map(view -> new Under(cut, size, fit, -1, view))
+              .toList();
+        })
+        .orElse(List.of());
   }
 
   private Ground overlay(Item item) {
@@ -239,9 +246,17 @@ public final class SlideContrast {
       var within = new GroundAt(boxed, box.width(), box.height(), tone::colour);
       OverPicture.Veil veil = around::at;
       OverPicture.Veil over = veil.under((x, y) -> within.at(x - box.x(), y - box.y()));
-      List<OverPicture> below =
+      List<Below> below =
           all.stream()
-              .map(each -> new OverPicture(each.seen, each.size, each.fit, wide, high, under, over))
+              .map(each -> {
+                GroundMotion.View view = each.view;
+                OverPicture.Veil veiled =
+                    (x, y) -> over.at(view.seenX(x, wide), view.seenY(y, high));
+                return new Below(
+                    new OverPicture(each.seen, each.size, each.fit, wide, high, under, veiled),
+                    view,
+                    each.second);
+              })
               .toList();
       List<Words> words = here.stood.words();
       return IntStream.range(0, words.size())
@@ -249,16 +264,28 @@ public final class SlideContrast {
           .toList();
     }
 
+    /**
+     * One of them in its box.
+     *
+     * @param lies as it would lie if it did not move
+     */
+    private record Below(OverPicture lies, GroundMotion.View view, double second) {
+      /** Of words that stand still over it. */
+      double contrast(Colour ink, Words words) {
+        return lies.contrast(
+            ink,
+            view.pointX(words.x(), lies.width()),
+            view.pointY(words.y(), lies.height()),
+            words.width() / view.large(),
+            words.height() / view.large());
+      }
+    }
+
     /** Words on what they are read worst on. */
-    private Found worst(Words words, Colour ink, double asked, List<OverPicture> below) {
-      return IntStream.range(0, below.size())
-          .mapToObj(i ->
-              new Found(
-                  words.part(),
-                  item.id(),
-                  below.get(i).contrast(ink, words.x(), words.y(), words.width(), words.height()),
-                  asked,
-                  all.get(i).second))
+    private Found worst(Words words, Colour ink, double asked, List<Below> below) {
+      return below.stream()
+          .map(each ->
+              new Found(words.part(), item.id(), each.contrast(ink, words), asked, each.second))
           .min(Comparator.comparingDouble(Found::contrast))
           .orElseThrow();
     }

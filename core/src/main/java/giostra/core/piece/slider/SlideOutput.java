@@ -9,6 +9,7 @@ import giostra.core.output.Css;
 import giostra.core.output.Html;
 import giostra.core.output.Shipped;
 import giostra.core.output.Writing;
+import giostra.core.page.DriveSettings;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
@@ -24,6 +25,7 @@ import giostra.core.piece.slider.SliderSettings.PictureSide;
 import giostra.core.piece.slider.SliderSettings.PictureUse;
 import giostra.core.piece.slider.SliderSettings.Place;
 import giostra.core.piece.slider.SliderSettings.WholeLink;
+import giostra.core.value.Framing;
 import giostra.core.value.Height;
 import giostra.core.value.ToneColour;
 import java.util.List;
@@ -59,7 +61,13 @@ final class SlideOutput {
     boolean pictured =
         !Fields.off(piece, "picture")
             && writing.pictures().find(item.values().get(ItemSettings.PICTURE)).isPresent();
-    out.open("div", "class", "g-slide g-on-" + ground + side + (pictured ? " g-pictured" : ""));
+    Framing framing = item.values().get(DriveSettings.FRAMING);
+    out.open(
+        "div",
+        "class",
+        "g-slide g-on-" + ground + side + (pictured ? " g-pictured" : ""),
+        "data-framing",
+        pictured && !framing.isNone() ? framing.plain() : "");
     writing.picture(piece, item, ItemSettings.PICTURE, "g-shot", () -> moving(item));
     Link link = ItemSettings.LINK.in(item.values());
     WholeLink whole =

@@ -113,6 +113,8 @@ public final class SliderSettings {
                   TrackSettings.AXIS,
                   ARROWS,
                   TrackSettings.ARROW_DISTANCE,
+                  TrackSettings.BACK_ICON,
+                  TrackSettings.ON_ICON,
                   TrackSettings.MARKS,
                   TrackSettings.MARK_DISTANCE)));
 

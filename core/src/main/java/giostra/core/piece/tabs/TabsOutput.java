@@ -197,6 +197,7 @@ final class TabsOutput {
   private Plan plan() {
     return new Plan.Tabs(
         piece.values().get(PanelSettings.TRIGGER) == Trigger.HOVER,
+        piece.values().get(PanelSettings.TRIGGER) == Trigger.FOCUS,
         Writing.intent(piece),
         bands.stream()
             .map(b -> new Plan.TabsBand(b.band().query(), b.folds(), beside(b)))

@@ -33,7 +33,8 @@ final class Clips {
     if (item.values().get(ItemSettings.PICTURE).isEmpty()) {
       lacks.add("no-poster");
     }
-    if (own && item.values().get(ClipSettings.CLIP_2).isEmpty()) {
+    if (from != From.HOST
+        && item.values().get(own ? ClipSettings.CLIP_2 : ClipSettings.ADDRESS_2).isEmpty()) {
       lacks.add("one-format");
     }
     boolean captions =

@@ -17,6 +17,7 @@ final class VideoFields {
               ClipSettings.CLIP,
               ClipSettings.CLIP_2,
               ClipSettings.ADDRESS,
+              ClipSettings.ADDRESS_2,
               ItemSettings.HEADING,
               ItemSettings.TEXT,
               ItemSettings.FOCUS,

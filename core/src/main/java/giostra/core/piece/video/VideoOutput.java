@@ -20,6 +20,7 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.PieceSettings;
 import giostra.core.value.Focus;
 import giostra.core.value.Require;
+import giostra.core.value.Setting;
 import giostra.core.words.Labels;
 import java.util.ArrayList;
 import java.util.List;
@@ -125,10 +126,12 @@ final class VideoOutput {
           .forEach(clip -> all.add(new Playable(clip.path(), clip.type(), clip.durationMs())));
       return all;
     }
-    String address = item.values().get(ClipSettings.ADDRESS);
-    if (!address.isEmpty()) {
-      all.add(new Playable(address, typed(address), 0));
-      writing.origins().media(address);
+    for (Setting<String> each : List.of(ClipSettings.ADDRESS, ClipSettings.ADDRESS_2)) {
+      String address = item.values().get(each);
+      if (!address.isEmpty()) {
+        all.add(new Playable(address, typed(address), 0));
+        writing.origins().media(address);
+      }
     }
     return all;
   }
