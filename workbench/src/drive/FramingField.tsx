@@ -163,7 +163,14 @@ function Drawn({ name, frame, onDraw }: DrawnProps) {
       type="button"
       className="framing-frame"
       data-name={name}
-      style={{ left: `${left}%`, top: `${top}%`, width: `${size}%`, height: `${size}%` }}
+      // The smaller lies over the larger, which would hide it.
+      style={{
+        left: `${left}%`,
+        top: `${top}%`,
+        width: `${size}%`,
+        height: `${size}%`,
+        zIndex: Math.round(frame.large * 100),
+      }}
       aria-label={`${name} frame, ${Math.round(frame.x)}% from the left, ${Math.round(frame.y)}% from the top, ${frame.large} times as large`}
       title="Drag it, or its corner; arrow keys move it, + and - size it"
       onPointerDown={press}

@@ -9,7 +9,9 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ReducedMotion;
+import giostra.core.page.DriveSettings;
 import giostra.core.page.Edit;
+import giostra.core.page.Item;
 import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -50,9 +52,13 @@ class SlowlyJourney {
         const picture = section.querySelector(':scope > .g-ground');
         const its = section.getBoundingClientRect();
         const box = picture.getBoundingClientRect();
-        const [above, , below] = getComputedStyle(picture).clipPath.match(/-?[\\d.]+px/g)
-          ?.map(Number.parseFloat) ?? [0, 0, 0];
-        return [its.top, its.height, box.top, box.height, above, below ?? 0];
+        // Shares stay shares in what is computed: of the picture's own height.
+        const px = (said) => [...said.matchAll(/(-?[\\d.]+)(%|px)/g)].reduce(
+          (sum, [, n, unit]) => sum + (unit === '%' ? (n / 100) * box.height : Number(n)), 0);
+        const cut = getComputedStyle(picture).clipPath;
+        const [above, , below] = cut === 'none' ? [0, 0, 0]
+          : cut.slice('inset('.length, -1).split(/ (?![^(]*\\))/).map(px);
+        return [its.top, its.height, box.top, box.height, above, below ?? above];
       }
       """;
 
@@ -65,8 +71,8 @@ class SlowlyJourney {
     String id =
         edited(
             api,
-            once("figures-section", "ground", "moonflower"),
-            desktop("figures-section", "depth", 40.0),
+            once("plants-section", "ground", "moonflower"),
+            desktop("plants-section", "depth", 40.0),
             once("words-section", "ground", "moonflower"),
             desktop("words-section", "depth", 25.0));
     String address = api.publish(id);
@@ -74,7 +80,7 @@ class SlowlyJourney {
     page.navigate(address);
     double high =
         Js.number(page, "() => document.documentElement.scrollHeight - innerHeight", null);
-    for (String[] each : new String[][] {{"figures-section", "0.4"}, {"words-section", "0.25"}}) {
+    for (String[] each : new String[][] {{"plants-section", "0.4"}, {"words-section", "0.25"}}) {
       double share = Double.parseDouble(each[1]);
       double before = Double.NaN;
       double beforeTop = 0;
@@ -115,7 +121,7 @@ class SlowlyJourney {
                 .setReducedMotion(ReducedMotion.REDUCE),
             false);
     calm.navigate(address);
-    JsonNode still = Js.ask(calm, LIES, "figures-section");
+    JsonNode still = Js.ask(calm, LIES, "plants-section");
     assertThat(still.get(3).asDouble()).isCloseTo(still.get(1).asDouble(), within(0.1));
     // At other widths nothing was said.
     Page phone = chromium.page(390, 800);
@@ -149,16 +155,25 @@ class SlowlyJourney {
     page.navigate(api.publish(id));
     page.waitForFunction("() => 'live' in document.querySelector('[data-piece=openings]').dataset");
     BoundingBox box = page.locator("[data-item=opening-frost] .g-shot").boundingBox();
-    for (double share : new double[] {0, 0.25, 1}) {
+    double before = 3;
+    for (int ms : List.of(0, 1500, 3000, 60_000)) {
       page.evaluate(
           "(ms) => document.querySelector('[data-piece=openings]').giostra.show("
               + "{ stop: 1, since: ms, passed: ms })",
-          share * 6000);
-      double large = 2 + (1.2 - 2) * share;
-      double left = (0.2 * -1 + (0.8 * -0.2 - 0.2 * -1) * share) * box.width;
+          ms);
       JsonNode drawn = Js.ask(page, SCALE, "opening-frost");
-      assertThat(drawn.get(0).asDouble()).isCloseTo(large, within(0.01));
-      assertThat(drawn.get(1).asDouble()).isCloseTo(left, within(2.0));
+      double large = drawn.get(0).asDouble();
+      assertThat(large).isLessThan(before);
+      before = large;
+      // What is seen goes straight from the one to the other.
+      double share = (2 - large) / (2 - 1.2);
+      double left = (0.2 * (1 - 2) * (1 - share) + 0.8 * (1 - 1.2) * share) * box.width;
+      double top = (0.3 * (1 - 2) * (1 - share) + 0.7 * (1 - 1.2) * share) * box.height;
+      assertThat(drawn.get(1).asDouble()).isCloseTo(left, within(0.5));
+      assertThat(drawn.get(2).asDouble()).isCloseTo(top, within(0.5));
+      if (ms == 0 || ms == 60_000) {
+        assertThat(large).isCloseTo(ms == 0 ? 2 : 1.2, within(0.001));
+      }
     }
     // Others move as the piece says: not at all.
     page.evaluate(
@@ -182,6 +197,7 @@ class SlowlyJourney {
     PlaywrightAssertions.assertThat(first)
         .hasAttribute("aria-label", java.util.regex.Pattern.compile("First frame, 0% .*1.1 times"));
     Locator last = page.locator(".framing-frame[data-name=Last]");
+    last.scrollIntoViewIfNeeded();
     BoundingBox box = last.boundingBox();
     page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
     page.mouse().down();
@@ -198,14 +214,11 @@ class SlowlyJourney {
         .isVisible();
     assertThat(Axe.within(page, ".framing")).isEmpty();
     page.waitForCondition(() ->
-        api.document(id).node("opening-frost").values().set().containsKey("framing")
-            && api.document(id)
-                .node("opening-frost")
-                .values()
-                .set()
-                .get("framing")
-                .toString()
-                .contains("100"));
+        ((Item) api.document(id).node("opening-frost"))
+            .values()
+            .get(DriveSettings.FRAMING)
+            .written()
+            .startsWith("0%"));
     // What is none is told where it was typed, and nothing is lost.
     Locator typed = page.locator("[data-setting=framing] input");
     typed.fill("20% 30% 9 to 1");
