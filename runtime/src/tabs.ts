@@ -76,11 +76,9 @@ export function tabs(root: HTMLElement, clock: Clock): Handle {
     head.addEventListener('click', () => to(index, 'click'), { signal });
     if (plan.hover) intent(head, plan.intent ?? 0, () => to(index, 'hover'), clock, signal);
   });
-  // In a row the arrow keys open already: the keyboard comes to the current heading alone.
-  if (plan.focus) {
-    folds.forEach((fold, index) => focused(fold, () => to(index, 'focus'), signal));
-  }
   folds.forEach((fold, index) => {
+    // In a row the arrow keys open already: the keyboard comes to the current heading alone.
+    if (plan.focus) focused(fold, () => to(index, 'focus'), signal);
     fold.addEventListener(
       'click',
       () => {
