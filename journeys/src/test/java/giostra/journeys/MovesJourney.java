@@ -23,6 +23,7 @@ import giostra.core.page.Section;
 import giostra.core.page.Site;
 import giostra.core.piece.carousel.Carousel;
 import giostra.core.piece.slider.Slider;
+import giostra.core.piece.slider.SliderSettings;
 import giostra.core.piece.tabs.Tabs;
 import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
@@ -196,7 +197,22 @@ class MovesJourney {
                                   "pic",
                                   Values.NONE.with(BlockSettings.SOURCE, Values.ALL, "lamp-walk")),
                               new Carousel("cards", Values.NONE, pictured),
-                              new Tabs("panels", Values.NONE, opened))))));
+                              new Tabs("panels", Values.NONE, opened),
+                              new Slider(
+                                  "slides",
+                                  Values.NONE.with(
+                                      SliderSettings.PICTURE_USE,
+                                      "desktop",
+                                      SliderSettings.PictureUse.BESIDE),
+                                  items("s").stream()
+                                      .map(item ->
+                                          item.with(
+                                              item.values()
+                                                  .with(
+                                                      ItemSettings.PICTURE,
+                                                      Values.ALL,
+                                                      "lamp-walk")))
+                                      .toList()))))));
       String id = api.newPage(api.copyOfDemo(), document);
       page.setViewportSize(1280, 900);
       for (String[] at :
@@ -251,6 +267,7 @@ class MovesJourney {
       assertThat(inset[1]).isCloseTo(12, within(0.1));
       assertThat(inset[2]).isCloseTo(10, within(0.1));
       assertThat(inset[5]).isEqualTo(9);
+      assertThat(kept(page, ".g-slide>.g-shot")[5]).as("of slides nothing was said").isZero();
       assertThat(kept(page, ".g-tab>.g-panel")[4]).isCloseTo(900, within(0.1));
       assertThat(kept(page, ".g-heads>.g-head")[4]).isCloseTo(71, within(0.1));
       api.edit(

@@ -4,6 +4,7 @@ import giostra.core.band.Band;
 import giostra.core.page.Document;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -17,7 +18,8 @@ public record SectionDepth(double share) {
   /** That of a section in a band; none where an edge cuts its picture. */
   public static SectionDepth of(Document document, Section section, Band band) {
     boolean cut =
-        List.of(SectionEdge.Side.values()).stream()
+        Arrays.stream(SectionEdge.Side.values())
+            .filter(side -> SectionEdge.neighbour(document, section, side).isPresent())
             .anyMatch(side -> !SectionEdge.of(document, section, side, band).straight());
     boolean pictured = !section.values().get(SectionSettings.GROUND).isEmpty();
     int percent = Resolution.value(document, section, SectionSettings.DEPTH, band);

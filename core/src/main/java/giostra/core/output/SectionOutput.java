@@ -183,6 +183,7 @@ final class SectionOutput {
     if (picture.isPresent()) {
       pictured(id, picture.get());
       if (deep()) {
+        writing.needs("deep");
         writing.css.put(id, "--g-deep", band -> Require.number(depth(band).share()));
         writing.css.put(
             id + ">.g-ground", "animation-name", band -> depth(band).flat() ? "none" : "g-deep");

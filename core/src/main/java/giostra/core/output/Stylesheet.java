@@ -28,7 +28,7 @@ final class Stylesheet {
 
   private static final Map<String, String> KINDS = new HashMap<>(Map.of("grounds", GROUNDS));
   private static final Map<String, String> PARTS =
-      new HashMap<>(named(Stylesheet.class, "marks", "hold"));
+      new HashMap<>(named(Stylesheet.class, "marks", "hold", "deep"));
 
   static {
     for (String kind : Rooms.words()) {

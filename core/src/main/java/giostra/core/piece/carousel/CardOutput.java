@@ -183,7 +183,7 @@ final class CardOutput {
         shape -> shape.aspect().map(Aspect::css).orElse("auto"));
     writing.put(
         id + " .g-shot",
-        "--g-round",
+        "--g-shape",
         piece,
         CarouselSettings.PICTURE_SHAPE,
         shape -> shape == PictureShape.ROUND ? "50%" : "initial");
