@@ -27,6 +27,14 @@ export interface Handle {
   stop(): void;
 }
 
+/** What every piece has besides, whatever its kind. */
+export interface Outside extends Handle {
+  /** Whether it is there at all; what is not takes no room. */
+  visible: boolean;
+  /** Whether it stays as it is: nobody can press or move it, and it does not move by itself. */
+  locked: boolean;
+}
+
 /** What something that moves shows at some time. */
 export interface Shown {
   readonly stop: number;
@@ -65,7 +73,7 @@ declare global {
     };
   }
   interface HTMLElement {
-    giostra?: Handle;
+    giostra?: Outside;
   }
 }
 

@@ -1,7 +1,7 @@
 import { act } from './act';
 import { browser } from './clock';
 import { conditions } from './conditions';
-import { bands, type Kind, tell } from './kinds';
+import { bands, type Handle, type Kind, type Outside, tell } from './kinds';
 import { places } from './places';
 
 const kinds = new Map<string, Kind>();
@@ -19,10 +19,30 @@ function start() {
   for (const root of document.querySelectorAll<HTMLElement>('[data-kind]:not([data-live])')) {
     const kind = kinds.get(root.dataset.kind ?? '');
     if (!kind) continue;
-    root.giostra = kind(root, window.giostra.clock);
+    root.giostra = outside(root, kind(root, window.giostra.clock));
     root.setAttribute('data-live', '');
     alive.add(root);
   }
+}
+
+/** What a page can do with any piece, beside what its kind knows. */
+function outside(root: HTMLElement, handle: Handle): Outside {
+  return Object.defineProperties(Object.create(handle), {
+    visible: {
+      get: () => root.style.display !== 'none',
+      set(on: boolean) {
+        if (on) root.style.removeProperty('display');
+        else root.style.setProperty('display', 'none', 'important');
+      },
+    },
+    locked: {
+      get: () => root.inert,
+      set(on: boolean) {
+        root.inert = on;
+        handle.hold?.(on);
+      },
+    },
+  }) as Outside;
 }
 
 const lent = {};

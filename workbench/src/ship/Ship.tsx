@@ -89,7 +89,16 @@ export function Ship() {
         </p>
         <p className="faint">
           The bundle is the live release as plain files. It works from any web server, and opened
-          from disk.
+          from disk. Search engines find all live pages of the site in its{' '}
+          <a
+            className="link"
+            href={`/live/${page.siteId}/sitemap.xml`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            sitemap
+          </a>
+          .
         </p>
         <Planned />
         <ReleaseList

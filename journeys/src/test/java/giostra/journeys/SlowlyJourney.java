@@ -256,6 +256,44 @@ class SlowlyJourney {
     assertThat(seen).hasSize(3);
   }
 
+  /** Whatever its kind, a page can take a piece away, put it back and keep it as it is. */
+  @Test
+  void aPageTakesAPieceAwayAndKeepsItAsItIs(Api api, Page page) {
+    String id =
+        edited(
+            api,
+            desktop("openings", "movesItself", true),
+            desktop("openings", "restsBy", "time"),
+            desktop("openings", "rest", "1s"),
+            once("opening-autumn", "ownRest", null));
+    page.setViewportSize(1280, 800);
+    page.navigate(api.publish(id));
+    page.waitForFunction(
+        "() => [...document.querySelectorAll('[data-piece]')].every((e) => e.giostra)");
+    String told =
+        """
+        () => [...document.querySelectorAll('main [data-piece]')].map((piece) => {
+          const { giostra } = piece;
+          const high = document.documentElement.scrollHeight;
+          giostra.visible = false;
+          const away = piece.getClientRects().length === 0 && !giostra.visible;
+          giostra.visible = true;
+          return away && giostra.visible && piece.getClientRects().length === 1
+            && document.documentElement.scrollHeight === high;
+        })
+        """;
+    assertThat(Js.ask(page, told, null).valueStream().map(JsonNode::asBoolean))
+        .hasSizeGreaterThan(6)
+        .containsOnly(true);
+    page.evaluate("() => document.querySelector('[data-piece=openings]').giostra.locked = true");
+    String current = "() => document.querySelector('[data-piece=openings]').giostra.current";
+    Object stays = page.evaluate(current);
+    page.waitForTimeout(2500);
+    assertThat(page.evaluate(current)).as("locked it stays").isEqualTo(stays);
+    page.evaluate("() => document.querySelector('[data-piece=openings]').giostra.locked = false");
+    page.waitForFunction("(was) => (" + current + ")() !== was", stays);
+  }
+
   /** Opened where the keyboard comes to it; a press of a pointer is no such thing. */
   @InTurn({1, 4})
   @ParameterizedTest

@@ -1,6 +1,7 @@
 package giostra.server.release;
 
 import giostra.server.web.Gone;
+import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
 import org.springframework.core.io.Resource;
 import org.springframework.http.HttpHeaders;
@@ -11,6 +12,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import org.springframework.web.util.UriUtils;
 
 /** The live pages: files as they were released, nothing computed. */
@@ -20,6 +22,16 @@ class LiveController {
 
   LiveController(ReleaseService releases) {
     this.releases = releases;
+  }
+
+  /** All live pages of a site, for search engines. */
+  @GetMapping(path = "/live/{site}/sitemap.xml", produces = "application/xml")
+  ResponseEntity<byte[]> sitemap(@PathVariable String site, HttpServletRequest request) {
+    String origin = ServletUriComponentsBuilder.fromContextPath(request).build().toUriString();
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CACHE_CONTROL, "no-cache")
+        .header("X-Content-Type-Options", "nosniff")
+        .body(releases.sitemap(site, origin + location("/live/" + site + "/")));
   }
 
   @GetMapping("/live/{site}/{page}")

@@ -1,5 +1,6 @@
 package giostra.server.release;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -23,6 +24,20 @@ interface ReleaseRows extends JpaRepository<ReleaseEntity, Long> {
           + " from ReleaseFileEntity f join ReleaseEntity r on r.id = f.releaseId"
           + " where f.releaseId = ?1 and f.path = ?2")
   Optional<File> file(long release, String path);
+
+  /**
+   * A page that is live.
+   *
+   * @param since when its release was made
+   */
+  record Live(String slug, Instant since) {}
+
+  @Query(
+      "select new giostra.server.release.ReleaseRows$Live(p.slug, r.createdAt)"
+          + " from PageEntity p join ReleaseEntity r on r.id = p.liveRelease"
+          + " join SiteEntity s on s.id = p.siteId"
+          + " where p.siteId = ?1 and p.putAwayAt is null and s.putAwayAt is null order by p.slug")
+  List<Live> live(String siteId);
 
   @Modifying
   @Query(

@@ -261,6 +261,20 @@ public class ReleaseService {
     return new Served(path, file.hash(), file.type(), blobs.open(file.hash()), file.policy());
   }
 
+  /**
+   * The live pages of a site as a sitemap.
+   *
+   * @param folder the address that theirs begin with
+   */
+  @Transactional(readOnly = true)
+  public byte[] sitemap(String siteId, String folder) {
+    List<ReleaseRows.Live> live = releases.live(siteId);
+    if (live.isEmpty()) {
+      throw new Gone("sitemap", siteId);
+    }
+    return Sitemap.of(folder, live);
+  }
+
   /** Where a page is that had an address before; none for an address that none had. */
   @Transactional(readOnly = true)
   public Optional<String> movedTo(String siteId, String slug) {

@@ -8,11 +8,14 @@ import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -57,6 +60,34 @@ class LiveApiTest {
     bundle.forEach((path, bytes) ->
         assertThat(api.get(Api.LIVE_DEMO + path).bytes()).as(path).isEqualTo(bytes));
     assertThat(bundle.keySet()).anyMatch(path -> path.endsWith(".js"));
+  }
+
+  /** Source: the Sitemaps protocol 0.9 (from memory): urlset, url, loc, lastmod as W3C datetime. */
+  @Test
+  void theLivePagesOfASiteStandInItsSitemap(Api api) throws Exception {
+    String site = api.newSite("Lamps & paths");
+    String map = "/live/" + site + "/sitemap.xml";
+    String shown = api.newPage(site, RandomDocuments.document(6));
+    api.newPage(site, RandomDocuments.document(7));
+    assertThat(api.get(map).status()).as("nothing is live").isEqualTo(404);
+    String live = api.publish(shown);
+    Api.Answer answer = api.get(map);
+    assertThat(answer.header("content-type")).startsWith("application/xml");
+    var builders = DocumentBuilderFactory.newDefaultNSInstance();
+    builders.setFeature("http://apache.org/xml/features/disallow-doctype-decl", true);
+    var root =
+        builders
+            .newDocumentBuilder()
+            .parse(new ByteArrayInputStream(answer.bytes()))
+            .getDocumentElement();
+    assertThat(root.getNamespaceURI()).isEqualTo("http://www.sitemaps.org/schemas/sitemap/0.9");
+    assertThat(root.getElementsByTagNameNS("*", "loc").getLength()).isEqualTo(1);
+    assertThat(root.getElementsByTagNameNS("*", "loc").item(0).getTextContent()).isEqualTo(live);
+    assertThat(api.get(live).status()).isEqualTo(200);
+    String since = root.getElementsByTagNameNS("*", "lastmod").item(0).getTextContent();
+    assertThat(Duration.between(Instant.parse(since), Instant.now())).isLessThan(Duration.ofHours(1));
+    assertThat(api.post("/api/pages/" + shown + "/away", null).status()).isBetween(200, 204);
+    assertThat(api.get(map).status()).as("what is put away is not told of").isEqualTo(404);
   }
 
   @Test
