@@ -265,7 +265,7 @@ class SlowlyJourney {
             desktop("openings", "movesItself", true),
             desktop("openings", "restsBy", "time"),
             desktop("openings", "rest", "1s"),
-            once("opening-autumn", "ownRest", null));
+            once("opening-autumn", "ownRest", "1s"));
     page.setViewportSize(1280, 800);
     page.navigate(api.publish(id));
     page.waitForFunction(

@@ -35,7 +35,9 @@ final class Sitemap {
       for (ReleaseRows.Live page : pages.stream().limit(MOST).toList()) {
         xml.writeStartElement("url");
         element(
-            xml, "loc", folder + UriUtils.encodePathSegment(page.slug(), StandardCharsets.UTF_8) + "/");
+            xml,
+            "loc",
+            folder + UriUtils.encodePathSegment(page.slug(), StandardCharsets.UTF_8) + "/");
         element(xml, "lastmod", page.since().truncatedTo(ChronoUnit.SECONDS).toString());
         xml.writeEndElement();
       }

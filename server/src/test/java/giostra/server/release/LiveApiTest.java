@@ -85,7 +85,8 @@ class LiveApiTest {
     assertThat(root.getElementsByTagNameNS("*", "loc").item(0).getTextContent()).isEqualTo(live);
     assertThat(api.get(live).status()).isEqualTo(200);
     String since = root.getElementsByTagNameNS("*", "lastmod").item(0).getTextContent();
-    assertThat(Duration.between(Instant.parse(since), Instant.now())).isLessThan(Duration.ofHours(1));
+    assertThat(Duration.between(Instant.parse(since), Instant.now()))
+        .isLessThan(Duration.ofHours(1));
     assertThat(api.post("/api/pages/" + shown + "/away", null).status()).isBetween(200, 204);
     assertThat(api.get(map).status()).as("what is put away is not told of").isEqualTo(404);
   }
