@@ -4,14 +4,34 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.WaitForSelectorState;
+import giostra.core.band.Band;
+import giostra.core.band.Bands;
+import giostra.core.dress.ShippedLooks;
+import giostra.core.format.DocumentJson;
+import giostra.core.look.Values;
+import giostra.core.page.Block;
+import giostra.core.page.BlockSettings;
+import giostra.core.page.Document;
+import giostra.core.page.Look;
+import giostra.core.page.LookSettings;
+import giostra.core.page.Node;
+import giostra.core.page.PageSettings;
+import giostra.core.page.PieceSettings;
+import giostra.core.page.Section;
+import giostra.core.page.SectionSettings;
+import giostra.core.page.Site;
+import giostra.core.page.Starters;
 import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
+import giostra.core.value.PickKind;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import nu.validator.client.EmbeddedValidator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -217,6 +237,87 @@ class AccessJourney {
         .anyMatch(each -> each.startsWith("color-contrast"))
         .anyMatch(each -> each.startsWith("image-alt"));
     assertThat(Axe.found(page, "main > p")).isEmpty();
+  }
+
+  /** A node and all that it holds with other ids. */
+  private static Node again(Node node, String ending) {
+    return node.type()
+        .make(
+            node.id() + ending,
+            node.values(),
+            node.children().stream().map(each -> again(each, ending)).toList());
+  }
+
+  /** Each look that ships, in each tone, on what one starts with of its kind. */
+  @InTurn(InTurn.EACH_CASE)
+  @ParameterizedTest
+  @ValueSource(strings = {"Gazette", "Pebble", "Trellis", "Lantern", "Inkwell"})
+  void looksThatShipPassAxe(String manner, Api api, Chromium.Open chromium) {
+    String site = api.newSite("Looks " + manner);
+    Set<String> bands = Bands.INITIAL.all().stream().map(Band::id).collect(Collectors.toSet());
+    List<Look> looks =
+        ShippedLooks.all().stream()
+            .filter(each -> each.name().equals(manner))
+            .map(each -> each.look("desktop"))
+            .toList();
+    assertThat(looks).hasSize(7);
+    var pieces = new ArrayList<Node>();
+    for (Look look : looks) {
+      Starters.Starter starter =
+          Starters.ALL.stream()
+              .filter(each -> each.node().type() == look.of())
+              .findFirst()
+              .orElseThrow();
+      Node piece =
+          DocumentJson.readNode(
+              api.post("/api/sites/" + site + "/starters/" + starter.id(), null)
+                  .json()
+                  .path("node"),
+              bands);
+      pieces.add(piece.with(piece.values().with(LookSettings.WORN, Values.ALL, look.id())));
+    }
+    var sections = new ArrayList<Section>();
+    for (SectionSettings.Tone tone :
+        List.of(SectionSettings.Tone.PAPER, SectionSettings.Tone.LEAF, SectionSettings.Tone.DUSK)) {
+      String of = PickKind.word(tone);
+      var blocks = new ArrayList<Block>();
+      if (sections.isEmpty()) {
+        Values title =
+            Values.NONE
+                .with(BlockSettings.HEADING_TEXT, Values.ALL, manner)
+                .with(BlockSettings.LEVEL, Values.ALL, 1);
+        blocks.add(new Block.Heading("title", title));
+      }
+      for (Node each : pieces) {
+        String name = each.type().word() + " in " + of;
+        Node other = again(each, "-" + each.type().word() + "-" + of);
+        blocks.add((Block) other.with(other.values().with(PieceSettings.NAME, Values.ALL, name)));
+      }
+      sections.add(
+          new Section(
+              "in-" + of, Values.NONE.with(SectionSettings.TONE, Values.ALL, tone), blocks));
+    }
+    var document =
+        new Document(
+            new Site(Bands.INITIAL, Values.NONE).holding(looks),
+            new giostra.core.page.Page(
+                "page", Values.NONE.with(PageSettings.TITLE, Values.ALL, manner), sections));
+    String address = api.publish(api.newPage(site, document));
+    for (int width : List.of(1280, 390)) {
+      Page page = chromium.page(width, 900);
+      page.navigate(address);
+      page.waitForFunction(
+          "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
+      page.waitForTimeout(600);
+      assertThat(page.locator("[data-piece]").count()).isEqualTo(21);
+      // Apart, since folded tabs are landmarks by their headings, and these are there three times.
+      for (Section section : sections) {
+        assertThat(Axe.within(page, "#g-" + section.id()))
+            .as("%s at %s, %s", manner, width, section.id())
+            .isEmpty();
+      }
+      page.context().close();
+    }
   }
 
   /** All kinds, nested, in both writing directions and in each form of the bands. */
