@@ -4,6 +4,6 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
-  build: { chunkSizeWarningLimit: 500 },
+  build: { chunkSizeWarningLimit: 900 },
   server: { proxy: { '/api': 'http://127.0.0.1:8480' } },
 });

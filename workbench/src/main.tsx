@@ -5,12 +5,10 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { BenchPage } from './bench/BenchPage';
+import { Library } from './media/Library';
 import { Shelf } from './shelf/Shelf';
 import { applyTheme } from './theme';
-import { bringAll, later } from './ui/Later';
-
-const BenchPage = later(async () => (await import('./bench/BenchPage')).BenchPage);
-const Library = later(async () => (await import('./media/Library')).Library);
 
 applyTheme();
 const queries = new QueryClient({
@@ -31,5 +29,3 @@ createRoot(document.getElementById('root') as HTMLElement).render(
     </QueryClientProvider>
   </StrictMode>,
 );
-
-bringAll();

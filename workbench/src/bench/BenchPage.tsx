@@ -2,11 +2,16 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Catalogue, type PageReply } from '../api/client';
+import { Arrange } from '../arrange/Arrange';
+import { Dress } from '../dress/Dress';
+import { Drive } from '../drive/Drive';
+import { Fill } from '../fill/Fill';
 import { Picking } from '../fill/PicturePicker';
 import { Find } from '../find/Find';
 import { Keys } from '../find/Keys';
 import { PageMap } from '../map/PageMap';
-import { later } from '../ui/Later';
+import { Prove } from '../prove/Prove';
+import { Ship } from '../ship/Ship';
 import { type Bench, BenchContext, isPiece, STEPS, type Step } from './context';
 import { find, text, walk } from './document';
 import { History } from './History';
@@ -19,13 +24,6 @@ import { useFrames } from './useFrames';
 import { useKept } from './useKept';
 import { useKeys } from './useKeys';
 import { useSize } from './useSize';
-
-const Fill = later(async () => (await import('../fill/Fill')).Fill);
-const Arrange = later(async () => (await import('../arrange/Arrange')).Arrange);
-const Dress = later(async () => (await import('../dress/Dress')).Dress);
-const Drive = later(async () => (await import('../drive/Drive')).Drive);
-const Prove = later(async () => (await import('../prove/Prove')).Prove);
-const Ship = later(async () => (await import('../ship/Ship')).Ship);
 
 /** A page on the bench. */
 export function BenchPage() {

@@ -8,7 +8,7 @@ import { sent, sortOf, typed } from '../grid/values';
 import { FocusField } from './FocusField';
 import { IconField } from './IconPicker';
 import { PictureField } from './PicturePicker';
-import { RichField } from './RichLater';
+import { RichField } from './RichField';
 import { Selectors } from './Selectors';
 
 interface Props {

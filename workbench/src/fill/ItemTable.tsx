@@ -45,7 +45,7 @@ import { Dialog, useClose } from '../ui/Dialog';
 import { Tool } from '../ui/Tool';
 import { IconPicker, IconThumb } from './IconPicker';
 import { Thumb, usePicker } from './PicturePicker';
-import { RichField } from './RichLater';
+import { RichField } from './RichField';
 
 const shares: Readonly<Record<string, string>> = {
   picture: '92px',
