@@ -27,11 +27,11 @@ class LiveController {
   /** All live pages of a site, for search engines. */
   @GetMapping(path = "/live/{site}/sitemap.xml", produces = "application/xml")
   ResponseEntity<byte[]> sitemap(@PathVariable String site, HttpServletRequest request) {
-    String origin = ServletUriComponentsBuilder.fromContextPath(request).build().toUriString();
+    String here = ServletUriComponentsBuilder.fromContextPath(request).build().toUriString();
     return ResponseEntity.ok()
         .header(HttpHeaders.CACHE_CONTROL, "no-cache")
         .header("X-Content-Type-Options", "nosniff")
-        .body(releases.sitemap(site, origin + location("/live/" + site + "/")));
+        .body(releases.sitemap(site, here + location("/live/" + site + "/")));
   }
 
   @GetMapping("/live/{site}/{page}")
