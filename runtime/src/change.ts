@@ -79,24 +79,29 @@ function still(element: HTMLElement, keyframes: Frames, timing: KeyframeEffectOp
   return animation;
 }
 
-/** The words of what came in, one after another. @param ms of the change by which they come */
+/**
+ * What stands on what came in: its words, one after another, and what is pinned to it, each as it
+ * says itself. @param ms of the change by which they come
+ */
 export function words(
   items: readonly HTMLElement[],
   [manner, beat, takes, after]: Words,
   ms: number,
 ) {
-  const all = items.flatMap((item) => {
+  return items.flatMap((item) => {
     const way = getComputedStyle(item).direction === 'rtl' ? -1 : 1;
-    return [...item.querySelectorAll<HTMLElement>('.g-copybox > *')].map((each, index) =>
-      still(each, entering(manner, way), {
-        duration: takes,
-        delay: after * ms + index * beat,
-        easing: CURVE,
-        fill: 'backwards',
+    const comes = (each: HTMLElement, how: string, delay: number, duration: number) =>
+      still(each, entering(how, way), { duration, delay, easing: CURVE, fill: 'backwards' });
+    const find = (what: string) => [...item.querySelectorAll<HTMLElement>(what)];
+    const said = manner === 'none' ? [] : find('.g-copybox > *');
+    return [
+      ...said.map((each, index) => comes(each, manner, after * ms + index * beat, takes)),
+      ...find('.g-pin[data-comes]').map((each) => {
+        const [how = '', late, long] = (each.dataset.comes ?? '').split(' ');
+        return comes(each, how, Number(late), Number(long));
       }),
-    );
+    ];
   });
-  return all;
 }
 
 /**

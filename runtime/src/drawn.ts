@@ -7,6 +7,8 @@ export interface Drawn {
   readonly elements: string;
   readonly current: string;
   readonly states: readonly string[];
+  /** The item or the pin that it is a part of, as a selector; empty for the first that has it. */
+  readonly of: string;
   /** Of the screen that it is to look as on. */
   readonly width: number;
   readonly height: number;
@@ -66,8 +68,10 @@ const seen = (element: Element) => {
 };
 
 /** Which of the elements that have the part is looked at in a state. */
-function chosen(within: Element, { elements, current }: Drawn, state: string) {
-  const all = [...within.querySelectorAll(elements)].filter(seen);
+function chosen(within: Element, { elements, current, of }: Drawn, state: string) {
+  const every = [...within.querySelectorAll(elements)].filter(seen);
+  const its = of === '' ? [] : every.filter((each) => each.closest(of));
+  const all = its.length > 0 ? its : every;
   if (current === '') return all[0];
   const now = new Set([...within.querySelectorAll(current)]);
   return state === 'current'
@@ -121,6 +125,8 @@ export function draw(message: Drawn): readonly boolean[] {
       cell.remove();
       return false;
     }
+    // What a track has out of view is looked at as well.
+    target.closest<HTMLElement>('.g-view')?.style.setProperty('overflow', 'visible');
     hold(target, state);
     const box = target.getBoundingClientRect();
     const cellBox = cell.getBoundingClientRect();

@@ -93,7 +93,7 @@ export type Way = readonly [
 
 /** How words come in. * */
 export type Words = readonly [
-  /** How. */
+  /** How; none where only what is pinned comes in, each as it says itself. */
   manner: 'none' | 'rise' | 'fade' | 'from-start' | 'from-end' | 'grow' | 'unveil',
   /** Ms between two. */
   beat: number,

@@ -197,7 +197,7 @@ function where(id: string) {
 /** Whatever stands for a node on the page. */
 const element = (id: string) =>
   document.querySelector<HTMLElement>(
-    ['block', 'section', 'item', 'piece'].map((name) => `[data-${name}="${id}"]`).join(),
+    ['block', 'section', 'item', 'piece', 'pin'].map((name) => `[data-${name}="${id}"]`).join(),
   );
 
 /** Parts by the selector of what has them, so that a press tells which it hit. */
@@ -229,7 +229,7 @@ function partsAt(target: Element): readonly string[] {
 const chosen = new CSSStyleSheet();
 document.adoptedStyleSheets.push(chosen);
 function mark(id: string) {
-  const node = ['block', 'section', 'item'].map((name) => `[data-${name}="${id}"]`).join();
+  const node = ['block', 'section', 'item', 'pin'].map((name) => `[data-${name}="${id}"]`).join();
   chosen.replaceSync(
     `:is(${node}) { outline: 2px solid #b07d2b; outline-offset: -2px; border-radius: 0 }`,
   );
@@ -296,10 +296,10 @@ addEventListener('click', (event) => {
   if (link && bench !== window) event.preventDefault();
   // The nodes that were hit, the innermost first; a tab's heading stands for its tab.
   const ids: string[] = [];
-  const nodes = '[data-of],[data-item],[data-block],[data-section]';
+  const nodes = '[data-pin],[data-of],[data-item],[data-block],[data-section]';
   for (let hit = target.closest<HTMLElement>(nodes); hit; ) {
-    const { of, item, block, section } = hit.dataset;
-    ids.push(of ?? item ?? block ?? section ?? '');
+    const { pin, of, item, block, section } = hit.dataset;
+    ids.push(pin ?? of ?? item ?? block ?? section ?? '');
     hit = hit.parentElement?.closest<HTMLElement>(nodes) ?? null;
   }
   say({ type: event.detail > 1 ? 'opened' : 'clicked', ids, parts: partsAt(target) });

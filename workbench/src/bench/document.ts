@@ -68,6 +68,7 @@ const typeNames: Readonly<Record<string, string>> = {
   column: 'Column',
   picture: 'Picture',
   item: 'Item',
+  pin: 'Pin',
   'own-html': 'Own HTML',
   'flip-boxes': 'Flip boxes',
   slider: 'Slider',
@@ -83,7 +84,9 @@ export const wordOf = (type: string) => typeNames[type] ?? type;
 
 /** What people call a node. */
 export function nameOf(node: NodeBody): string {
-  const words = ['name', 'heading', 'title', 'text', 'label'].map((key) => text(node, key));
+  const words = ['name', 'heading', 'title', 'text', 'label', 'words'].map((key) =>
+    text(node, key),
+  );
   const named = words.find((word) => word.trim() !== '');
   if (named) return plain(named);
   return wordOf(node.type);

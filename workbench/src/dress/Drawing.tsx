@@ -7,6 +7,8 @@ import { DRAWN } from './at';
 interface Props {
   /** The block that has the part; none for the page. */
   readonly block: string;
+  /** The item or the pin that is looked at, as a selector; empty for any. */
+  readonly of: string;
   readonly version: string;
   readonly bead: PartReply;
   /** Of the screen that it is drawn for, px. */
@@ -20,7 +22,7 @@ interface Props {
  * The part in each of its states as compiled: one frame over all columns, in which copies of the
  * page stand still. The next one is drawn behind the one that shows, so that nothing flickers.
  */
-export function Drawing({ block, version, bead, width, left, each }: Props) {
+export function Drawing({ block, of, version, bead, width, left, each }: Props) {
   const { page, catalogue } = useBench();
   const [high] = useKept('screen', catalogue.screenHeight);
   const wanted = `${catalogue.stage}/api/pages/${page.id}/preview/?${new URLSearchParams({
@@ -35,6 +37,7 @@ export function Drawing({ block, version, bead, width, left, each }: Props) {
     elements: bead.elements,
     current: bead.current,
     states: bead.states,
+    of,
     width,
     height: high,
     high: DRAWN,

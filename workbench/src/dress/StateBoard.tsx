@@ -154,7 +154,22 @@ export function StateBoard({
   const state = bead.states[byState ? at.column : stateAsked] ?? 'rest';
   const contrast = contrastOf(state);
   const isBlock = !['page', 'section', 'site', 'item'].includes(subject.type);
-  const parent = pathTo(page.document.page, subject.id).at(-2);
+  const way = pathTo(page.document.page, subject.id);
+  // A pin lies on an item of a piece, an item in a piece: that is drawn whole.
+  const block =
+    subject.type === 'pin'
+      ? (way.at(-3) ?? '')
+      : isBlock
+        ? subject.id
+        : subject.type === 'item'
+          ? (way.at(-2) ?? '')
+          : '';
+  const of =
+    subject.type === 'pin'
+      ? `[data-pin="${subject.id}"]`
+      : subject.type === 'item'
+        ? `[data-item="${subject.id}"],[data-of="${subject.id}"]`
+        : '';
   return (
     <>
       <div ref={scroll} className="sheet-scroll board">
@@ -171,7 +186,8 @@ export function StateBoard({
                 <Drawing
                   key={`${subject.id} ${settled}`}
                   width={settled}
-                  block={isBlock ? subject.id : subject.type === 'item' ? (parent ?? '') : ''}
+                  block={block}
+                  of={of}
                   version={versionOf(page)}
                   bead={bead}
                   left={NAMES}

@@ -10,6 +10,7 @@ import { Convert } from './Convert';
 import { Form } from './Form';
 import { asked, fieldsOf, ItemTable } from './ItemTable';
 import { Linked } from './Linked';
+import { Pins } from './Pins';
 
 type Part = 'items' | 'item' | 'piece';
 
@@ -94,7 +95,13 @@ function ItemForm({ item, piece }: { readonly item: NodeBody; readonly piece: No
     <Form
       node={item}
       settings={[...fields, ...always]}
-      top={piece.type === 'video' ? <ClipHelp key={item.id} item={item} /> : undefined}
+      top={
+        piece.type === 'video' ? (
+          <ClipHelp key={item.id} item={item} />
+        ) : catalogue.pins.includes(piece.type) ? (
+          <Pins key={item.id} item={item} />
+        ) : undefined
+      }
     />
   );
 }

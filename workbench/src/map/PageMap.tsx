@@ -13,6 +13,7 @@ import {
 import type { NodeBody } from '../api/client';
 import { columnsOf, isPiece, useBench } from '../bench/context';
 import { find, fresh, nameOf, pathTo, siteNode } from '../bench/document';
+import { usePinning } from '../fill/Pins';
 import { Tool } from '../ui/Tool';
 import { Chooser } from './Chooser';
 import { copied, pasted, placeFor } from './clipboard';
@@ -166,7 +167,7 @@ function Blocks({ parent, depth, onAdd }: BlocksProps) {
   ));
 }
 
-/** The items of a piece that is worked on, and what the panels of these hold. */
+/** The items of a piece that is worked on, what the panels of these hold, what is pinned to them. */
 function Items({
   piece,
   depth,
@@ -174,6 +175,8 @@ function Items({
 }: { readonly piece: NodeBody } & Omit<BlocksProps, 'parent'>) {
   const { catalogue } = useBench();
   const panels = catalogue.panels.includes(piece.type);
+  const pins = catalogue.pins.includes(piece.type);
+  const pinned = usePinning();
   const items = piece.children ?? [];
   return (
     <>
@@ -187,7 +190,22 @@ function Items({
                 onAdd={onAdd}
               />
             )}
+            {pins && (
+              <button
+                type="button"
+                className="map-add"
+                aria-label={`Pin something on ${nameOf(item)}`}
+                title={`Pin something on ${nameOf(item)}`}
+                onClick={() => pinned(item)}
+              >
+                <Plus size={14} aria-hidden />
+              </button>
+            )}
           </Row>
+          {pins &&
+            (item.children ?? [])
+              .filter((each) => each.type === 'pin')
+              .map((pin) => <Row key={pin.id} node={pin} depth={depth + 1} />)}
           {panels && <Blocks parent={item} depth={depth + 1} onAdd={onAdd} />}
         </div>
       ))}

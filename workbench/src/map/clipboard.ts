@@ -23,8 +23,14 @@ export function placeFor(
   chosen: Found,
   document: DocumentBody,
 ): Gap | undefined {
-  const holds = (parent: NodeBody) =>
-    catalogue.types.find((each) => each.type === parent.type)?.holds.includes(type) ?? false;
+  const holds = (parent: NodeBody) => {
+    const may =
+      catalogue.types.find((each) => each.type === parent.type)?.holds.includes(type) ?? false;
+    if (parent.type !== 'item') return may;
+    // What an item may hold is shown by its kind alone.
+    const kind = find(document, parent.id)?.parent?.type ?? '';
+    return may && (type === 'pin' ? catalogue.pins : catalogue.panels).includes(kind);
+  };
   if (holds(chosen.node)) return { parent: chosen.node, index: chosen.node.children?.length ?? 0 };
   for (let at: Found | undefined = chosen; at?.parent; at = find(document, at.parent.id)) {
     if (holds(at.parent)) return { parent: at.parent, index: at.index + 1 };

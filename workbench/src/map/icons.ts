@@ -4,6 +4,7 @@ import {
   Heading,
   Image,
   type LucideIcon,
+  Pin,
   RectangleHorizontal,
   RectangleVertical,
   SquareStack,
@@ -30,4 +31,5 @@ export const icons: Readonly<Record<string, LucideIcon | ReturnType<typeof kindS
   columns: Columns2,
   column: RectangleVertical,
   item: TextQuote,
+  pin: Pin,
 };

@@ -63,6 +63,11 @@ record Difference(
         parts.length > 3 ? pairs(parts[3]) : Map.of());
   }
 
+  /** The node that it is set on, where pieces have this id. */
+  String node(String piece) {
+    return ofItem ? piece + "-1" : kind.equals("pin") ? piece + "-pin" : piece;
+  }
+
   private static Map<String, String> pairs(String list) {
     var pairs = new LinkedHashMap<String, String>();
     for (String pair : list.split(",\\s*")) {

@@ -159,7 +159,7 @@ class DifferenceJourney {
 
   private static Edit edit(Api api, Pair pair, Document document) {
     Difference each = pair.difference();
-    String node = each.ofItem() ? pair.changed() + "-1" : pair.changed();
+    String node = each.node(pair.changed());
     Setting<?> setting = each.type().setting(each.setting());
     // A file is picked by its name, and said by its id.
     Object raw =
@@ -283,17 +283,18 @@ class DifferenceJourney {
     ids.forEach(entry ->
         entry
             .getValue()
-            .forEach((key, value) -> need(document, entry.getKey(), key, value, edits)));
+            .forEach(
+                (key, value) -> need(document, all.getFirst(), entry.getKey(), key, value, edits)));
     return Edits.apply(document, edits).document();
   }
 
   private static void need(
-      Document document, String id, String key, String value, List<Edit> edits) {
+      Document document, Difference of, String id, String key, String value, List<Edit> edits) {
     if (key.equals("bench")) {
       return;
     }
     boolean item = key.startsWith("item.");
-    String node = item ? id + "-1" : id;
+    String node = item ? id + "-1" : of.kind().equals("pin") ? of.node(id) : id;
     String setting = item ? key.substring(5) : key;
     boolean byBand = document.node(node).type().setting(setting).byBand();
     edits.add(new Edit.SetValue(node, setting, byBand ? "desktop" : "", Difference.raw(value)));
@@ -302,10 +303,10 @@ class DifferenceJourney {
   private static void change(Bench bench, Pair pair) {
     Difference each = pair.difference();
     Page page = bench.page();
-    String node = each.ofItem() ? pair.changed() + "-1" : pair.changed();
+    String node = each.node(pair.changed());
     Setting<?> setting = each.type().setting(each.setting());
     page.locator("[data-node='" + pair.changed() + "']").click();
-    if (each.ofItem()) {
+    if (!node.equals(pair.changed())) {
       page.locator("[data-node='" + node + "']").click();
     }
     if (setting.drives()) {

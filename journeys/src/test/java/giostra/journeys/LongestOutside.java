@@ -36,6 +36,7 @@ public final class LongestOutside implements ClassOrderer {
           "OverPictureJourney",
           "MovesJourney",
           "SlowlyJourney",
+          "PinJourney",
           "OverClipJourney",
           "ContentJourney",
           "ProveJourney",

@@ -41,6 +41,7 @@ import giostra.core.value.Ground;
 import giostra.core.value.GroundFit;
 import giostra.core.value.Height;
 import giostra.core.value.Length;
+import giostra.core.value.Place;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.awt.image.BufferedImage;
@@ -200,7 +201,7 @@ class OverPictureJourney {
                 Values.ALL,
                 "The doors are open from dusk until the last guest has gone, and the paths are lit"
                     + " as far as the pond. Bring something warm, and somebody to lean on.");
-    SliderSettings.Place[] places = SliderSettings.Place.values();
+    Place[] places = Place.values();
     var values =
         Values.NONE
             .with(PieceSettings.NAME, Values.ALL, "Slide " + n)

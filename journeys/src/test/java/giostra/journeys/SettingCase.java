@@ -2,7 +2,6 @@ package giostra.journeys;
 
 import giostra.core.page.Edit;
 import giostra.core.page.NodeType;
-import giostra.core.value.Step;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -26,11 +25,6 @@ record SettingCase(
 
   String key() {
     return type.word() + "." + setting;
-  }
-
-  /** The step that it has its field in. */
-  Step home() {
-    return type.setting(setting).home();
   }
 
   boolean byBand() {

@@ -16,7 +16,6 @@ import giostra.core.page.NodeType;
 import giostra.core.page.ProofSettings;
 import giostra.core.page.SiteSettings;
 import giostra.core.testing.Runs;
-import giostra.core.value.Step;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.io.IOException;
@@ -199,7 +198,10 @@ class SettingsJourney {
       return;
     } else {
       page.locator("[data-node='" + node + "']").click();
-      bench.step(each.home() == Step.DRIVE ? "Drive" : each.byBand() ? "Arrange" : "Fill");
+      bench.step(
+          each.type().setting(each.setting()).drives()
+              ? "Drive"
+              : each.byBand() ? "Arrange" : "Fill");
     }
     if (each.byBand()) {
       bench.cell(node, each.setting(), "desktop").waitFor();

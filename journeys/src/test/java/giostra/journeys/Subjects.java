@@ -12,6 +12,8 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.Node;
 import giostra.core.page.NodeType;
 import giostra.core.page.PageSettings;
+import giostra.core.page.Piece;
+import giostra.core.page.PinSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
@@ -33,7 +35,7 @@ final class Subjects {
                 new Section(
                     "s-" + id,
                     Values.NONE.with(SectionSettings.PADDING, "desktop", Length.px(40)),
-                    List.of(block(NodeType.named(kind), id))))
+                    List.of(kind.equals("pin") ? pinned(id) : block(NodeType.named(kind), id))))
             .toList();
     return new Document(
         new Site(Bands.INITIAL, Values.NONE),
@@ -59,6 +61,17 @@ final class Subjects {
             ? IntStream.rangeClosed(1, ITEMS).mapToObj(n -> item(type, id, n)).toList()
             : type == NodeType.COLUMNS ? List.of(column(id + "-1"), column(id + "-2")) : List.of();
     return (Block) type.make(id, values, children);
+  }
+
+  /** A slider with something pinned to its first slide. */
+  private static Block pinned(String id) {
+    var slider = (Piece) block(NodeType.SLIDER, id);
+    Block pin = new Block.Pin(id + "-pin", text(PinSettings.WORDS, "From 12"));
+    List<Item> items =
+        slider.items().stream()
+            .map(item -> item.equals(slider.items().getFirst()) ? item.holding(List.of(pin)) : item)
+            .toList();
+    return (Block) slider.holding(items);
   }
 
   private static Column column(String id) {

@@ -11,6 +11,8 @@ import giostra.core.page.DriveSettings;
 import giostra.core.page.DriveSettings.Order;
 import giostra.core.page.DriveSettings.RestsBy;
 import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
+import giostra.core.page.PinSettings;
 import giostra.core.page.Tracked;
 import giostra.core.tempo.Cycle;
 import giostra.core.tempo.Score;
@@ -244,6 +246,25 @@ public final class Pacing {
   /** How the words of a slide come in. */
   public DriveSettings.Entrance wordsCome() {
     return piece.oneByOne() ? value(DriveSettings.WORDS_COME) : DriveSettings.Entrance.NONE;
+  }
+
+  /** Whether something that is pinned to a slide comes in after it. */
+  public boolean pinsCome() {
+    return items().stream().anyMatch(item -> pinsUntil(item) > 0);
+  }
+
+  /** Ms until all that is pinned to an item has come in, from when its slide has begun to. */
+  public long pinsUntil(Item item) {
+    return !piece.type().hasPins() || !piece.oneByOne()
+        ? 0
+        : item.pins().stream()
+            .filter(pin -> pin.comes() && pin.shows())
+            .filter(pin -> Resolution.value(document, pin, ItemSettings.SHOWN, in.band()))
+            .mapToLong(pin ->
+                pin.values().get(PinSettings.COMES_AFTER).toMillis()
+                    + pin.values().get(PinSettings.COMES_TAKES).toMillis())
+            .max()
+            .orElse(0);
   }
 
   /** How the pictures under words move while their slide is there. */

@@ -9,11 +9,13 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
+import giostra.core.page.PinSettings;
 import giostra.core.value.RichText;
 import giostra.core.value.Setting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 
 /**
  * How long it takes to read what stands on an item: 238 words a minute, silently, in English, as
@@ -50,7 +52,13 @@ public final class Reading {
   /** Words that are seen of an item of a piece. */
   public static int words(Document document, Piece piece, Item item) {
     Locale locale = Locale.forLanguageTag(document.page().values().get(PageSettings.LANGUAGE));
-    return said(piece, item).stream().mapToInt(text -> words(text, locale)).sum();
+    Stream<String> pinned =
+        piece.type().hasPins()
+            ? item.pins().stream().map(pin -> pin.values().get(PinSettings.WORDS))
+            : Stream.of();
+    return Stream.concat(said(piece, item).stream(), pinned)
+        .mapToInt(text -> words(text, locale))
+        .sum();
   }
 
   /** How many texts stand on an item of a piece: buttons stand in one row. */

@@ -152,6 +152,8 @@ public final class BlockFlows {
       case Block.Button button -> button(button);
       // What somebody wrote is not known to be high in any width.
       case Block.OwnHtml _ -> Flow.NONE;
+      // It lies over its slide and takes no room.
+      case Block.Pin _ -> Flow.NONE;
       case Block.Columns columns -> columns(columns);
       // What is wrong within it is told where it is looked at itself.
       case Piece piece -> {

@@ -186,7 +186,7 @@ public final class Outline {
       if (headed && !Fields.shown(piece, item, ItemSettings.HEADING).isEmpty()) {
         heard = level;
       }
-      walk(item.blocks());
+      walk(item.panel());
     }
     last = after;
   }

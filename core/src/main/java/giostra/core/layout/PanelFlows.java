@@ -47,8 +47,8 @@ public final class PanelFlows {
     if (!text.isBlank()) {
       parts.add(new Spaced(between, items.copy(PageParts.ITEM_TEXT, piece, item, text)));
     }
-    if (!item.blocks().isEmpty()) {
-      parts.add(new Spaced(between, blocks.blocks(item.blocks())));
+    if (!item.panel().isEmpty()) {
+      parts.add(new Spaced(between, blocks.blocks(item.panel())));
     }
     items.buttons(piece, item).ifPresent(buttons -> parts.add(new Spaced(between, buttons)));
     return parts;

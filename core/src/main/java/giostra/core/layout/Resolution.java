@@ -70,6 +70,12 @@ public final class Resolution {
           voices.addAll(ofPiece(document, piece));
         }
       }
+      case Block.Pin pin -> {
+        voices.add(voice(document, Layer.ITEM, pin));
+        if (way.size() > 2 && way.get(way.size() - 3) instanceof Piece piece) {
+          voices.addAll(ofPiece(document, piece));
+        }
+      }
       case Page _, Section _ -> {}
       case Piece piece -> voices.addAll(ofPiece(document, piece));
       default -> voices.add(voice(document, Layer.PIECE, node));
@@ -170,7 +176,7 @@ public final class Resolution {
       case Look _ -> Layer.LOOK;
       case Page _ -> Layer.PAGE;
       case Section _ -> Layer.SECTION;
-      case Item _ -> Layer.ITEM;
+      case Item _, Block.Pin _ -> Layer.ITEM;
       case Block _, Column _ -> Layer.PIECE;
     };
   }

@@ -87,6 +87,8 @@ final class BlockOutput {
           out.open("div", "class", "g-own-html", "id", "g-" + own.id())
               .raw(own.values().get(BlockSettings.MARKUP))
               .close("div");
+      // It is its slide that writes it.
+      case Block.Pin _ -> {}
       case Block.Columns columns -> columns(columns);
       case Piece piece -> Written.of(piece).write(piece, writing);
     }

@@ -53,6 +53,7 @@ final class MotionPlan {
         || pacings.stream()
             .anyMatch(pacing ->
                 pacing.wordsCome() != Entrance.NONE
+                    || pacing.pinsCome()
                     || pacing.items().stream()
                         .anyMatch(item -> !pacing.ways(item).ways().equals(List.of(Change.MOVE))));
   }
@@ -94,7 +95,7 @@ final class MotionPlan {
 
   Optional<Plan.Words> words(TrackBand band) {
     Pacing pacing = in(band);
-    return turns.isEmpty() || pacing.wordsCome() == Entrance.NONE
+    return turns.isEmpty() || (pacing.wordsCome() == Entrance.NONE && !pacing.pinsCome())
         ? Optional.empty()
         : Optional.of(
             new Plan.Words(

@@ -103,7 +103,7 @@ public sealed interface Plan {
   /**
    * How words come in.
    *
-   * @param manner how
+   * @param manner how; none where only what is pinned comes in, each as it says itself
    * @param beat ms between two
    * @param takes ms that each takes
    * @param after which share of the change

@@ -153,8 +153,21 @@ final class StyleCss {
     String root = Weight.BLOCK.of("#g-" + block.id());
     parts(block, parts.stream(), Layer.PIECE, root);
     if (block instanceof Piece piece) {
-      piece.items().forEach(item -> of(item, piece));
+      piece
+          .items()
+          .forEach(item -> {
+            of(item, piece);
+            item.pins().forEach(pin -> of(pin, piece));
+          });
     }
+  }
+
+  private void of(Block.Pin pin, Piece piece) {
+    String its = "#g-" + pin.id();
+    var into =
+        new Into(Weight.BLOCK.of("#g-" + piece.id()), "", ":is(" + its + "," + its + " *)", false);
+    Scope scope = Resolution.scope(document, pin);
+    pin.type().parts().forEach(part -> part(part, scope, said(pin), into));
   }
 
   private void of(Item item, Piece piece) {

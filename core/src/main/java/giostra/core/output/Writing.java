@@ -205,7 +205,7 @@ public final class Writing {
 
   /** Writes what a panel holds. */
   public void panel(Item item) {
-    item.blocks().forEach(blocks);
+    item.panel().forEach(blocks);
   }
 
   /** Opens the element of a piece. */

@@ -10,6 +10,7 @@ public sealed interface Block extends Node
         Block.Picture,
         Block.Button,
         Block.OwnHtml,
+        Block.Pin,
         Block.Columns,
         Piece {
 
@@ -125,6 +126,41 @@ public sealed interface Block extends Node
     @Override
     public OwnHtml holding(List<? extends Node> children) {
       return NodeType.leaf(this, children);
+    }
+  }
+
+  /** A badge, a price or a cut-out that stands on a slide, over what it shows. */
+  record Pin(String id, Values values) implements Block {
+    @Override
+    public List<Node> children() {
+      return List.of();
+    }
+
+    @Override
+    public NodeType type() {
+      return NodeType.PIN;
+    }
+
+    @Override
+    public Pin with(Values values) {
+      return new Pin(id, values);
+    }
+
+    @Override
+    public Pin holding(List<? extends Node> children) {
+      return NodeType.leaf(this, children);
+    }
+
+    /** Whether it shows anything at all. */
+    public boolean shows() {
+      return !values.get(PinSettings.WORDS).isBlank()
+          || !values.get(ItemSettings.ICON).isEmpty()
+          || !values.get(BlockSettings.SOURCE).isEmpty();
+    }
+
+    /** Whether it comes in after its slide. */
+    public boolean comes() {
+      return values.get(PinSettings.COMES) != DriveSettings.Entrance.NONE;
     }
   }
 

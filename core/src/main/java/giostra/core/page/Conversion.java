@@ -81,7 +81,11 @@ public record Conversion(List<Edit> edits, List<String> unfit) {
             piece.items().stream()
                 .anyMatch(item -> item.values().set().containsKey(field.setting().id())))
         .forEach(field -> unfit.add(field.label() + " (kept, not shown)"));
-    boolean panels = piece.items().stream().anyMatch(item -> !item.blocks().isEmpty());
+    boolean pins = piece.items().stream().anyMatch(item -> !item.pins().isEmpty());
+    if (pins && !converted.type().hasPins()) {
+      unfit.add("Pins on items (kept, not shown)");
+    }
+    boolean panels = piece.items().stream().anyMatch(item -> !item.panel().isEmpty());
     if (panels && !converted.type().hasPanels()) {
       unfit.add("Blocks in panels (kept, not shown)");
     }

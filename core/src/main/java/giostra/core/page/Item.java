@@ -8,7 +8,8 @@ import java.util.List;
 /**
  * One slide, card, tab, question, box, figure or clip of a piece; its fields are its values.
  *
- * @param blocks what its panel holds, where it has one; kept where its piece has none
+ * @param blocks what its panel holds, where it has one, and what is pinned to it; kept where its
+ *     piece has neither
  */
 public record Item(String id, Values values, List<Block> blocks) implements Node {
   public Item {
@@ -18,6 +19,16 @@ public record Item(String id, Values values, List<Block> blocks) implements Node
   /** An item without blocks. */
   public Item(String id, Values values) {
     this(id, values, List.of());
+  }
+
+  /** What lies in its panel, one under the other. */
+  public List<Block> panel() {
+    return blocks.stream().filter(block -> !(block instanceof Block.Pin)).toList();
+  }
+
+  /** What stands on it, the last on top. */
+  public List<Block.Pin> pins() {
+    return blocks.stream().filter(Block.Pin.class::isInstance).map(Block.Pin.class::cast).toList();
   }
 
   @Override

@@ -2,6 +2,7 @@ package giostra.core.page;
 
 import giostra.core.anatomy.Anatomy;
 import giostra.core.anatomy.PageParts;
+import giostra.core.anatomy.PinParts;
 import giostra.core.look.Part;
 import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
@@ -28,6 +29,7 @@ public enum NodeType {
   BUTTON(
       "button", BlockSettings.BUTTON, List.of(PageParts.BUTTON, PageParts.BUTTON_ICON), Set.of()),
   OWN_HTML("own-html", BlockSettings.OWN_HTML, List.of(PageParts.FIELD), Set.of()),
+  PIN("pin", PinSettings.ALL, PinParts.ALL, Set.of()),
   COLUMNS("columns", BlockSettings.COLUMNS, List.of(), Set.of("column")),
   COLUMN("column", List.of(), List.of(), Names.BLOCKS),
   SLIDER("slider"),
@@ -37,7 +39,7 @@ public enum NodeType {
   FLIP_BOXES("flip-boxes"),
   COUNTERS("counters"),
   VIDEO("video"),
-  ITEM("item", ItemSettings.ALL, Anatomy.ITEM, Names.BLOCKS);
+  ITEM("item", ItemSettings.ALL, Anatomy.ITEM, Names.OF_ITEMS);
 
   private static final class Names {
     static final Set<String> BLOCKS =
@@ -45,6 +47,10 @@ public enum NodeType {
                 Stream.of("heading", "text", "picture", "button", "own-html", "columns"),
                 Rooms.words().stream())
             .collect(Collectors.toUnmodifiableSet());
+
+    /** In panels blocks, on slides pins. */
+    static final Set<String> OF_ITEMS =
+        Stream.concat(BLOCKS.stream(), Stream.of("pin")).collect(Collectors.toUnmodifiableSet());
   }
 
   private static final Pattern ID = Pattern.compile("[a-z][a-z0-9-]{0,60}");
@@ -156,6 +162,7 @@ public enum NodeType {
           case PICTURE -> new Block.Picture(id, values);
           case BUTTON -> new Block.Button(id, values);
           case OWN_HTML -> new Block.OwnHtml(id, values);
+          case PIN -> new Block.Pin(id, values);
           case COLUMNS -> new Block.Columns(id, values, List.of());
           case COLUMN -> new Column(id, values, List.of());
           case SLIDER, CAROUSEL, TABS, ACCORDION, FLIP_BOXES, COUNTERS, VIDEO ->
@@ -191,6 +198,11 @@ public enum NodeType {
   /** Whether it is a kind of piece. */
   public boolean isPiece() {
     return holds.contains("item");
+  }
+
+  /** Whether it is a kind on whose items pins may stand. */
+  public boolean hasPins() {
+    return isPiece() && room().hasPins();
   }
 
   /** Whether it is a kind whose items have panels, which hold blocks. */

@@ -32,6 +32,11 @@ public interface Room {
     return Map.of();
   }
 
+  /** Whether pins may stand on its items. */
+  default boolean hasPins() {
+    return false;
+  }
+
   /** Whether its items have panels, which hold blocks. */
   default boolean hasPanels() {
     return false;

@@ -21,7 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** Panels of a fixed height that hold more: they scroll within. */
+/** Panels of a fixed height that hold more, which scroll within; and what only some kinds cut. */
 final class CutOff {
   private final Looked at;
   private final Piece piece;
@@ -35,8 +35,10 @@ final class CutOff {
 
   static List<Snag> check(Looked at) {
     return at.piece()
-        .filter(piece -> piece.type().hasPanels())
-        .map(piece -> new CutOff(at, piece).found())
+        .map(piece ->
+            piece.type().hasPanels()
+                ? new CutOff(at, piece).found()
+                : Judged.of(piece).found(Rule.CUT_OFF, piece, at))
         .orElse(List.of());
   }
 

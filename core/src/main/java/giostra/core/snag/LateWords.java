@@ -2,10 +2,14 @@ package giostra.core.snag;
 
 import giostra.core.drive.Pacing;
 import giostra.core.drive.Reading;
+import giostra.core.page.Block;
 import giostra.core.page.DriveSettings;
 import giostra.core.page.Edit;
+import giostra.core.page.Item;
+import giostra.core.page.PinSettings;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Words that have not all come in when their slide begins to go. */
 final class LateWords {
@@ -17,16 +21,28 @@ final class LateWords {
 
   private static Optional<Snag> of(Paced at) {
     Pacing pacing = at.pacing();
-    if (pacing.wordsCome() == DriveSettings.Entrance.NONE) {
-      return Optional.empty();
-    }
     long change = at.change();
-    long in =
-        Math.round(change * Pacing.WORDS_AFTER)
-            + pacing.wordsUntil(Reading.parts(at.piece(), pacing.first(at.stop())));
+    Item item = pacing.first(at.stop());
+    long words =
+        pacing.wordsCome() == DriveSettings.Entrance.NONE
+            ? 0
+            : Math.round(change * Pacing.WORDS_AFTER)
+                + pacing.wordsUntil(Reading.parts(at.piece(), item));
+    long pins = pacing.pinsUntil(item);
+    long in = Math.max(words, pins);
     long goes = change + pacing.rests(at.stop());
     if (in <= goes) {
       return Optional.empty();
+    }
+    if (pins > words) {
+      return Optional.of(
+          at.snag(
+                  Rule.LATE_WORDS,
+                  new Extent.Times(at.rest().to(), at.rest().to() + in - goes),
+                  Said.of("late-pin", "goes", Said.seconds(goes), "in", Said.seconds(in)))
+              .measured(in, goes, Measure.Unit.MS)
+              .about(PinSettings.COMES_AFTER.id(), PinSettings.COMES_TAKES.id())
+              .withFixes(List.of(sooner(item, goes))));
     }
     return Optional.of(
         at.snag(
@@ -44,5 +60,20 @@ final class LateWords {
                             DriveSettings.WORDS_BEAT.id(),
                             pacing.band().id(),
                             "0s")))));
+  }
+
+  /** Each comes in at once, and takes no longer than there is time. */
+  private static Snag.Fix sooner(Item item, long goes) {
+    return new Snag.Fix(
+        Said.of("pins-at-once"),
+        item.pins().stream()
+            .filter(Block.Pin::comes)
+            .flatMap(pin -> {
+              long takes = Math.min(goes, pin.values().get(PinSettings.COMES_TAKES).toMillis());
+              return Stream.<Edit>of(
+                  new Edit.SetValue(pin.id(), PinSettings.COMES_AFTER.id(), "", "0ms"),
+                  new Edit.SetValue(pin.id(), PinSettings.COMES_TAKES.id(), "", takes + "ms"));
+            })
+            .toList());
   }
 }

@@ -76,7 +76,7 @@ public record PartContrast(Part part, State state, Band band, double found, doub
     return all;
   }
 
-  /** What is found of a piece, and of those of its items that say something of themselves. */
+  /** What is found of a piece, its items and what is pinned to them, where these speak of it. */
   static List<Snag> snags(Document document, Piece piece, PictureSizes pictures) {
     List<PartContrast> whole = of(document, piece, pictures);
     var found = new ArrayList<Snag>();
@@ -84,15 +84,21 @@ public record PartContrast(Part part, State state, Band band, double found, doub
         .forEach(range ->
             found.add(range.snag(piece.id(), "", fixes(range, new On(document, piece, pictures)))));
     for (Item item : piece.items()) {
-      if (!item.values().styles().set().isEmpty()) {
-        List<PartContrast> own =
-            of(document, item, pictures).stream().filter(each -> !whole.contains(each)).toList();
-        Contrasted.low(own)
-            .forEach(range ->
-                found.add(
-                    range.snag(
-                        piece.id(), item.id(), fixes(range, new On(document, item, pictures)))));
-      }
+      Stream<Node> pins =
+          piece.type().hasPins() ? item.pins().stream().map(Node.class::cast) : Stream.of();
+      Stream.concat(Stream.of(item), pins)
+          .filter(each -> !each.values().styles().set().isEmpty())
+          .forEach(each -> {
+            List<PartContrast> own =
+                of(document, each, pictures).stream().filter(one -> !whole.contains(one)).toList();
+            Contrasted.low(own)
+                .forEach(range ->
+                    found.add(
+                        range.snag(
+                            piece.id(),
+                            each.id(),
+                            fixes(range, new On(document, each, pictures)))));
+          });
     }
     return found;
   }
@@ -134,6 +140,15 @@ public record PartContrast(Part part, State state, Band band, double found, doub
           .min()
           .orElseThrow();
     }
+  }
+
+  /** Whether a ground lets nothing through anywhere. */
+  public static boolean solid(Ground ground, Tone tone) {
+    return switch (ground) {
+      case Ground.Plain(Ink ink) -> tone.colour(ink).alpha() == 255;
+      case Ground.Gradient(Ground.Course _, List<Ground.Stop> stops) ->
+          stops.stream().allMatch(stop -> tone.colour(stop.ink()).alpha() == 255);
+    };
   }
 
   private record Pictured(String id, Colour ground) {}
@@ -178,6 +193,10 @@ public record PartContrast(Part part, State state, Band band, double found, doub
       if (!part.has(Property.INK) || OVER_PICTURES.contains(part.id().place())) {
         return Optional.empty();
       }
+      // What is pinned to a slide is read against its own ground, where that lets nothing through.
+      if (part.id().place().equals("pin")) {
+        return standsSolid(part, state, band) ? contrast(part, state, band) : Optional.empty();
+      }
       // The button that holds what moves by itself is of all tracks, whatever its name says.
       if (kind.stream()
               .filter(each -> !TrackParts.MOVING.contains(each))
@@ -185,6 +204,16 @@ public record PartContrast(Part part, State state, Band band, double found, doub
           && !part.id().place().equals("track")) {
         return Optional.empty();
       }
+      return contrast(part, state, band);
+    }
+
+    private boolean standsSolid(Part part, State state, Band band) {
+      State own = part.states().contains(state) ? state : State.REST;
+      return part.has(Property.GROUND)
+          && PartContrast.solid(Cascade.value(part, Property.GROUND, own, scope, band), tone(band));
+    }
+
+    private Optional<PartContrast> contrast(Part part, State state, Band band) {
       // What has the colour of the words around is read as they are.
       State own = part.states().contains(state) ? state : State.REST;
       if (Cascade.value(part, Property.INK, own, scope, band).equals(Ink.AROUND)) {

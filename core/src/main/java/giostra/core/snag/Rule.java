@@ -38,7 +38,7 @@ public enum Rule {
   NO_ROOM(BREAKS, NoRoom::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** Headings of tabs that take more rows or lines than can be told apart at a glance. */
   WRAPPED_HEADINGS(HURTS, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
-  /** A panel of fixed height whose content is higher: it scrolls within. */
+  /** A panel of fixed height whose content is higher: it scrolls within; a pin that is cut. */
   CUT_OFF(BREAKS, CutOff::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** A character that no font has that ships. */
   NO_GLYPH(BREAKS, NoGlyph::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
@@ -67,7 +67,7 @@ public enum Rule {
   /** Words that are hard to read on the picture under them. */
   OVER_PICTURE(
       BREAKS, Rule::onPicture, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
-  /** An arrow, or the button that holds what moves, over words. */
+  /** An arrow, the button that holds what moves, or a pin over words. */
   COVERED(BREAKS, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES, SCROLLBAR),
   /** Columns that are seen in another order than they are read in. */
   ORDER(BREAKS, Reordered::check, BANDS, SITE, AROUND),

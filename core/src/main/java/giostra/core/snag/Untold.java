@@ -53,7 +53,7 @@ final class Untold {
 
   private static Stream<Snag> blocks(Looked at, Node node) {
     return Leading.of(node)
-        .filter(Block.Picture.class::isInstance)
+        .filter(each -> each instanceof Block.Picture || each instanceof Block.Pin)
         .filter(each -> each.values().get(BlockSettings.ALT).isEmpty())
         .filter(each -> at.pictures().untold(each.values().get(BlockSettings.SOURCE)))
         .map(each -> found(at, node, each, BlockSettings.SOURCE));

@@ -205,6 +205,7 @@ public final class Bodies {
    * @param parts of all types, each once
    * @param rare settings that are asked for so rarely that forms fold them away
    * @param panels kinds whose items have panels, which hold blocks
+   * @param pins kinds on whose items pins may stand
    * @param screenHeight px that a screen is taken to be high where nobody says otherwise
    */
   @Schema(name = "CatalogueReply")
@@ -215,6 +216,7 @@ public final class Bodies {
       List<String> always,
       List<String> rare,
       List<String> panels,
+      List<String> pins,
       List<StarterReply> starters,
       String stage,
       double screenHeight,

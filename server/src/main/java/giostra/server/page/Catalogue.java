@@ -54,6 +54,7 @@ final class Catalogue {
         settings(ItemSettings.ALWAYS),
         settings(Fields.RARE),
         Arrays.stream(NodeType.values()).filter(NodeType::hasPanels).map(NodeType::word).toList(),
+        Arrays.stream(NodeType.values()).filter(NodeType::hasPins).map(NodeType::word).toList(),
         Starters.ALL.stream()
             .map(s ->
                 new Bodies.StarterReply(s.id(), s.label(), s.says(), DocumentJson.write(s.node())))

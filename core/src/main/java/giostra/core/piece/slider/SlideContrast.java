@@ -1,5 +1,6 @@
 package giostra.core.piece.slider;
 
+import giostra.core.anatomy.PinParts;
 import giostra.core.anatomy.Tone;
 import giostra.core.band.Band;
 import giostra.core.drive.Pacing;
@@ -24,6 +25,7 @@ import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Node;
+import giostra.core.page.PinSettings;
 import giostra.core.piece.slider.SlideFlow.Words;
 import giostra.core.piece.slider.SliderSettings.PictureUse;
 import giostra.core.snag.Extent;
@@ -44,6 +46,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * Words of slides on their pictures, by the pictures' own colours: the contrast of each with what
@@ -173,6 +176,9 @@ public final class SlideContrast {
     /** What the words stand on that lie over the picture; mostly nothing. */
     private final Ground boxed;
 
+    /** What is pinned to it, with words that its own ground does not bear. */
+    private final List<Pinned> pinned;
+
     private final List<Colour> inks;
     private final List<Double> asked;
 
@@ -188,6 +194,7 @@ public final class SlideContrast {
               ? Resolution.tone(document, piece, band).colour(ink).over(white)
               : white;
       this.boxed = Cascade.value(SliderParts.SLIDE_WORDS, Property.GROUND, State.REST, scope, band);
+      this.pinned = pinned(item);
       this.standing = flow.standing(piece, item, document.mirrored());
       List<Part> parts =
           standing.in(1000, 1000, new Screen(1000, 1000)).words().stream()
@@ -246,21 +253,70 @@ public final class SlideContrast {
       var within = new GroundAt(boxed, box.width(), box.height(), tone::colour);
       OverPicture.Veil veil = around::at;
       OverPicture.Veil over = veil.under((x, y) -> within.at(x - box.x(), y - box.y()));
-      List<Below> below =
-          all.stream()
-              .map(each -> {
-                GroundMotion.View view = each.view;
-                OverPicture.Veil veiled =
-                    (x, y) -> over.at(view.seenX(x, wide), view.seenY(y, high));
-                return new Below(
-                    new OverPicture(each.seen, each.size, each.fit, wide, high, under, veiled),
-                    view,
-                    each.second);
-              })
-              .toList();
+      List<Below> below = below(wide, high, over);
       List<Words> words = here.stood.words();
-      return IntStream.range(0, words.size())
-          .mapToObj(i -> worst(words.get(i), inks.get(i), asked.get(i), below))
+      return Stream.concat(
+              IntStream.range(0, words.size())
+                  .mapToObj(i -> worst(words.get(i), inks.get(i), asked.get(i), below)),
+              pinned.stream().map(pin -> pinned(pin, here.slide, around::at)))
+          .toList();
+    }
+
+    private List<Pinned> pinned(Item item) {
+      return SlidePins.shown(blocks, item).stream()
+          .filter(pin -> !pin.values().get(PinSettings.WORDS).isBlank())
+          .map(pin -> {
+            Scope scope = Resolution.scope(document, pin);
+            return new Pinned(
+                new PinFlow(blocks, pin, blocks.part(item, SliderParts.SLIDE_STAND)),
+                Cascade.value(PinParts.PIN, Property.GROUND, State.REST, scope, band),
+                Cascade.value(PinParts.PIN_WORDS, Property.GROUND, State.REST, scope, band),
+                Cascade.value(PinParts.PIN_WORDS, Property.INK, State.REST, scope, band),
+                PartContrast.asked(PinParts.PIN_WORDS, State.REST, scope, band));
+          })
+          .filter(pin -> !PartContrast.solid(pin.within, Resolution.tone(document, piece, band)))
+          .toList();
+    }
+
+    /** The words of a pin on what lies under them: its grounds, the overlay, the picture. */
+    private Found pinned(Pinned pin, SlideSizes.Size slide, OverPicture.Veil around) {
+      PinFlow.Stood stood =
+          pin.flow.in(slide.wide(), slide.high(), slide.screen(), document.mirrored());
+      Box box = stood.pin();
+      Box words = stood.words().orElseThrow();
+      // Pins stand beside the words and not over their veil: they have the tone of their section.
+      Tone its = Resolution.tone(document, piece, band);
+      var outer = new GroundAt(pin.around, box.width(), box.height(), its::colour);
+      var inner = new GroundAt(pin.within, words.width(), words.height(), its::colour);
+      OverPicture.Veil whole =
+          around
+              .under((x, y) -> outer.at(x - box.x(), y - box.y()))
+              .under((x, y) -> inner.at(x - words.x(), y - words.y()));
+      return worst(
+          new Words(PinParts.PIN_WORDS, words.x(), words.y(), words.width(), words.height()),
+          its.colour(pin.ink),
+          pin.asked,
+          below(slide.wide(), slide.high(), whole));
+    }
+
+    /**
+     * A pin with words.
+     *
+     * @param around ground of all of it
+     * @param within ground of its words
+     */
+    private record Pinned(PinFlow flow, Ground around, Ground within, Ink ink, double asked) {}
+
+    private List<Below> below(double wide, double high, OverPicture.Veil over) {
+      return all.stream()
+          .map(each -> {
+            GroundMotion.View view = each.view;
+            OverPicture.Veil veiled = (x, y) -> over.at(view.seenX(x, wide), view.seenY(y, high));
+            return new Below(
+                new OverPicture(each.seen, each.size, each.fit, wide, high, under, veiled),
+                view,
+                each.second);
+          })
           .toList();
     }
 

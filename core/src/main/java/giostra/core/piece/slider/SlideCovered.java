@@ -51,15 +51,6 @@ final class SlideCovered {
   /** Less than this is a touch, px: letters do not fill their box. */
   private static final double TOUCH = 2;
 
-  private record Box(double x, double y, double width, double height) {
-    /** How much two have in common along the shorter way, px; 0 for nothing. */
-    double over(Box other) {
-      double across = Math.min(x + width, other.x + other.width) - Math.max(x, other.x);
-      double down = Math.min(y + height, other.y + other.height) - Math.max(y, other.y);
-      return Math.max(0, Math.min(across, down));
-    }
-  }
-
   /** A part of a slide's words, where it stands in the view. */
   private record Words(Part part, Box box) {}
 

@@ -23,6 +23,7 @@ import giostra.core.piece.slider.SliderSettings.PictureUse;
 import giostra.core.value.Ends;
 import giostra.core.value.Height;
 import giostra.core.value.Length;
+import giostra.core.value.Place;
 import giostra.core.value.WordsAlign;
 import java.util.ArrayList;
 import java.util.List;
@@ -109,7 +110,7 @@ final class SlideFlow {
     double down = top + words.px(Property.PADDING_BELOW);
     double gap = words.px(Property.GAP);
     Length measure = blocks.value(piece, SliderSettings.WORDS_MEASURE);
-    SliderSettings.Place place = blocks.value(piece, SliderSettings.PLACE);
+    Place place = blocks.value(piece, SliderSettings.PLACE);
     WordsAlign align =
         switch (blocks.value(piece, PieceSettings.TEXT_ALIGN)) {
           case START -> WordsAlign.START;

@@ -23,10 +23,10 @@ import giostra.core.page.TrackSettings.Axis;
 import giostra.core.page.TrackSettings.Form;
 import giostra.core.piece.slider.SliderSettings.PictureSide;
 import giostra.core.piece.slider.SliderSettings.PictureUse;
-import giostra.core.piece.slider.SliderSettings.Place;
 import giostra.core.piece.slider.SliderSettings.WholeLink;
 import giostra.core.value.Framing;
 import giostra.core.value.Height;
+import giostra.core.value.Place;
 import giostra.core.value.ToneColour;
 import java.util.List;
 
@@ -79,6 +79,7 @@ final class SlideOutput {
     writing.copy(piece, item, level, whole == WholeLink.NONE);
     writing.buttons(piece, item);
     out.close("div").close("div");
+    new PinOutput(writing).html(item);
     if (whole != WholeLink.NONE) {
       String label = item.values().get(ItemSettings.HEADING);
       Link named =
@@ -251,33 +252,12 @@ final class SlideOutput {
 
   private void contentCss() {
     String stand = id + " .g-stand";
-    writing.put(
-        stand,
-        "place-items",
-        piece,
-        SliderSettings.PLACE,
-        place -> vertical(place) + " " + across(place));
+    writing.put(stand, "place-items", piece, SliderSettings.PLACE, Place::css);
     writing.put(
         id + " .g-copybox",
         "inline-size",
         piece,
         SliderSettings.WORDS_MEASURE,
         w -> "min(100%," + w.css() + ")");
-  }
-
-  private static String vertical(Place place) {
-    return switch (place) {
-      case TOP_START, TOP, TOP_END -> "start";
-      case START, CENTER, END -> "center";
-      case BOTTOM_START, BOTTOM, BOTTOM_END -> "end";
-    };
-  }
-
-  private static String across(Place place) {
-    return switch (place) {
-      case TOP_START, START, BOTTOM_START -> "start";
-      case TOP, CENTER, BOTTOM -> "center";
-      case TOP_END, END, BOTTOM_END -> "end";
-    };
   }
 }

@@ -17,6 +17,7 @@ import static giostra.core.anatomy.Initially.words;
 
 import giostra.core.anatomy.Initially;
 import giostra.core.anatomy.PageParts;
+import giostra.core.anatomy.PinParts;
 import giostra.core.anatomy.TrackParts;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
@@ -81,6 +82,7 @@ public final class SliderParts {
               SLIDE_BUTTONS,
               PageParts.ICON),
           PageParts.WORDED,
+          PinParts.ALL,
           TrackParts.MOVING);
 
   private SliderParts() {}

@@ -1,5 +1,8 @@
 package giostra.core.piece.slider;
 
+import giostra.core.anatomy.PageParts;
+import giostra.core.anatomy.PinParts;
+import giostra.core.anatomy.StandsOn;
 import giostra.core.anatomy.TrackParts;
 import giostra.core.band.Band;
 import giostra.core.fit.Flow;
@@ -36,8 +39,11 @@ import giostra.core.value.Height;
 import giostra.core.value.Length;
 import giostra.core.value.Setting;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** All that sliders are. */
 public final class SliderRoom implements TrackRoom<Slider>, TrackWritten<Slider>, Judged<Slider> {
@@ -58,7 +64,23 @@ public final class SliderRoom implements TrackRoom<Slider>, TrackWritten<Slider>
 
   @Override
   public Set<Part> between() {
-    return Set.copyOf(TrackParts.MOVING);
+    return PageParts.joined(TrackParts.MOVING, PinParts.ALL).stream()
+        .collect(Collectors.toUnmodifiableSet());
+  }
+
+  @Override
+  public Map<Part, Part> under() {
+    return StandsOn.on(PinParts.PIN, List.of(), PinParts.PIN_WORDS, PinParts.PIN_ICON);
+  }
+
+  @Override
+  public boolean hasPins() {
+    return true;
+  }
+
+  @Override
+  public List<String> sheets() {
+    return List.of("slider", "pins");
   }
 
   @Override
@@ -164,7 +186,10 @@ public final class SliderRoom implements TrackRoom<Slider>, TrackWritten<Slider>
     return switch (rule) {
       case CLIP -> GroundClips.of(piece, at);
       case OVER_PICTURE -> SlideContrast.of(piece, at);
-      case COVERED -> SlideCovered.of(piece, at);
+      case COVERED ->
+          Stream.concat(SlideCovered.of(piece, at).stream(), SlidePins.over(piece, at).stream())
+              .toList();
+      case CUT_OFF -> SlidePins.cut(piece, at);
       default -> List.of();
     };
   }
@@ -173,10 +198,15 @@ public final class SliderRoom implements TrackRoom<Slider>, TrackWritten<Slider>
   public void places(Where.Places to) {
     to.at("slider.slide", ".g-slide&");
     to.at("slider.overlay", ".g-slide>.g-shot::after");
-    to.at("slider.stand", ".g-stand");
+    to.at("slider.stand", ":is(.g-stand,.g-pins)");
     to.at("slider.words", ".g-copybox");
     to.at("slider.heading", ".g-slide& .g-copybox>" + Where.HEADINGS);
     to.at("slider.buttons", ".g-copybox>.g-buttons");
+    to.at("pin.box", ".g-slide& .g-pin");
+    to.at("pin.picture", ".g-pin>img");
+    to.at("pin.icon", ".g-pin>.g-icon");
+    to.at("pin.words", ".g-pin-words");
+    to.named("pin.picture", Property.SIZE, "inline-size");
     to.named("slider.heading", Property.MARGIN, "padding");
   }
 }

@@ -9,6 +9,7 @@ import giostra.core.value.Aspect;
 import giostra.core.value.Height;
 import giostra.core.value.Length;
 import giostra.core.value.PickKind;
+import giostra.core.value.Place;
 import giostra.core.value.Setting;
 import giostra.core.value.SizeKind;
 import giostra.core.value.TallKind;
@@ -34,29 +35,6 @@ public final class SliderSettings {
     ALTERNATE,
     /** Above the text. */
     ABOVE
-  }
-
-  /** Where the content of a slide stands. */
-  public enum Place {
-    TOP_START,
-    TOP,
-    TOP_END,
-    START,
-    CENTER,
-    END,
-    BOTTOM_START,
-    BOTTOM,
-    BOTTOM_END;
-
-    /** How far along the way one reads, 0 to 1. */
-    double across() {
-      return ordinal() % 3 / 2.0;
-    }
-
-    /** How far down, 0 to 1. */
-    double down() {
-      return ordinal() / 3 / 2.0;
-    }
   }
 
   /** How a whole slide is a link. */
