@@ -16,6 +16,8 @@ import giostra.core.page.PageSettings.Direction;
 import giostra.core.page.PanelSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
+import giostra.core.page.PinSettings;
+import giostra.core.value.Place;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
@@ -194,7 +196,25 @@ final class Wild {
       values = values.with(ClipSettings.CLIP, Values.ALL, "bloom");
     }
     boolean holds = kind.hasPanels() && depth < DEEPEST && random.nextInt(2) == 0;
+    if (kind == NodeType.SLIDER) {
+      return new Item(item.id(), values, pins(item.id()));
+    }
     return new Item(item.id(), values, holds ? blocks(depth + 1) : List.of());
+  }
+
+  /** Drawn by themselves, so that all else is drawn as it was before there were any. */
+  private static List<Block> pins(String item) {
+    var own = new Random(item.hashCode());
+    Place[] places = Place.values();
+    return IntStream.range(0, Math.max(0, own.nextInt(5) - 2))
+        .<Block>mapToObj(n ->
+            new Block.Pin(
+                item + "-pin-" + n,
+                Values.NONE
+                    .with(PinSettings.WORDS, Values.ALL, LONG.get(own.nextInt(LONG.size())))
+                    .with(PinSettings.PLACE, "desktop", places[own.nextInt(places.length)])
+                    .with(PinSettings.ACROSS, "desktop", Length.px(own.nextInt(300) - 150))))
+        .toList();
   }
 
   private Values byBand(Values values, Setting<?> setting, int oneIn) {

@@ -179,7 +179,7 @@ public final class PageSchema {
     ObjectNode made =
         switch (kind) {
           case WholeKind(int least, int most) -> whole(least, most);
-          case SizeKind _ -> text("^" + LENGTH + "$");
+          case SizeKind size -> text("^" + (size.least() < 0 ? "-?" : "") + LENGTH + "$");
           case AroundKind(var of, _) ->
               text(
                   "^" + LENGTH + (of == AroundKind.Of.WHOLE ? "" : "( " + LENGTH + "){0,3}") + "$");

@@ -306,6 +306,20 @@ class PinsTest {
         .noneMatch(snag -> snag.rule() == Rule.LATE_WORDS);
   }
 
+  /** 38 letters in one word do not fit on a slide of a phone, at 32 px. */
+  @Test
+  void aWordThatBreaksOnAPinIsTold() {
+    Document document =
+        with(
+            once("pin", "words", "Nachtfalterbeobachtungsabendveranstaltung"),
+            style("pin", "pin.words/rest/text-size", "32px"));
+    assertThat(
+            Snags.of(document, document.piece("slider"), NONE, 0).stream()
+                .filter(snag -> snag.rule() == Rule.BROKEN_WORD)
+                .map(Snag::message))
+        .anyMatch(said -> said.startsWith("“Nachtfalterbeobachtungsabendveranstaltung” breaks"));
+  }
+
   @Test
   void itsPictureNeedsATextAlternative() {
     var picture =

@@ -40,6 +40,22 @@ final class SlideFlow {
   }
 
   Flow slide(Slider piece, Item item) {
+    Flow bare = bare(piece, item);
+    PartBox stand = blocks.part(item, SliderParts.SLIDE_STAND);
+    List<PinFlow> pins =
+        SlidePins.shown(blocks, item).stream().map(pin -> new PinFlow(blocks, pin, stand)).toList();
+    if (pins.isEmpty()) {
+      return bare;
+    }
+    // What is pinned to it takes no room; whoever listens hears of its words all the same.
+    return (width, screen) -> {
+      double height = bare.height(width, screen);
+      pins.forEach(pin -> pin.in(width, height, screen, false));
+      return height;
+    };
+  }
+
+  private Flow bare(Slider piece, Item item) {
     List<Spaced> parts = stacked(piece, item);
     Length content = blocks.value(piece, SliderSettings.WORDS_MEASURE);
     PartBox words = blocks.part(item, SliderParts.SLIDE_WORDS);
