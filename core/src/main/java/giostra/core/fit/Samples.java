@@ -4,6 +4,7 @@ import giostra.core.value.Colour;
 import giostra.core.value.Require;
 import java.util.List;
 import java.util.function.IntBinaryOperator;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The colours of a picture, as the means of the cells of a grid: enough to tell whether words on it
@@ -11,7 +12,10 @@ import java.util.function.IntBinaryOperator;
  */
 public final class Samples {
   /** Cells along the longer way, at most. */
-  public static final int MOST = 256;
+  public static final int MOST = 480;
+
+  /** Cells both ways of the coarsest. */
+  private static final int LEAST = 8;
 
   /** Shades that its colours are told apart by. */
   private static final int SHADES = 1024;
@@ -22,10 +26,14 @@ public final class Samples {
   /** Alpha, red, green and blue, 8 bits each, row by row. */
   private final int[] cells;
 
+  /** The same with half as many cells both ways, where there are enough for that. */
+  private final @Nullable Samples half;
+
   private Samples(int across, int down, int[] cells) {
     this.across = across;
     this.down = down;
     this.cells = cells;
+    this.half = across < 2 * LEAST || down < 2 * LEAST ? null : halved(across, down, cells);
   }
 
   /**
@@ -65,6 +73,87 @@ public final class Samples {
               | (int) (sums[5 * i + 3] / alpha);
     }
     return new Samples(across, down, cells);
+  }
+
+  private static Samples halved(int across, int down, int[] cells) {
+    int wide = across / 2;
+    int high = down / 2;
+    var all = new int[wide * high];
+    for (int y = 0; y < high; y++) {
+      for (int x = 0; x < wide; x++) {
+        int at = 2 * y * across + 2 * x;
+        all[y * wide + x] =
+            mean(cells[at], cells[at + 1], cells[at + across], cells[at + across + 1]);
+      }
+    }
+    return new Samples(wide, high, all);
+  }
+
+  private static int mean(int... cells) {
+    int alpha = 0;
+    for (int cell : cells) {
+      alpha += cell >>> 24;
+    }
+    int mean = (alpha + 2) / 4 << 24;
+    for (int shift = 0; shift <= 16 && alpha > 0; shift += 8) {
+      int sum = 0;
+      for (int cell : cells) {
+        sum += (cell >>> 24) * (cell >> shift & 255);
+      }
+      mean |= (sum + alpha / 2) / alpha << shift;
+    }
+    return mean;
+  }
+
+  /**
+   * As fine as it is of use where it is drawn smaller: of several cells in one px a browser shows
+   * what lies between them.
+   *
+   * @param perPx cells in a px of the screen
+   */
+  public Samples coarse(double perPx) {
+    Samples found = this;
+    for (double left = perPx; left >= 2 && found.half != null; left /= 2) {
+      found = found.half;
+    }
+    return found;
+  }
+
+  /**
+   * The colour at a share of its width and of its height, 0 to 1, between the middles of the cells
+   * around, as 0xAARRGGBB: what a browser shows of a picture that it draws larger.
+   */
+  public int between(double x, double y) {
+    double column = Math.clamp(x * across - 0.5, 0, across - 1.0);
+    double row = Math.clamp(y * down - 0.5, 0, down - 1.0);
+    int left = (int) column;
+    int above = (int) row;
+    double right = column - left;
+    double below = row - above;
+    int next = left + 1 < across ? 1 : 0;
+    int at = above * across + left;
+    int under = above + 1 < down ? at + across : at;
+    int[] around = {cells[at], cells[at + next], cells[under], cells[under + next]};
+    double[] weights = {
+      (1 - right) * (1 - below), right * (1 - below), (1 - right) * below, right * below
+    };
+    double alpha = 0;
+    double red = 0;
+    double green = 0;
+    double blue = 0;
+    for (int i = 0; i < 4; i++) {
+      double weight = weights[i] * (around[i] >>> 24);
+      alpha += weight;
+      red += weight * (around[i] >> 16 & 255);
+      green += weight * (around[i] >> 8 & 255);
+      blue += weight * (around[i] & 255);
+    }
+    return alpha < 0.5
+        ? 0
+        : (int) Math.round(alpha) << 24
+            | (int) Math.round(red / alpha) << 16
+            | (int) Math.round(green / alpha) << 8
+            | (int) Math.round(blue / alpha);
   }
 
   /** Cells in a row. */
@@ -129,6 +218,6 @@ public final class Samples {
 
   /** What it takes in memory, in bytes, about. */
   public int bytes() {
-    return 4 * cells.length;
+    return 4 * cells.length + (half == null ? 0 : half.bytes());
   }
 }

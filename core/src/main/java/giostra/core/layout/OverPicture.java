@@ -52,11 +52,8 @@ public record OverPicture(
     }
   }
 
-  /** Cells that say enough of what lies under words. */
-  private static final int ENOUGH = 1_200;
-
-  /** Of more of one picture than this under words, as many are looked at. */
-  private static final int MOST_TILES = 40;
+  /** Points that say enough of what lies under words. */
+  private static final int ENOUGH = 2_500;
 
   /** A picture that is laid once, as CSS does; it covers its box or stands in it whole. */
   public OverPicture(
@@ -81,107 +78,68 @@ public record OverPicture(
    * @param high px
    */
   public double contrast(Colour ink, double x, double y, double wide, double high) {
-    var on =
-        new Box(
-            Math.max(0, x), Math.max(0, y), Math.min(width, x + wide), Math.min(height, y + high));
+    double left = Math.max(0, x);
+    double top = Math.max(0, y);
+    double across = Math.min(width, x + wide) - left;
+    double down = Math.min(height, y + high) - top;
     var legible = new Legible();
-    if (fit == GroundFit.PATTERN) {
-      pattern(legible, ink, on);
+    if (across <= 0 || down <= 0) {
       return legible.contrast();
     }
-    Crop.Fit laid = fit == GroundFit.CONTAIN ? Crop.Fit.CONTAIN : Crop.Fit.COVER;
-    var crop = new Crop(width, height, size.width(), size.height(), laid, seen.focus());
-    double drawn = crop.scale();
-    once(
-        legible,
-        ink,
-        on,
-        seen.samples(),
-        new Laid(crop.left(), crop.top(), size.width() * drawn, size.height() * drawn));
-    double wholly = (on.right - on.left) * (on.bottom - on.top);
-    double covered =
-        common(on.left, on.right, crop.left(), crop.left() + size.width() * drawn)
-            * common(on.top, on.bottom, crop.top(), crop.top() + size.height() * drawn);
-    // Beside a picture that stands whole there is the ground of its box.
-    if (covered < wholly - 0.5) {
-      int veil = overlay.at((on.left + on.right) / 2, (on.top + on.bottom) / 2);
-      double weight = covered < 0.5 ? wholly : legible.all() * (wholly - covered) / covered;
-      legible.add(ink, over(veil, ground()), weight);
+    // Px by px, or of many every so many: the middle of each.
+    double step = Math.max(1, Math.sqrt(across * down / ENOUGH));
+    int columns = (int) Math.max(1, Math.round(across / step));
+    int rows = (int) Math.max(1, Math.round(down / step));
+    Laid laid = laid();
+    Samples samples =
+        seen.samples()
+            .coarse(
+                Math.min(seen.samples().across() / laid.wide, seen.samples().down() / laid.high));
+    int ground = under.red() << 16 | under.green() << 8 | under.blue();
+    for (int row = 0; row < rows; row++) {
+      double atY = top + (row + 0.5) * down / rows;
+      for (int column = 0; column < columns; column++) {
+        double atX = left + (column + 0.5) * across / columns;
+        int shown = over(laid.at(samples, atX, atY), ground);
+        legible.add(ink, over(overlay.at(atX, atY), shown), 1);
+      }
     }
     return legible.contrast();
   }
 
-  /** A stretch of the box, px from its left and its top. */
-  private record Box(double left, double top, double right, double bottom) {}
-
-  /** Where a picture lies in the box and how large it is there, px. */
-  private record Laid(double left, double top, double wide, double high) {}
-
   /**
-   * All that lies under words of a picture that is laid again and again, from where its focal point
-   * has the first. Source: CSS Backgrounds 3, "background-repeat" and "background-position".
+   * Where a picture lies in the box and how large it is there, px.
+   *
+   * @param again whether it is laid again and again from there
    */
-  private void pattern(Legible legible, Colour ink, Box on) {
-    // Chromium lays tiles of whole px, from measuring; so that each begins on one.
-    double tall = Math.max(1, Math.round(size.height() * tile / size.width()));
-    double startX = (width - tile) * seen.focus().x() / 100;
-    double startY = (height - tall) * seen.focus().y() / 100;
-    int fromX = (int) Math.floor((on.left - startX) / tile);
-    int fromY = (int) Math.floor((on.top - startY) / tall);
-    int toX = (int) Math.ceil((on.right - startX) / tile);
-    int toY = (int) Math.ceil((on.bottom - startY) / tall);
-    double all = (double) (toX - fromX) * (toY - fromY);
-    Samples samples = seen.samples();
-    int step = (int) Math.max(1, Math.ceil(Math.sqrt(all / MOST_TILES)));
-    for (int row = fromY; row < toY; row += step) {
-      for (int at = fromX; at < toX; at += step) {
-        once(
-            legible,
-            ink,
-            on,
-            samples,
-            new Laid(startX + at * tile, startY + row * tall, tile, tall));
+  private record Laid(double left, double top, double wide, double high, boolean again) {
+    /** What shows of it at a point of the box, as 0xAARRGGBB; nothing beside it. */
+    int at(Samples samples, double x, double y) {
+      double across = (x - left) / wide;
+      double down = (y - top) / high;
+      if (again) {
+        return samples.between(across - Math.floor(across), down - Math.floor(down));
       }
+      return across < 0 || across > 1 || down < 0 || down > 1 ? 0 : samples.between(across, down);
     }
   }
 
-  private int ground() {
-    return under.red() << 16 | under.green() << 8 | under.blue();
-  }
-
-  private void once(Legible legible, Colour ink, Box on, Samples samples, Laid picture) {
-    double cellWide = picture.wide / samples.across();
-    double cellHigh = picture.high / samples.down();
-    int ground = ground();
-    int lastColumn = column(on.right, picture.left, cellWide, samples.across());
-    int lastRow = column(on.bottom, picture.top, cellHigh, samples.down());
-    int firstColumn = column(on.left, picture.left, cellWide, samples.across());
-    int firstRow = column(on.top, picture.top, cellHigh, samples.down());
-    // Of many cells some say enough: every other, or every third, both ways.
-    double cells = (double) (lastColumn - firstColumn + 1) * (lastRow - firstRow + 1);
-    int stride = Math.max(1, (int) Math.sqrt(cells / ENOUGH));
-    for (int row = firstRow; row <= lastRow; row += stride) {
-      double from = picture.top + row * cellHigh;
-      double tall = Math.min(on.bottom, from + cellHigh) - Math.max(on.top, from);
-      for (int at = firstColumn; at <= lastColumn; at += stride) {
-        double start = picture.left + at * cellWide;
-        double broad = Math.min(on.right, start + cellWide) - Math.max(on.left, start);
-        if (tall > 0 && broad > 0) {
-          int seenThere = over(samples.at(at, row), ground);
-          int veil = overlay.at(start + cellWide / 2, from + cellHigh / 2);
-          legible.add(ink, over(veil, seenThere), tall * broad);
-        }
-      }
+  private Laid laid() {
+    if (fit == GroundFit.PATTERN) {
+      // From where its focal point has the first. Source: CSS Backgrounds 3, "background-repeat"
+      // and "background-position". Chromium lays tiles of whole px, from measuring.
+      double tall = Math.max(1, Math.round(size.height() * tile / size.width()));
+      return new Laid(
+          (width - tile) * seen.focus().x() / 100,
+          (height - tall) * seen.focus().y() / 100,
+          tile,
+          tall,
+          true);
     }
-  }
-
-  /** How much two stretches have in common. */
-  private static double common(double from, double to, double start, double end) {
-    return Math.max(0, Math.min(to, end) - Math.max(from, start));
-  }
-
-  private static int column(double at, double start, double cell, int most) {
-    return Math.clamp((long) Math.floor((at - start) / cell), 0, most - 1);
+    Crop.Fit laid = fit == GroundFit.CONTAIN ? Crop.Fit.CONTAIN : Crop.Fit.COVER;
+    var crop = new Crop(width, height, size.width(), size.height(), laid, seen.focus());
+    return new Laid(
+        crop.left(), crop.top(), size.width() * crop.scale(), size.height() * crop.scale(), false);
   }
 
   private static int over(int above, int below) {

@@ -18,7 +18,7 @@ class Sampling {
   private static final Logger LOG = LoggerFactory.getLogger(Sampling.class);
 
   /** Px that are enough for a grid of {@link Samples#MOST} cells. */
-  private static final int ENOUGH = 640;
+  private static final int ENOUGH = 960;
 
   private static final int MOST_BYTES = 32 << 20;
 
