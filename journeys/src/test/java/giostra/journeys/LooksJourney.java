@@ -92,6 +92,7 @@ class LooksJourney {
             all.add('pace=' + style.transitionTimingFunction);
             all.add('waits=' + style.transitionDelay);
             all.add('leading=' + round(String(parseFloat(style.lineHeight) / size)));
+            all.add('words=' + (Math.round(parseFloat(style.wordSpacing) / size * 1000) / 1000));
             all.add('spacing=' + (Math.round(parseFloat(style.letterSpacing) / size * 1000) / 1000));
             for (const name of ['under', 'card', 'ink', 'soft', 'mark', 'line', 'ring'])
               all.add('--g-' + name + '=' + style.getPropertyValue('--g-' + name).trim());
@@ -269,6 +270,10 @@ class LooksJourney {
           case "spacing" -> {
             double spacing = 0.002 + n % 400 / 1000.0;
             yield new Told(spacing, "spacing=" + Require.number(spacing));
+          }
+          case "word-spacing" -> {
+            double apart = 0.003 + n % 900 / 1000.0;
+            yield new Told(apart, "words=" + Require.number(apart));
           }
           case "opacity" -> {
             double opacity = 0.1 + n % 80 / 100.0;

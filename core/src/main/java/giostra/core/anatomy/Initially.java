@@ -122,6 +122,7 @@ public final class Initially {
         .with(Property.TEXT_SIZE, new LettersKind(6, 240), size)
         .with(Property.LEADING, new DecimalKind(0.8, 3), leading)
         .with(Property.SPACING, new DecimalKind(-0.1, 0.5), display ? -0.01 : 0.0)
+        .with(Property.WORD_SPACING, new DecimalKind(-0.2, 1), 0.0)
         .with(Property.SLANT, new PickKind<>(Slant.class), Slant.UPRIGHT)
         .with(Property.CASE, new PickKind<>(LetterCase.class), LetterCase.AS_TYPED);
   }

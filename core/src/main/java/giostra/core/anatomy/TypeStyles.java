@@ -42,6 +42,7 @@ public final class TypeStyles {
           Property.TEXT_SIZE,
           Property.LEADING,
           Property.SPACING,
+          Property.WORD_SPACING,
           Property.SLANT,
           Property.CASE);
 

@@ -94,6 +94,17 @@ public record Face(String family, int weight) {
    * @param spacingPx letter spacing in px, added after each letter
    */
   public double width(CharSequence text, double sizePx, double spacingPx) {
+    return width(text, sizePx, spacingPx, 0);
+  }
+
+  /**
+   * The width of a run of text in px, on one line.
+   *
+   * @param sizePx font size in px
+   * @param spacingPx letter spacing in px, added after each letter
+   * @param wordsPx word spacing in px, added to each space between words
+   */
+  public double width(CharSequence text, double sizePx, double spacingPx, double wordsPx) {
     String whole = text.toString();
     if (whole.isEmpty()) {
       return 0;
@@ -105,7 +116,13 @@ public record Face(String family, int weight) {
                 spacingPx == 0 ? Shaper.Manner.RUNNING : Shaper.Manner.SPACED)
             * drawn(sizePx)
             / Shaper.EM
-        + (spacingPx == 0 ? 0 : whole.codePoints().filter(Face::spaced).count() * spacingPx);
+        + (spacingPx == 0 ? 0 : whole.codePoints().filter(Face::spaced).count() * spacingPx)
+        + (wordsPx == 0 ? 0 : whole.codePoints().filter(Face::separates).count() * wordsPx);
+  }
+
+  /** Source: CSS Text 3, 8.1 "word-spacing": word-separator characters, those that texts have. */
+  private static boolean separates(int codePoint) {
+    return codePoint == ' ' || codePoint == 0xa0 || codePoint == 0x1361;
   }
 
   /** The width of a number in px whose figures are all as wide. */

@@ -36,6 +36,7 @@ public final class TextFit {
   private final List<Stretch> stretches = new ArrayList<>();
   private final double sizePx;
   private final double spacingPx;
+  private final double wordsPx;
 
   /** Counts by the least width that they hold from; each until its own limit. */
   private final TreeMap<Double, Held> known = new TreeMap<>();
@@ -55,9 +56,10 @@ public final class TextFit {
   /** So many lines in every width below {@code below}. */
   private record Held(int lines, double below) {}
 
-  private TextFit(double sizePx, double spacingPx) {
+  private TextFit(double sizePx, double spacingPx, double wordsPx) {
     this.sizePx = sizePx;
     this.spacingPx = spacingPx;
+    this.wordsPx = wordsPx;
   }
 
   /**
@@ -67,13 +69,18 @@ public final class TextFit {
    * @param spacingPx letter spacing in px
    */
   public static TextFit of(String text, Face face, double sizePx, double spacingPx, Locale locale) {
-    return of(List.of(new Run(text, face)), sizePx, spacingPx, locale);
+    return of(List.of(new Run(text, face)), sizePx, spacingPx, 0, locale);
   }
 
-  /** Measures a text whose parts are in several faces of one size. */
-  public static TextFit of(List<Run> runs, double sizePx, double spacingPx, Locale locale) {
+  /**
+   * Measures a text whose parts are in several faces of one size.
+   *
+   * @param wordsPx word spacing in px
+   */
+  public static TextFit of(
+      List<Run> runs, double sizePx, double spacingPx, double wordsPx, Locale locale) {
     Require.above(0, "font size (px)", sizePx);
-    var fit = new TextFit(sizePx, spacingPx);
+    var fit = new TextFit(sizePx, spacingPx, wordsPx);
     List<Run> shown = collapsed(runs);
     var all = new StringBuilder();
     shown.forEach(run -> all.append(run.text()));
@@ -164,7 +171,7 @@ public final class TextFit {
   }
 
   private double width(CharSequence text, Face face) {
-    return face.width(text, sizePx, spacingPx);
+    return face.width(text, sizePx, spacingPx, wordsPx);
   }
 
   /** Width of the text on one line, in px: as wide as it would like to be. */

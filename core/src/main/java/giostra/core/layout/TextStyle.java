@@ -17,10 +17,16 @@ import java.util.function.ToDoubleFunction;
  * @param size font size in px on a screen
  * @param line height of a line as a multiple of the size
  * @param spacing letter spacing as a multiple of the size
+ * @param between word spacing as a multiple of the size
  * @param capitals whether it is set in capitals
  */
 public record TextStyle(
-    Face face, ToDoubleFunction<Screen> size, double line, double spacing, boolean capitals) {
+    Face face,
+    ToDoubleFunction<Screen> size,
+    double line,
+    double spacing,
+    double between,
+    boolean capitals) {
   /** Texts are measured once at this size, and widths scaled to it. */
   private static final double MEASURED = 16;
 
@@ -32,6 +38,7 @@ public record TextStyle(
         screen -> size.px(screen.lesser()),
         part.of(Property.LEADING),
         part.of(Property.SPACING),
+        part.of(Property.WORD_SPACING),
         part.of(Property.CASE) == LetterCase.CAPITALS);
   }
 
@@ -52,7 +59,8 @@ public record TextStyle(
                 .map(run -> new TextFit.Run(run.text().toUpperCase(locale), run.face()))
                 .toList()
             : runs;
-    return new Text(this, TextFit.of(shown, MEASURED, spacing * MEASURED, locale));
+    return new Text(
+        this, TextFit.of(shown, MEASURED, spacing * MEASURED, between * MEASURED, locale));
   }
 
   /** A measured text: so many lines in a width, each as high as its style says. */

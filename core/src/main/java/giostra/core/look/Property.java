@@ -89,6 +89,10 @@ public record Property<T>(String id, String label, Group group) {
   public static final Property<Double> SPACING =
       new Property<>("spacing", "Letter spacing", Group.LETTERS);
 
+  /** Added to each space between words; a multiple of the letters' size. */
+  public static final Property<Double> WORD_SPACING =
+      new Property<>("word-spacing", "Word spacing", Group.LETTERS);
+
   /** Whether its letters stand upright. */
   public static final Property<Slant> SLANT = new Property<>("slant", "Slant", Group.LETTERS);
 
@@ -247,6 +251,7 @@ public record Property<T>(String id, String label, Group group) {
                   TEXT_SIZE,
                   LEADING,
                   SPACING,
+                  WORD_SPACING,
                   SLANT,
                   CASE,
                   ALIGN,

@@ -201,6 +201,10 @@ final class PartCss {
     add(Property.LEADING, "line-height", PartCss::number);
     add(Property.SPACING, "letter-spacing", spacing -> spacing == 0 ? "0" : number(spacing) + "em");
     if (!whole) {
+      add(
+          Property.WORD_SPACING,
+          "word-spacing",
+          spacing -> spacing == 0 ? "0" : number(spacing) + "em");
       add(Property.SLANT, "font-style", Slant::css);
       add(Property.ALIGN, "text-align", WordsAlign::lines);
       add(Property.ALIGN, "align-self", WordsAlign::self);

@@ -65,6 +65,7 @@ final class Jumps {
           Property.WEIGHT,
           Property.TEXT_SIZE,
           Property.SPACING,
+          Property.WORD_SPACING,
           Property.SLANT,
           Property.CASE,
           Property.LEADING);
@@ -187,6 +188,7 @@ final class Jumps {
           screen -> size.px(screen.lesser()),
           of(Property.LEADING, asked),
           of(Property.SPACING, asked),
+          of(Property.WORD_SPACING, asked),
           of(Property.CASE, asked) == LetterCase.CAPITALS);
     }
 

@@ -1,5 +1,11 @@
 package giostra.core.snag;
 
+import giostra.core.anatomy.Anatomy;
+import giostra.core.anatomy.PageParts;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.look.State;
+import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
@@ -8,6 +14,9 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
+import giostra.core.page.PinSettings;
+import giostra.core.page.Site;
+import giostra.core.value.Length;
 import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
 import giostra.core.value.RichKind;
@@ -39,7 +48,14 @@ public enum Stress {
   /** Pieces that have grown to twenty items. */
   TWENTY("twenty items", node -> node instanceof Piece piece ? counted(piece, 20) : node),
   /** Pictures that are not there. */
-  NO_PICTURES("no pictures", Stress::bare);
+  NO_PICTURES("no pictures", Stress::bare),
+  /** Letters twice as large, in boxes as wide as before. Source: WCAG 2.2, 1.4.4 "Resize Text". */
+  LARGE("text at 200 %", Stress::large),
+  /**
+   * What readers may set for themselves: lines 1.5 times the letters, paragraphs 2 times, letters
+   * 0.12 and words 0.16 apart. Source: WCAG 2.2, 1.4.12 "Text Spacing".
+   */
+  SPACED("a reader’s spacing", Stress::spaced);
 
   /** How much longer a word becomes. */
   private static final double MORE = 0.4;
@@ -56,10 +72,22 @@ public enum Stress {
           PieceSettings.TITLE_BUTTON,
           BlockSettings.HEADING_TEXT,
           BlockSettings.PARAGRAPHS,
-          BlockSettings.LABEL);
+          BlockSettings.LABEL,
+          PinSettings.WORDS);
 
   private static final List<Setting<String>> PICTURES =
-      List.of(ItemSettings.PICTURE, ItemSettings.BACK_PICTURE);
+      List.of(ItemSettings.PICTURE, ItemSettings.BACK_PICTURE, BlockSettings.SOURCE);
+
+  /** How much larger letters become. */
+  private static final double LARGER = 2;
+
+  /** Px that letters may have at the most, as {@link Anatomy} has it. */
+  private static final double MOST_LETTERS = 240;
+
+  private static final double LEADING = 1.5;
+  private static final double LETTERS_APART = 0.12;
+  private static final double WORDS_APART = 0.16;
+  private static final Length PARAGRAPHS_APART = new Length(2, Length.Unit.EM);
 
   private static final Pattern WORD = Pattern.compile("\\p{L}[\\p{L}\\p{M}]*");
 
@@ -178,13 +206,59 @@ public enum Stress {
   }
 
   private static Node bare(Node node) {
-    if (!(node instanceof Item item)) {
-      return node;
-    }
-    Values values = item.values();
+    Values values = node.values();
     for (Setting<String> picture : PICTURES) {
-      values = values.with(picture, Values.ALL, null);
+      if (node.type().settings().contains(picture)) {
+        values = values.with(picture, Values.ALL, null);
+      }
     }
-    return item.with(values);
+    return values.equals(node.values()) ? node : node.with(values);
+  }
+
+  private static Node large(Node node) {
+    return styled(node, Property.TEXT_SIZE, size -> size.times(LARGER, MOST_LETTERS));
+  }
+
+  private static Node spaced(Node node) {
+    Node lined = styled(node, Property.LEADING, leading -> Math.max(LEADING, leading));
+    Node apart = styled(lined, Property.SPACING, spacing -> Math.max(LETTERS_APART, spacing));
+    Node words = styled(apart, Property.WORD_SPACING, spacing -> Math.max(WORDS_APART, spacing));
+    return words instanceof Site
+        ? words.with(
+            words
+                .values()
+                .withStyle(
+                    PageParts.PARAGRAPH.key(Property.ABOVE, State.REST),
+                    ((Site) words).bands().lead().id(),
+                    PARAGRAPHS_APART))
+        : words;
+  }
+
+  /** All that somebody says of a property otherwise, and on the site all that nobody says. */
+  @SuppressWarnings("unchecked") // A property's values are of its type: they were read so.
+  private static <T> Node styled(Node node, Property<T> property, UnaryOperator<T> change) {
+    Values values = node.values();
+    for (var said : node.values().styles().set().entrySet()) {
+      if (said.getKey().property().equals(property)) {
+        for (var band : said.getValue().entrySet()) {
+          T now = (T) band.getValue();
+          values = values.withStyle(said.getKey(), band.getKey(), change.apply(now));
+        }
+      }
+    }
+    if (node instanceof Site site) {
+      String widest = site.bands().lead().id();
+      for (Part part : Anatomy.OF_SITE) {
+        StyleKey key = part.key(property, State.REST);
+        // What is set in a style of type is as that is.
+        boolean typed =
+            part.has(Property.TYPE)
+                && values.styles().speaksOf(part.key(Property.TYPE, State.REST));
+        if (part.has(property) && !typed && values.styles().own(key, widest) == null) {
+          values = values.withStyle(key, widest, change.apply(part.setting(property).initial()));
+        }
+      }
+    }
+    return values.equals(node.values()) ? node : node.with(values);
   }
 }

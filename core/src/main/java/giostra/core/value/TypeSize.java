@@ -75,6 +75,31 @@ public record TypeSize(Length least, Length base, double vmin, Length most) {
     return under.constantPx() < least.constantPx() ? least : under;
   }
 
+  /**
+   * So many times as large, but no larger than some px.
+   *
+   * @param factor above 0
+   */
+  public TypeSize times(double factor, double most) {
+    // Shares of the letters around grow with these.
+    if (base.unit() == Length.Unit.EM) {
+      return this;
+    }
+    Length larger = held(this.most, factor, most);
+    return fluid()
+        ? new TypeSize(
+            held(least, factor, most),
+            new Length(base.amount() * factor, base.unit()),
+            Math.min(FASTEST, vmin * factor),
+            larger)
+        : of(larger);
+  }
+
+  private static Length held(Length length, double factor, double most) {
+    var larger = new Length(length.amount() * factor, length.unit());
+    return larger.constantPx() > most ? Length.px(most) : larger;
+  }
+
   /** Whether it grows with the screen. */
   public boolean fluid() {
     return vmin > 0;

@@ -89,6 +89,7 @@ class TextFitTest {
                 new Run("come ", SANS), new Run("as you are", BOLD), new Run(": we count", SANS)),
             16,
             0,
+            0,
             Locale.ENGLISH);
     assertThat(mixed.natural()).isGreaterThan(plain);
     // No line breaks between the bold word and the colon after it.
@@ -96,7 +97,7 @@ class TextFitTest {
     assertThat(mixed.least())
         .isCloseTo(Math.max(together, SANS.width("count", 16, 0)), Offset.offset(0.6));
     TextFit same =
-        TextFit.of(List.of(new Run("one ", SANS), new Run(" two", SANS)), 16, 0, Locale.ENGLISH);
+        TextFit.of(List.of(new Run("one ", SANS), new Run(" two", SANS)), 16, 0, 0, Locale.ENGLISH);
     assertThat(same.natural())
         .as("spaces of two runs")
         .isCloseTo(fit("one two").natural(), Offset.offset(0.5));

@@ -2,18 +2,29 @@ package giostra.core.snag;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
+import giostra.core.band.Band;
 import giostra.core.format.DocumentJson;
 import giostra.core.format.NodeTexts;
 import giostra.core.layout.PictureSizes;
+import giostra.core.layout.Resolution;
+import giostra.core.look.Cascade;
+import giostra.core.look.Part;
+import giostra.core.look.Property;
+import giostra.core.look.State;
 import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
+import giostra.core.page.Node;
+import giostra.core.page.PartsShown;
 import giostra.core.testing.Demo;
+import giostra.core.value.Length;
 import giostra.core.value.Refused;
+import giostra.core.value.TypeSize;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -114,5 +125,42 @@ class StressTest {
 
   private static Item item(Document document, String id) {
     return (Item) document.node(id);
+  }
+
+  /** Whatever part of whatever node, in every band: as WCAG 2.2, 1.4.4 and 1.4.12 have it. */
+  @Test
+  void lettersAreTwiceAsLargeAndNothingIsCloserThanReadersMaySet() {
+    Document large = Stress.LARGE.of(demo);
+    Document spaced = Stress.SPACED.of(demo);
+    int looked = 0;
+    for (Node node : demo.nodes().toList()) {
+      for (Part part : PartsShown.of(node)) {
+        for (Band band : demo.bands().all()) {
+          if (part.has(Property.TEXT_SIZE)) {
+            TypeSize was = of(demo, node, part, Property.TEXT_SIZE, band);
+            TypeSize is = of(large, large.node(node.id()), part, Property.TEXT_SIZE, band);
+            // What is a share of the letters around grows with these.
+            boolean share = was.base().unit() == Length.Unit.EM;
+            assertThat(is.px(800) / was.px(800))
+                .as("%s of %s in %s", part.id().id(), node.id(), band.id())
+                .isCloseTo(share ? 1 : 2, within(1e-9));
+            looked++;
+          }
+          if (part.has(Property.SPACING)) {
+            Node there = spaced.node(node.id());
+            assertThat(of(spaced, there, part, Property.LEADING, band)).isGreaterThanOrEqualTo(1.5);
+            assertThat(of(spaced, there, part, Property.SPACING, band))
+                .isGreaterThanOrEqualTo(0.12);
+            assertThat(of(spaced, there, part, Property.WORD_SPACING, band))
+                .isGreaterThanOrEqualTo(0.16);
+          }
+        }
+      }
+    }
+    assertThat(looked).isGreaterThan(500);
+  }
+
+  private static <T> T of(Document document, Node node, Part part, Property<T> what, Band band) {
+    return Cascade.value(part, what, State.REST, Resolution.scope(document, node), band);
   }
 }
