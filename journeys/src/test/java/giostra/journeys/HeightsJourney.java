@@ -7,9 +7,15 @@ import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.fit.Screen;
+import giostra.core.look.StyleKey;
 import giostra.core.page.Document;
+import giostra.core.page.Edit;
+import giostra.core.page.Node;
+import giostra.core.page.Site;
+import giostra.core.snag.Stress;
 import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
+import giostra.core.value.Kind;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
@@ -20,6 +26,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.JsonNode;
 
@@ -79,6 +86,111 @@ class HeightsJourney {
     assertThat(seen.share())
         .as("share within 1 px (%%), worst %s", seen.worst())
         .isGreaterThanOrEqualTo(99);
+  }
+
+  /**
+   * The demo as readers may have it: at twice the size, or with the distances that they set. Every
+   * part is as high as the engine says, at every width; and where their own sheet is laid over the
+   * page as it is, it scrolls sideways nowhere where the sweep does not say so. Sources: WCAG 2.2,
+   * 1.4.4 "Resize Text", 1.4.12 "Text Spacing" (its values, as its sheet of tests has them).
+   */
+  @InTurn({0, 3})
+  @ParameterizedTest
+  @EnumSource(names = {"LARGE", "SPACED"})
+  void readersMaySetTheirOwn(Stress stress, Api api, Chromium.Open chromium) {
+    String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
+    Document was = api.document(id);
+    Document document = stress.of(was);
+    List<Edit> edits = styles(was, document);
+    for (int from = 0; from < edits.size(); from += AT_ONCE) {
+      JsonNode head = api.page(id);
+      Edit[] some =
+          edits.subList(from, Math.min(edits.size(), from + AT_ONCE)).toArray(Edit[]::new);
+      assertThat(
+              api.edit(id, head.path("revision").asInt(), head.path("siteRevision").asInt(), some)
+                  .status())
+          .isEqualTo(200);
+    }
+    assertThat(api.document(id)).isEqualTo(document);
+    var options =
+        new Browser.NewContextOptions()
+            .setViewportSize(1980, 860)
+            .setReducedMotion(ReducedMotion.REDUCE);
+    Page page = chromium.page(options, true);
+    Frame frame = Frames.open(page, api, api.publish(id));
+    Heightened seen =
+        Heightened.promised(
+            document, Heightened.sizes(api), frame, Frames.widths(Runs.of(48, 16)), 20);
+    System.out.printf("heights: demo, %s: %s%n", stress.label(), seen);
+    assertThat(seen.compared()).isGreaterThan(1000);
+    assertThat(seen.lost()).as("parts that were not found").isEmpty();
+    assertThat(seen.share())
+        .as("share within 1 px (%%), worst %s", seen.worst())
+        .isGreaterThanOrEqualTo(99);
+    if (stress == Stress.SPACED) {
+      Frame own = Frames.open(page, api, api.at(Api.LIVE_DEMO));
+      JsonNode sideways = Frames.swept(own, READERS, Frames.widths(Runs.of(48, 16)));
+      List<JsonNode> told =
+          api.get("/api/pages/" + Api.DEMO + "/snags?stress=spaced")
+              .json()
+              .path("snags")
+              .valueStream()
+              .filter(each -> each.path("rule").asString().equals("no-room"))
+              .toList();
+      for (int i = 0; i < sideways.size(); i++) {
+        int width = Frames.widths(Runs.of(48, 16)).get(i);
+        boolean known =
+            told.stream()
+                .anyMatch(
+                    each -> each.path("from").asInt() <= width && width <= each.path("to").asInt());
+        assertThat(sideways.get(i).asInt() <= 0 || known)
+            .as("sideways by %s px at %s px, known to the sweep", sideways.get(i), width)
+            .isTrue();
+      }
+    }
+  }
+
+  private static final int AT_ONCE = 100;
+
+  /** By how many px the page scrolls sideways with the sheet of a reader laid over it. */
+  private static final String READERS =
+      """
+      async () => {
+        if (!document.adoptedStyleSheets.some((each) => each.reader)) {
+          const sheet = new CSSStyleSheet();
+          sheet.replaceSync('* { line-height: 1.5 !important; letter-spacing: .12em !important;'
+            + ' word-spacing: .16em !important } p { margin-block-end: 2em !important }');
+          sheet.reader = true;
+          document.adoptedStyleSheets.push(sheet);
+        }
+        return document.documentElement.scrollWidth - document.documentElement.clientWidth;
+      }
+      """;
+
+  /** What makes the looks of one those of the other. */
+  private static List<Edit> styles(Document from, Document to) {
+    var edits = new ArrayList<Edit>();
+    Stream.concat(Stream.of(to.site()), Stream.concat(to.site().looks().stream(), to.nodes()))
+        .map(Node.class::cast)
+        .distinct()
+        .forEach(node -> {
+          Node was = node instanceof Site ? from.site() : from.node(node.id());
+          node.values()
+              .styles()
+              .set()
+              .forEach((key, byBand) ->
+                  byBand.forEach((band, value) -> {
+                    if (!value.equals(was.values().styles().own(key, band))) {
+                      edits.add(new Edit.SetStyle(node.id(), key, band, written(node, key, value)));
+                    }
+                  }));
+        });
+    return edits;
+  }
+
+  @SuppressWarnings("unchecked") // A value is of the kind of its property: it was read so.
+  private static Object written(Node node, StyleKey key, Object value) {
+    return ((Kind<Object>) node.type().style(key).kind()).write(value);
   }
 
   private static List<Integer> widths(double zoom) {
