@@ -128,23 +128,25 @@ export function Prove({ length }: { readonly length: number }) {
         <button type="button" className="tape-chip" onClick={() => setLined(true)}>
           Line-up…
         </button>
-        <a
-          className="tape-chip"
-          href={`/api/pages/${page.id}/proof-sheet`}
-          target="_blank"
-          rel="noreferrer"
-        >
-          Proof sheet
-        </a>
-        <a
-          className="tape-chip"
-          href={`/api/pages/${page.id}/proof-sheet.pdf`}
-          target="_blank"
-          rel="noreferrer"
-          aria-label="Proof sheet as a PDF"
-        >
-          PDF
-        </a>
+        <span className="prove-axes">
+          <a
+            className="tape-chip"
+            href={`/api/pages/${page.id}/proof-sheet`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            Proof sheet
+          </a>
+          <a
+            className="tape-chip"
+            href={`/api/pages/${page.id}/proof-sheet.pdf`}
+            target="_blank"
+            rel="noreferrer"
+            aria-label="Proof sheet as a PDF"
+          >
+            PDF
+          </a>
+        </span>
       </header>
       <div className="prove-body">
         <div className="prove-strips">
