@@ -178,8 +178,8 @@ class SlowlyJourney {
     // Others move as the piece says: not at all.
     page.evaluate(
         "() => document.querySelector('[data-piece=openings]').giostra.show("
-            + "{ stop: 0, since: 3000, passed: 3000 })");
-    assertThat(Js.ask(page, SCALE, "opening-autumn").get(0).asDouble()).isEqualTo(1);
+            + "{ stop: 2, since: 3000, passed: 3000 })");
+    assertThat(Js.ask(page, SCALE, "opening-orchids").get(0).asDouble()).isEqualTo(1);
   }
 
   /** By keyboard and by pointer: frames are drawn on the picture. */

@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
 
-/** An item of which nothing shows, or a heading under which there is nothing. */
+/** An item or a pin of which nothing shows, or a heading under which there is nothing. */
 final class Empty {
   /** What shows of an item by itself, its back too; a button needs an address besides its words. */
   private static final List<Setting<String>> SHOWING =
@@ -37,12 +37,27 @@ final class Empty {
     return switch (at.node()) {
       case Piece piece when Judged.of(piece).showsAnyway() -> List.of();
       case Piece piece ->
-          piece.onShow().stream()
-              .filter(item -> empty(piece, item))
-              .map(item -> found(at, piece, item))
+          Stream.concat(
+                  piece.onShow().stream()
+                      .filter(item -> empty(piece, item))
+                      .map(item -> found(at, piece, item)),
+                  pins(at, piece))
               .toList();
       default -> List.of();
     };
+  }
+
+  private static Stream<Snag> pins(Looked at, Piece piece) {
+    return piece.type().hasPins()
+        ? piece.onShow().stream()
+            .flatMap(item -> item.pins().stream())
+            .filter(pin -> !pin.shows())
+            .map(pin ->
+                Snag.of(Rule.EMPTY, piece.id(), Extent.always(at.document()), Said.of("empty-pin"))
+                    .of(pin.id())
+                    .withFixes(
+                        List.of(Snag.Fix.of(Said.of("no-pin"), new Edit.RemoveNode(pin.id())))))
+        : Stream.of();
   }
 
   private static boolean empty(Piece piece, Item item) {

@@ -321,6 +321,15 @@ class PinsTest {
   }
 
   @Test
+  void aPinWithoutAnythingIsTold() {
+    Document document = with(once("pin", "words", " "));
+    List<Snag> found = found(document, Rule.EMPTY, NONE);
+    assertThat(found).hasSize(1);
+    Document mended = Edits.apply(document, found.getFirst().fixes().getFirst().edits()).document();
+    assertThat(mended.find("pin")).isEmpty();
+  }
+
+  @Test
   void itsPictureNeedsATextAlternative() {
     var picture =
         new PictureSizes() {

@@ -14,6 +14,11 @@ public record Box(double x, double y, double width, double height) {
     return Math.max(0, Math.min(across, down));
   }
 
+  /** The same so far from there. */
+  Box moved(double across, double down) {
+    return new Box(x + across, y + down, width, height);
+  }
+
   /** How far it stands out of something that begins at 0, px; 0 where it does not. */
   double out(double wide, double high) {
     return Math.max(0, Math.max(Math.max(-x, -y), Math.max(x + width - wide, y + height - high)));

@@ -89,53 +89,51 @@ public final class PinFlow {
     double above = stand.px(Property.PADDING_ABOVE);
     double room = Math.max(1, width - stand.sides());
     double high = height - above - stand.px(Property.PADDING_BELOW);
-    double inner = Math.max(1, room - box.sides());
+    Held held = held(Math.max(1, room - box.sides()), screen);
+    Ends within = box.of(Property.PADDING_SIDES);
+    double inset = (mirrored ? within.end() : within.start()).constantPx();
+    double top = box.px(Property.PADDING_ABOVE);
+    double wide = held.width + box.sides();
+    double tall = held.height + top + box.px(Property.PADDING_BELOW);
+    double share = mirrored ? 1 - place.across() : place.across();
+    double way = (place.across() == 1 ? -across : across) * (mirrored ? -1 : 1);
+    double x = left + (room - wide) * share + way;
+    double y = above + (high - tall) * place.down() + (place.down() == 1 ? -down : down);
+    return new Stood(
+        new Box(x, y, wide, tall), held.words.map(words -> words.moved(x + inset, y + top)));
+  }
+
+  /**
+   * What it holds, one under the other, px.
+   *
+   * @param words where they stand in that
+   */
+  private record Held(double width, double height, Optional<Box> words) {}
+
+  private Held held(double room, Screen screen) {
     double gap = box.px(Property.GAP);
     double wide = 0;
-    double tall = 0;
-    int rows = 0;
+    double tall = -gap;
     if (size.isPresent()) {
-      double drawn = Math.min(inner, picture.px(Property.SIZE));
-      wide = drawn;
-      tall = drawn * size.get().height() / size.get().width();
-      rows++;
+      wide = Math.min(room, picture.px(Property.SIZE));
+      tall += gap + wide * size.get().height() / size.get().width();
     }
     if (!pin.values().get(ItemSettings.ICON).isEmpty()) {
       double drawn = sign.px(Property.SIZE);
       wide = Math.max(wide, drawn);
-      tall += drawn + (rows > 0 ? gap : 0);
-      rows++;
+      tall += gap + drawn;
     }
-    double wordsWide = 0;
-    double wordsHigh = 0;
-    double wordsDown = 0;
-    if (text.isPresent()) {
-      double sides = letters.sides();
-      double line = Math.max(1, inner - sides);
-      wordsWide = Math.min(inner, text.get().natural(screen) + sides);
-      wordsHigh =
-          text.get().height(line, screen)
-              + letters.px(Property.PADDING_ABOVE)
-              + letters.px(Property.PADDING_BELOW);
-      wordsDown = tall + (rows > 0 ? gap : 0);
-      wide = Math.max(wide, wordsWide);
-      tall = wordsDown + wordsHigh;
+    if (text.isEmpty()) {
+      return new Held(wide, Math.max(0, tall), Optional.empty());
     }
-    Ends within = box.of(Property.PADDING_SIDES);
-    double inset = (mirrored ? within.end() : within.start()).constantPx();
-    double top = box.px(Property.PADDING_ABOVE);
-    double whole = wide + box.sides();
-    double full = tall + top + box.px(Property.PADDING_BELOW);
-    double share = mirrored ? 1 - place.across() : place.across();
-    double way = (place.across() == 1 ? -across : across) * (mirrored ? -1 : 1);
-    double x = left + (room - whole) * share + way;
-    double y = above + (high - full) * place.down() + (place.down() == 1 ? -down : down);
-    Optional<Box> words =
-        text.isEmpty()
-            ? Optional.empty()
-            : Optional.of(
-                new Box(
-                    x + inset + (wide - wordsWide) / 2, y + top + wordsDown, wordsWide, wordsHigh));
-    return new Stood(new Box(x, y, whole, full), words);
+    double sides = letters.sides();
+    double across = Math.min(room, text.get().natural(screen) + sides);
+    double high =
+        text.get().height(Math.max(1, room - sides), screen)
+            + letters.px(Property.PADDING_ABOVE)
+            + letters.px(Property.PADDING_BELOW);
+    double whole = Math.max(wide, across);
+    double y = tall + gap;
+    return new Held(whole, y + high, Optional.of(new Box((whole - across) / 2, y, across, high)));
   }
 }
