@@ -190,6 +190,11 @@ public final class Samples {
    * @param below solid, which is seen where it is clear
    */
   public List<Colour> ends(Colour below) {
+    // How large it is drawn is not known here: of px that are finer than a screen's nobody sees
+    // one.
+    if (half != null && across > MOST / 4) {
+      return half.ends(below);
+    }
     var counts = new int[SHADES];
     var seen = new Colour[SHADES];
     for (int cell : cells) {
