@@ -6,6 +6,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.ReducedMotion;
 import giostra.server.testing.Api;
 import giostra.server.testing.Debian;
 import giostra.server.testing.Giostra;
@@ -110,6 +111,14 @@ public final class Chromium implements ParameterResolver, AfterEachCallback, Aft
     /** A page of that size. */
     Page page(int width, int height) {
       return page(new Browser.NewContextOptions().setViewportSize(width, height));
+    }
+
+    /** A page of that size for somebody who has asked for less motion. */
+    Page calm(int width, int height) {
+      return page(
+          new Browser.NewContextOptions()
+              .setViewportSize(width, height)
+              .setReducedMotion(ReducedMotion.REDUCE));
     }
 
     /** After a journey the pages that stayed open do nothing any more. */

@@ -9,7 +9,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
-import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.look.Values;
 import giostra.core.page.ConditionSettings;
 import giostra.core.page.Document;
@@ -69,11 +68,7 @@ class ConditionJourney {
     String some = published(api, conditional);
     String fewer = published(api, without);
     // Without motion a move is there at once.
-    Page page =
-        chromium.page(
-            new Browser.NewContextOptions()
-                .setViewportSize(width, 800)
-                .setReducedMotion(ReducedMotion.REDUCE));
+    Page page = chromium.calm(width, 800);
     assertThat(track(page, some)).as("as if it were not there").isEqualTo(track(page, fewer));
     String all = published(api, document);
     assertThat(track(page, some + "?season=frost")).as("all of them").isEqualTo(track(page, all));

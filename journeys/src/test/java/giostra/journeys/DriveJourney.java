@@ -7,7 +7,6 @@ import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
-import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
@@ -305,11 +304,7 @@ class DriveJourney {
             desktop("openings", "wordsCome", "rise"),
             once("words", "entrance", "rise"),
             once("figures", "delay", "2s"));
-    Page calm =
-        chromium.page(
-            new Browser.NewContextOptions()
-                .setViewportSize(1280, 900)
-                .setReducedMotion(ReducedMotion.REDUCE));
+    Page calm = chromium.calm(1280, 900);
     calm.navigate(address);
     heed(calm);
     scrollTo(calm, OPENINGS);

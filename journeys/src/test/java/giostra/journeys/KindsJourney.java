@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
@@ -396,11 +395,7 @@ class KindsJourney {
 
   @Test
   void withLessMotionNothingCountsOrTurns(Api api, Chromium.Open chromium) {
-    Page page =
-        chromium.page(
-            new Browser.NewContextOptions()
-                .setViewportSize(1280, 900)
-                .setReducedMotion(ReducedMotion.REDUCE));
+    Page page = chromium.calm(1280, 900);
     page.navigate(api.at(Api.LIVE_DEMO));
     page.locator("#g-figure-visitors").scrollIntoViewIfNeeded();
     page.waitForTimeout(300);

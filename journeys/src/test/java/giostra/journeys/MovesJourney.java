@@ -8,7 +8,6 @@ import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
-import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.band.Bands;
 import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
@@ -326,12 +325,7 @@ class MovesJourney {
             null);
     assertThat(worn.toString()).isEqualTo("[\"5deg\",true,\"0.3s\",true,true]");
 
-    Page still =
-        chromium.page(
-            new Browser.NewContextOptions()
-                .setViewportSize(1280, 1400)
-                .setReducedMotion(ReducedMotion.REDUCE),
-            false);
+    Page still = chromium.calm(1280, 1400);
     still.navigate(address);
     still.locator("[data-item=card1] .g-card").first().hover();
     assertThat(

@@ -7,7 +7,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.BoundingBox;
-import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.anatomy.PinParts;
 import giostra.core.band.Bands;
 import giostra.core.layout.PictureSizes;
@@ -287,12 +286,7 @@ class PinJourney {
             + " && getComputedStyle(document.querySelector('#g-pin')).opacity === '1'");
 
     // With less motion it is there at once, and without a script always.
-    Page calm =
-        chromium.page(
-            new Browser.NewContextOptions()
-                .setViewportSize(1280, 800)
-                .setReducedMotion(ReducedMotion.REDUCE),
-            false);
+    Page calm = chromium.calm(1280, 800);
     calm.navigate(address);
     calm.waitForSelector("[data-live]");
     calm.locator(".g-next").click();

@@ -3,12 +3,10 @@ package giostra.journeys;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.BoundingBox;
-import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.page.DriveSettings;
 import giostra.core.page.Edit;
 import giostra.core.page.Item;
@@ -114,12 +112,7 @@ class SlowlyJourney {
       }
       assertThat(seen).as("moments of %s", each[0]).isGreaterThan(3);
     }
-    Page calm =
-        chromium.page(
-            new Browser.NewContextOptions()
-                .setViewportSize(1280, 800)
-                .setReducedMotion(ReducedMotion.REDUCE),
-            false);
+    Page calm = chromium.calm(1280, 800);
     calm.navigate(address);
     JsonNode still = Js.ask(calm, LIES, "plants-section");
     assertThat(still.get(3).asDouble()).isCloseTo(still.get(1).asDouble(), within(0.1));

@@ -3,12 +3,10 @@ package giostra.journeys;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.page.Edit;
 import giostra.core.page.Section;
 import giostra.core.testing.InTurn;
@@ -172,10 +170,7 @@ class SnippetJourney {
   }
 
   private static Page still(Chromium.Open chromium, int width) {
-    return chromium.page(
-        new Browser.NewContextOptions()
-            .setViewportSize(width, 1400)
-            .setReducedMotion(ReducedMotion.REDUCE));
+    return chromium.calm(width, 1400);
   }
 
   private static BufferedImage drawn(Locator what) {

@@ -224,11 +224,7 @@ class VideoJourney {
     open(page, address);
     plays(page);
     assertThat(video(page, "v.muted")).isEqualTo(true);
-    Page calm =
-        chromium.page(
-            new Browser.NewContextOptions()
-                .setViewportSize(1280, 800)
-                .setReducedMotion(ReducedMotion.REDUCE));
+    Page calm = chromium.calm(1280, 800);
     open(calm, address);
     calm.waitForTimeout(900);
     assertThat(video(calm, "v.paused && v.currentTime === 0")).isEqualTo(true);

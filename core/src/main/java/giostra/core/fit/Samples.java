@@ -14,6 +14,12 @@ public final class Samples {
   /** Cells along the longer way, at most. */
   public static final int MOST = 480;
 
+  /**
+   * Cells that a picture has at the most where it is the ground of a box and nobody says how large
+   * it is drawn: as many px as cards and faces have about, ours.
+   */
+  private static final int OF_BOX = 256;
+
   /** Cells both ways of the coarsest. */
   private static final int LEAST = 8;
 
@@ -44,10 +50,14 @@ public final class Samples {
    * @param pixel the colour at x and y, as 0xAARRGGBB
    */
   public static Samples of(int width, int height, IntBinaryOperator pixel) {
+    return of(width, height, pixel, MOST);
+  }
+
+  private static Samples of(int width, int height, IntBinaryOperator pixel, int most) {
     Require.above(0, "picture width (px)", width);
     Require.above(0, "picture height (px)", height);
-    int across = Math.min(width, MOST);
-    int down = Math.min(height, MOST);
+    int across = Math.min(width, most);
+    int down = Math.min(height, most);
     var sums = new long[across * down * 5];
     for (int y = 0; y < height; y++) {
       for (int x = 0; x < width; x++) {
@@ -190,10 +200,9 @@ public final class Samples {
    * @param below solid, which is seen where it is clear
    */
   public List<Colour> ends(Colour below) {
-    // How large it is drawn is not known here: of px that are finer than a screen's nobody sees
-    // one.
-    if (half != null && across > MOST / 4) {
-      return half.ends(below);
+    // Of px that are finer than a screen's nobody sees one.
+    if (Math.max(across, down) > OF_BOX) {
+      return of(across, down, this::at, OF_BOX).ends(below);
     }
     var counts = new int[SHADES];
     var seen = new Colour[SHADES];

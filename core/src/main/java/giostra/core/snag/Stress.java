@@ -16,7 +16,9 @@ import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.PinSettings;
 import giostra.core.page.Site;
+import giostra.core.value.Kind;
 import giostra.core.value.Length;
+import giostra.core.value.LettersKind;
 import giostra.core.value.PickKind;
 import giostra.core.value.Refused;
 import giostra.core.value.RichKind;
@@ -26,6 +28,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -80,9 +83,6 @@ public enum Stress {
 
   /** How much larger letters become. */
   private static final double LARGER = 2;
-
-  /** Px that letters may have at the most, as {@link Anatomy} has it. */
-  private static final double MOST_LETTERS = 240;
 
   private static final double LEADING = 1.5;
   private static final double LETTERS_APART = 0.12;
@@ -216,13 +216,18 @@ public enum Stress {
   }
 
   private static Node large(Node node) {
-    return styled(node, Property.TEXT_SIZE, size -> size.times(LARGER, MOST_LETTERS));
+    return styled(
+        node,
+        Property.TEXT_SIZE,
+        (kind, size) ->
+            kind instanceof LettersKind letters ? size.times(LARGER, letters.most()) : size);
   }
 
   private static Node spaced(Node node) {
-    Node lined = styled(node, Property.LEADING, leading -> Math.max(LEADING, leading));
-    Node apart = styled(lined, Property.SPACING, spacing -> Math.max(LETTERS_APART, spacing));
-    Node words = styled(apart, Property.WORD_SPACING, spacing -> Math.max(WORDS_APART, spacing));
+    Node lined = styled(node, Property.LEADING, (_, leading) -> Math.max(LEADING, leading));
+    Node apart = styled(lined, Property.SPACING, (_, spacing) -> Math.max(LETTERS_APART, spacing));
+    Node words =
+        styled(apart, Property.WORD_SPACING, (_, spacing) -> Math.max(WORDS_APART, spacing));
     return words instanceof Site
         ? words.with(
             words
@@ -234,15 +239,21 @@ public enum Stress {
         : words;
   }
 
-  /** All that somebody says of a property otherwise, and on the site all that nobody says. */
+  /**
+   * All that somebody says of a property otherwise, and on the site all that nobody says.
+   *
+   * @param change of a value, with what it may be
+   */
   @SuppressWarnings("unchecked") // A property's values are of its type: they were read so.
-  private static <T> Node styled(Node node, Property<T> property, UnaryOperator<T> change) {
+  private static <T> Node styled(
+      Node node, Property<T> property, BiFunction<Kind<?>, T, T> change) {
     Values values = node.values();
     for (var said : node.values().styles().set().entrySet()) {
       if (said.getKey().property().equals(property)) {
         for (var band : said.getValue().entrySet()) {
           T now = (T) band.getValue();
-          values = values.withStyle(said.getKey(), band.getKey(), change.apply(now));
+          Kind<?> kind = node.type().style(said.getKey()).kind();
+          values = values.withStyle(said.getKey(), band.getKey(), change.apply(kind, now));
         }
       }
     }
@@ -255,7 +266,8 @@ public enum Stress {
             part.has(Property.TYPE)
                 && values.styles().speaksOf(part.key(Property.TYPE, State.REST));
         if (part.has(property) && !typed && values.styles().own(key, widest) == null) {
-          values = values.withStyle(key, widest, change.apply(part.setting(property).initial()));
+          Setting<T> setting = part.setting(property);
+          values = values.withStyle(key, widest, change.apply(setting.kind(), setting.initial()));
         }
       }
     }

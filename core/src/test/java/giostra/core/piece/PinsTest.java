@@ -222,7 +222,7 @@ class PinsTest {
           .as(found.getFirst().fixes().get(way).label())
           .isEmpty();
     }
-    // Where it does not show it covers nothing.
+    // Hidden, it covers nothing.
     assertThat(
             found(
                 with(set("pin", "place", "bottom-start"), set("pin", "shown", false)),

@@ -3,15 +3,23 @@ package giostra.core.piece;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import giostra.core.band.Bands;
 import giostra.core.fit.Legible;
 import giostra.core.fit.Samples;
 import giostra.core.layout.PictureSizes;
+import giostra.core.layout.PictureSizes.Size;
+import giostra.core.layout.PictureWidths;
 import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
+import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
+import giostra.core.page.Page;
+import giostra.core.page.Section;
+import giostra.core.page.Site;
+import giostra.core.piece.slider.Slider;
 import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
@@ -282,5 +290,47 @@ class SlideContrastTest {
     assertThat(desktop(found(split, none, narrow, end))).isEmpty();
     assertThat(desktop(found(split, none, narrow, mirrored))).isEmpty();
     assertThat(desktop(found(split, none, narrow, end, mirrored))).isNotEmpty();
+  }
+
+  /** Files are asked for by how large a picture is drawn at the most while it moves. */
+  @Test
+  void aPictureIsAskedForAsLargeAsItsFramesDrawIt() {
+    var item = new Item("item", Values.NONE.with(ItemSettings.PICTURE, Values.ALL, "picture"));
+    var other = new Item("other", item.values());
+    Document still =
+        new Document(
+            new Site(Bands.INITIAL, Values.NONE),
+            new Page(
+                "page",
+                Values.NONE,
+                List.of(
+                    new Section(
+                        "section",
+                        Values.NONE,
+                        List.of(new Slider("slider", Values.NONE, List.of(item, other)))))));
+    Document moves =
+        Edits.apply(
+                still,
+                List.of(
+                    new Edit.SetValue("slider", "movesItself", "desktop", true),
+                    new Edit.SetValue("slider", "movesItself", "phone", false),
+                    new Edit.SetValue("slider", "groundMoves", "desktop", "nearer"),
+                    new Edit.SetValue("slider", "groundBy", "desktop", 25),
+                    new Edit.SetValue("item", "framing", "", "0% 0% 2 to 50% 50% 1")))
+            .document();
+    assertThat(drawn(moves, "item", 1280)).isCloseTo(2 * drawn(still, "item", 1280), within(0.01));
+    assertThat(drawn(moves, "other", 1280))
+        .isCloseTo(1.25 * drawn(still, "other", 1280), within(0.01));
+    // On phones it stands.
+    assertThat(drawn(moves, "item", 390)).isEqualTo(drawn(still, "item", 390));
+  }
+
+  private static double drawn(Document document, String item, int width) {
+    return PictureWidths.of(document, new OnePicture((_, _) -> BLACK)).stream()
+        .filter(widths -> widths.band().equals(document.bands().at(width)))
+        .findFirst()
+        .orElseThrow()
+        .item(document.piece("slider"), (Item) document.node(item), new Size(400, 300))
+        .at(width);
   }
 }

@@ -88,6 +88,11 @@ final class GroundMotion {
     };
   }
 
+  /** How many times as large as its box the picture of an item is drawn at the most. */
+  static double largest(Pacing pacing, Item item) {
+    return of(pacing, item, Focus.CENTER, false).stream().mapToDouble(View::large).max().orElse(1);
+  }
+
   private static List<View> between(View first, View last) {
     return MOMENTS.stream().map(share -> first.towards(last, share)).toList();
   }

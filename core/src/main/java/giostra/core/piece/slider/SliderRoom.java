@@ -5,6 +5,7 @@ import giostra.core.anatomy.PinParts;
 import giostra.core.anatomy.StandsOn;
 import giostra.core.anatomy.TrackParts;
 import giostra.core.band.Band;
+import giostra.core.drive.Pacing;
 import giostra.core.fit.Flow;
 import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
@@ -14,6 +15,7 @@ import giostra.core.layout.ItemWidths;
 import giostra.core.layout.PictureSizes.Size;
 import giostra.core.layout.PictureWidths;
 import giostra.core.layout.Resolution;
+import giostra.core.layout.TrackBand;
 import giostra.core.layout.TrackLayout;
 import giostra.core.layout.TrackRoom;
 import giostra.core.look.Part;
@@ -139,9 +141,16 @@ public final class SliderRoom implements TrackRoom<Slider>, TrackWritten<Slider>
                 .toList()));
   }
 
-  /** The picture of a slide, under its text or beside it. */
+  /** The picture of a slide, as large as it is drawn while it moves. */
   @Override
   public Piecewise picture(Slider piece, Item item, Size size, PictureWidths widths) {
+    TrackBand track = TrackLayout.in(widths.document(), piece, widths.band(), 0);
+    double large = GroundMotion.largest(Pacing.of(widths.document(), piece, track), item);
+    return still(piece, item, size, widths).through(new Line(large, 0));
+  }
+
+  /** Under its text or beside it. */
+  private Piecewise still(Slider piece, Item item, Size size, PictureWidths widths) {
     Piecewise slide = words(piece, widths);
     Piecewise tall = widths.tallest(piece, size);
     if (widths.value(piece, SliderSettings.PICTURE_USE) != SliderSettings.PictureUse.BESIDE) {
