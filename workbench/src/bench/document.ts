@@ -43,6 +43,20 @@ export function find(document: DocumentBody, id: string): Found | undefined {
   return undefined;
 }
 
+/** A document with nodes in the places of those with their ids; the rest of it is the same. */
+export function withNodes(document: DocumentBody, nodes: readonly NodeBody[]): DocumentBody {
+  const byId = new Map(nodes.map((node) => [node.id, node]));
+  const placed = (node: NodeBody): NodeBody => {
+    const other = byId.get(node.id);
+    if (other) return other;
+    const { children } = node;
+    if (!children) return node;
+    const now = children.map(placed);
+    return now.some((child, at) => child !== children[at]) ? { ...node, children: now } : node;
+  };
+  return { ...document, page: placed(document.page) };
+}
+
 /** A value that is text, or an empty one. */
 export const text = (node: NodeBody, setting: string) => {
   const value = (node.values as Record<string, unknown>)[setting];

@@ -7,7 +7,7 @@ import {
   Problem,
   type Swap,
 } from '../api/client';
-import { valueAt } from './document';
+import { valueAt, withNodes } from './document';
 import type { Doing, Job } from './job';
 import { Keep } from './keep';
 import { type Key, keyOf, setting, withValue } from './keys';
@@ -232,8 +232,9 @@ export class Session {
   }
 
   #post({ key, doing }: Job): Promise<ChangeReply> {
-    const params = { path: { id: this.#page.id } };
-    const { revision, siteRevision } = this.#page;
+    const { id, revision, siteRevision } = this.#page;
+    // What we have need not be sent to us again.
+    const params = { path: { id }, query: { has: `${revision}.${siteRevision}` } };
     if (doing === 'undo') return ask(api.POST('/api/pages/{id}/undo', { params, body: { key } }));
     if (doing === 'redo') return ask(api.POST('/api/pages/{id}/redo', { params, body: { key } }));
     const body = { revision, siteRevision, key, edits: [...doing] };
@@ -296,7 +297,9 @@ export class Session {
   }
 
   #took(change: ChangeReply) {
-    this.#page = change.page;
+    const { nodes, document, ...head } = change.page;
+    const had = this.#page.document;
+    this.#page = { ...head, document: document ?? withNodes(had, nodes ?? []) };
     this.#show(change.stage);
   }
 

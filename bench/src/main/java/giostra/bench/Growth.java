@@ -1,6 +1,5 @@
 package giostra.bench;
 
-import giostra.core.page.Edit;
 import giostra.core.page.PieceSettings;
 import giostra.server.testing.Api;
 import java.io.IOException;
@@ -43,10 +42,15 @@ final class Growth {
     for (int pieces : new int[] {10, 60, 10, 60, 200, 500}) {
       String id = api.newPage(LargePage.mixed(pieces));
       var edits = new ArrayList<Double>();
-      int revision = revision(api.page(id));
+      JsonNode page = api.page(id);
+      int site = page.path("siteRevision").asInt();
+      int revision = revision(page);
       for (int edit = 0; edit < EDITS; edit++) {
+        // As the bench asks: it has what stood before.
+        String asked = "/api/pages/" + id + "/edits?has=" + revision + "." + site;
+        String body = edit(revision, "piece-" + edit % pieces, edit);
         long since = System.nanoTime();
-        Api.Answer answer = api.edit(id, revision, gap("piece-" + edit % pieces, edit));
+        Api.Answer answer = api.post(asked, body);
         if (edit >= EDITS / 6) {
           edits.add(ms(since));
         }
@@ -77,11 +81,10 @@ final class Growth {
     long counts = start + TimeUnit.SECONDS.toNanos(UNCOUNTED);
     try (var threads = Executors.newVirtualThreadPerTaskExecutor()) {
       for (int person = 0; person < people; person++) {
-        String id = pages.get(person);
-        int revision = revision(api.page(id));
+        JsonNode page = api.page(pages.get(person));
         long first = start + TimeUnit.SECONDS.toNanos(1) * person / people;
         threads.submit(() -> {
-          var editor = new Editor(api, id, revision);
+          var editor = new Editor(api, page);
           for (int edit = 0; edit < UNCOUNTED + seconds; edit++) {
             // Counted from when it was to be sent: who waits in a queue has waited.
             long due = first + TimeUnit.SECONDS.toNanos(edit);
@@ -110,30 +113,29 @@ final class Growth {
   private static final class Editor {
     private final Api api;
     private final String page;
+    private final int site;
     private int revision;
 
-    Editor(Api api, String page, int revision) {
+    Editor(Api api, JsonNode page) {
       this.api = api;
-      this.page = page;
-      this.revision = revision;
+      this.page = page.path("id").asString();
+      this.site = page.path("siteRevision").asInt();
+      this.revision = Growth.revision(page);
     }
 
     /** Whether an edit was taken; nobody else edits the page, so its next revision is known. */
     boolean edits(String piece, int edit) throws IOException {
       var asked =
           (HttpURLConnection)
-              URI.create(api.at("/api/pages/" + page + "/edits")).toURL().openConnection();
+              URI.create(api.at("/api/pages/" + page + "/edits?has=" + revision + "." + site))
+                  .toURL()
+                  .openConnection();
       asked.setRequestMethod("POST");
       asked.setRequestProperty("Giostra-Writes", "1");
       asked.setRequestProperty("Content-Type", "application/json");
       asked.setDoOutput(true);
       try (OutputStream out = asked.getOutputStream()) {
-        out.write(
-            """
-            {"revision":%d,"edits":[{"type":"SetValue","node":"%s","setting":"%s","band":"desktop","value":"%dpx"}]}
-            """
-                .formatted(revision, piece, PieceSettings.SPACE_ABOVE.id(), edit % 40)
-                .getBytes(StandardCharsets.UTF_8));
+        out.write(Growth.edit(revision, piece, edit).getBytes(StandardCharsets.UTF_8));
       }
       if (asked.getResponseCode() != HttpURLConnection.HTTP_OK) {
         return false;
@@ -158,8 +160,12 @@ final class Growth {
     }
   }
 
-  private static Edit gap(String piece, int edit) {
-    return new Edit.SetValue(piece, PieceSettings.SPACE_ABOVE.id(), "desktop", edit % 40 + "px");
+  /** An edit of a length of a piece, as it is sent. */
+  private static String edit(int revision, String piece, int number) {
+    return """
+    {"revision":%d,"edits":[{"type":"SetValue","node":"%s","setting":"%s","band":"desktop","value":"%dpx"}]}
+    """
+        .formatted(revision, piece, PieceSettings.SPACE_ABOVE.id(), number % 40);
   }
 
   private static int revision(JsonNode answer) {

@@ -38,6 +38,7 @@ public final class Measure {
         Process app = Process.start(database)) {
       Growth.pages(app.api());
       Growth.editors(app.api(), 50, 20);
+      Moving.measure(app.api());
     }
     new Runner(
             new OptionsBuilder()

@@ -541,7 +541,7 @@ class OverPictureJourney {
     }
   }
 
-  /** The contrast that all but the worst twentieth of the pixels of a box have. */
+  /** The mean contrast of the worst tenth of the pixels of a box. */
   private static double seen(BufferedImage drawn, JsonNode box) {
     String[] ink = box.get(4).asString().replaceAll("[^0-9.,]", "").split(",");
     var colour =
@@ -562,7 +562,11 @@ class OverPictureJourney {
         ratios.add(Colour.contrast(colour.over(below), below));
       }
     }
-    double[] sorted = ratios.stream().mapToDouble(Double::doubleValue).sorted().toArray();
-    return sorted[Math.min(sorted.length - 1, (int) Math.ceil(sorted.length * 0.05) - 1)];
+    return ratios.stream()
+        .mapToDouble(Double::doubleValue)
+        .sorted()
+        .limit(Math.max(1, Math.round(ratios.size() * 0.1)))
+        .average()
+        .orElse(21);
   }
 }

@@ -23,6 +23,9 @@ public final class Samples {
   /** Cells both ways of the coarsest. */
   private static final int LEAST = 8;
 
+  /** The share of it that may be darker, or lighter, than its ends: ours. */
+  private static final double REST = 0.05;
+
   /** Shades that its colours are told apart by. */
   private static final int SHADES = 1024;
 
@@ -194,8 +197,8 @@ public final class Samples {
 
   /**
    * The darkest and the lightest of its colours over another, but for the twentieth of it that is
-   * darker and the one that is lighter: what words on any part of it have to be read against. Ours,
-   * as {@link Legible} has it.
+   * darker and the one that is lighter: what words on any part of it have to be read against. That
+   * twentieth is in the midst of the tenth that {@link Legible} has the mean of.
    *
    * @param below solid, which is seen where it is clear
    */
@@ -214,7 +217,7 @@ public final class Samples {
       counts[shade]++;
       seen[shade] = colour;
     }
-    double rest = Legible.WORST * cells.length;
+    double rest = REST * cells.length;
     return List.of(end(counts, seen, rest, true), end(counts, seen, rest, false));
   }
 

@@ -1,5 +1,7 @@
 package giostra.core.fit;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import com.ibm.icu.text.BreakIterator;
 import com.ibm.icu.util.ULocale;
 import giostra.core.value.Require;
@@ -32,6 +34,24 @@ public final class TextFit {
   private static final Pattern TAIL = Pattern.compile("[ \\u00ad]+$");
 
   private static final Pattern WHITE = Pattern.compile("[ \\t\\r\\f]+");
+
+  /** Characters of the texts that are remembered, together. */
+  private static final long MOST = 400_000;
+
+  /** What a text is told by. */
+  private record Asked(
+      List<Run> runs, double sizePx, double spacingPx, double wordsPx, Locale locale) {
+    int length() {
+      return 1 + runs.stream().mapToInt(run -> run.text().length()).sum();
+    }
+  }
+
+  /** What is on a page is asked again for each rule, each band and each edit. */
+  private static final Cache<Asked, TextFit> MEASURED =
+      Caffeine.newBuilder()
+          .maximumWeight(MOST)
+          .weigher((Asked asked, TextFit _) -> asked.length())
+          .build();
 
   private final List<Stretch> stretches = new ArrayList<>();
   private final double sizePx;
@@ -80,6 +100,17 @@ public final class TextFit {
   public static TextFit of(
       List<Run> runs, double sizePx, double spacingPx, double wordsPx, Locale locale) {
     Require.above(0, "font size (px)", sizePx);
+    // Fonts of a site's own come and go.
+    if (runs.stream().anyMatch(run -> OwnFonts.is(run.face().family()))) {
+      return measured(runs, sizePx, spacingPx, wordsPx, locale);
+    }
+    return MEASURED.get(
+        new Asked(List.copyOf(runs), sizePx, spacingPx, wordsPx, locale),
+        asked -> measured(asked.runs, sizePx, spacingPx, wordsPx, locale));
+  }
+
+  private static TextFit measured(
+      List<Run> runs, double sizePx, double spacingPx, double wordsPx, Locale locale) {
     var fit = new TextFit(sizePx, spacingPx, wordsPx);
     List<Run> shown = collapsed(runs);
     var all = new StringBuilder();
@@ -235,10 +266,13 @@ public final class TextFit {
 
   /** How many lines it takes in a width in px; none when there is no text. */
   public int lines(double widthPx) {
-    Map.Entry<Double, Held> near = known.floorEntry(widthPx);
-    return near != null && widthPx < near.getValue().below()
-        ? near.getValue().lines()
-        : broken(widthPx);
+    // Several may ask at once.
+    synchronized (known) {
+      Map.Entry<Double, Held> near = known.floorEntry(widthPx);
+      return near != null && widthPx < near.getValue().below()
+          ? near.getValue().lines()
+          : broken(widthPx);
+    }
   }
 
   private int broken(double widthPx) {

@@ -4,8 +4,10 @@ import giostra.core.page.Document;
 import giostra.core.page.Node;
 import giostra.core.page.Page;
 import giostra.core.page.Section;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 
 /**
  * Documents as text, as {@link DocumentJson} writes them, section by section: a section that nobody
@@ -42,6 +44,37 @@ public final class NodeTexts {
   /** A node with all it holds. */
   public String text(Node node) {
     return node instanceof Page page ? page(page) : DocumentJson.write(node).toString();
+  }
+
+  /**
+   * The nodes that make one page another, each with all it holds, where it stands where the one
+   * with its id stood.
+   */
+  public static List<Node> changes(Page before, Page after) {
+    var changed = new ArrayList<Node>();
+    changes(before, after, changed);
+    return changed;
+  }
+
+  private static void changes(Node before, Node after, List<Node> changed) {
+    if (before == after) {
+      return;
+    }
+    List<? extends Node> were = before.children();
+    List<? extends Node> are = after.children();
+    boolean stands =
+        before.type() == after.type()
+            && before.values().equals(after.values())
+            && were.size() == are.size()
+            && IntStream.range(0, are.size())
+                .allMatch(i -> were.get(i).id().equals(are.get(i).id()));
+    if (!stands || are.isEmpty()) {
+      changed.add(after);
+      return;
+    }
+    for (int i = 0; i < are.size(); i++) {
+      changes(were.get(i), are.get(i), changed);
+    }
   }
 
   private String page(Page page) {

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -121,7 +122,14 @@ public final class Document {
 
   /** A node and everything in it, in reading order. */
   public static Stream<Node> walk(Node node) {
-    return Stream.concat(Stream.of(node), node.children().stream().flatMap(Document::walk));
+    return Stream.of(node).mapMulti(Document::tell);
+  }
+
+  private static void tell(Node node, Consumer<? super Node> to) {
+    to.accept(node);
+    for (Node child : node.children()) {
+      tell(child, to);
+    }
   }
 
   /** The node with that id. */

@@ -6,6 +6,7 @@ import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
@@ -26,10 +27,17 @@ public final class ReadBack {
     Set<String> bands =
         after.bands().all().stream().map(band -> band.id()).collect(Collectors.toSet());
     boolean all = !before.bands().equals(after.bands());
-    after
-        .nodes()
-        .filter(node -> all || before.find(node.id()).orElse(null) != node)
-        .forEach(node -> check(node, bands));
+    Predicate<Node> stayed = node -> !all && before.find(node.id()).orElse(null) == node;
+    check(after.site(), stayed, bands);
+    check(after.page(), stayed, bands);
+  }
+
+  /** What is in a node that stayed as it was has stayed so, too. */
+  private static void check(Node node, Predicate<Node> stayed, Set<String> bands) {
+    if (!stayed.test(node)) {
+      check(node, bands);
+      node.children().forEach(child -> check(child, stayed, bands));
+    }
   }
 
   /** Checks all of a document. */

@@ -10,8 +10,10 @@ import giostra.core.season.Almanac;
 import giostra.core.season.Season;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -59,9 +61,10 @@ final class Nobody {
       return List.of();
     }
     Instant from = ends.isEmpty() ? SOME : ends.getFirst();
-    Instant until = again ? roundFrom(from, seasons, zone) : ends.getLast();
-    long most = Duration.ofDays(Almanac.MOST_YEARS * 365L).toSeconds();
-    if (from.equals(until) || until.getEpochSecond() - from.getEpochSecond() > most) {
+    Instant last = again ? roundFrom(from, seasons, zone) : ends.getLast();
+    Instant most = from.plus(Duration.ofDays(Almanac.MOST_YEARS * 365L));
+    Instant until = last.isBefore(most) ? last : most;
+    if (from.equals(until)) {
       return List.of();
     }
     var almanac = new Almanac(zone, seasons, from, until);
@@ -98,23 +101,53 @@ final class Nobody {
     ZoneId zone = at.document().site().values().get(SiteSettings.ZONE);
     List<Integer> after = almanac.on(each.until());
     int next = after.isEmpty() ? 0 : after.getFirst();
-    Snag gap =
-        Snag.of(
-                Rule.NOBODY,
-                piece.id(),
-                Extent.always(at.document()).between(each.from(), each.until()),
-                Said.of("nobody", "from", said(each.from(), zone), "to", said(each.until(), zone)))
-            .of(items.get(next).id());
-    Season then = seasons.get(next);
-    return after.isEmpty() || then.yearly() || !then.times().any()
-        ? gap
-        : gap.withFixes(List.of(atOnce(items.get(next), next, written(each.from(), zone))));
+    var fixes = new ArrayList<Snag.Fix>();
+    if (!after.isEmpty() && moves(seasons.get(next))) {
+      fixes.add(atOnce(items.get(next), next, written(each.from(), zone)));
+    }
+    almanac.on(each.from().minusMillis(1)).stream()
+        .filter(last -> seasons.get(last).times().any() && seasons.get(last).ends().isPresent())
+        .findFirst()
+        .ifPresent(last -> fixes.add(longer(items.get(last), last, seasons.get(last), each, zone)));
+    return Snag.of(
+            Rule.NOBODY,
+            piece.id(),
+            Extent.always(at.document()).between(each.from(), each.until()),
+            Said.of("nobody", "from", said(each.from(), zone), "to", said(each.until(), zone)))
+        .of(items.get(next).id())
+        .withFixes(fixes);
+  }
+
+  /** Whether it may begin earlier: of a day that not each year has, none would come in others. */
+  private static boolean moves(Season season) {
+    return !season.yearly() && season.times().any();
   }
 
   private static Snag.Fix atOnce(Item item, int place, String from) {
     return Snag.Fix.of(
         Said.of("take-over", "item", Fields.called(item, place)),
         new Edit.SetValue(item.id(), ConditionSettings.SEASON_BEGINS.id(), "", from));
+  }
+
+  /** Who is on before stays until the next comes; each year, where it does so each year. */
+  private static Snag.Fix longer(
+      Item item, int place, Season season, Almanac.Stretch gap, ZoneId zone) {
+    LocalDateTime end = gap.until().atZone(zone).toLocalDateTime();
+    if (season.yearly()) {
+      LocalDateTime ends = season.ends().orElseThrow();
+      LocalDateTime then = end.withYear(ends.getYear());
+      end = then.isBefore(ends) ? then.plusYears(1) : then;
+    }
+    boolean midnight = end.toLocalTime().toSecondOfDay() == 0;
+    return Snag.Fix.of(
+        Said.of("stay-on", "item", Fields.called(item, place)),
+        new Edit.SetValue(
+            item.id(),
+            ConditionSettings.SEASON_ENDS.id(),
+            "",
+            midnight
+                ? end.toLocalDate().minusDays(1).toString()
+                : end.withSecond(0).withNano(0).toString()));
   }
 
   /** As a season is written: a date where it is the first moment of one. */

@@ -96,7 +96,26 @@ public final class Bodies {
 
   /** What an edit came to, with what the stage has to change. */
   @Schema(name = "ChangeReply")
-  record ChangeReply(PageReply page, Stage.Swap stage) {}
+  record ChangeReply(ChangedPage page, Stage.Swap stage) {}
+
+  /**
+   * A page after a change.
+   *
+   * @param document all of it; left out where the changed nodes say enough
+   * @param nodes what has changed since the revisions that the asker has: each stands, with all it
+   *     holds, where the one with its id stood
+   */
+  @Schema(name = "ChangedPage")
+  record ChangedPage(
+      String id,
+      String siteId,
+      String slug,
+      int revision,
+      int siteRevision,
+      boolean canUndo,
+      boolean canRedo,
+      @Schema(implementation = DocumentBody.class) @Nullable JsonNode document,
+      @Schema(implementation = NodeBody[].class) @Nullable List<JsonNode> nodes) {}
 
   @Schema(name = "NewPage")
   record NewPage(

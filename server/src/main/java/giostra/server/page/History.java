@@ -94,6 +94,11 @@ class History {
         throw new IllegalArgumentException("page " + page.id() + " is not of " + site.id());
       }
     }
+
+    /** The revisions that it stands at. */
+    PageService.Base stood() {
+      return new PageService.Base(page.head(), site.head());
+    }
   }
 
   /** Holds the site of a page; what is read from then on is what stands. */

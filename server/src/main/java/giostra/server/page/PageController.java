@@ -2,8 +2,10 @@ package giostra.server.page;
 
 import giostra.core.format.DocumentJson;
 import giostra.core.format.EditJson;
+import giostra.core.format.NodeTexts;
 import giostra.core.page.Conversion;
 import giostra.core.page.Document;
+import giostra.core.page.Node;
 import giostra.core.page.NodeType;
 import giostra.server.host.StagePort;
 import giostra.server.web.Packed;
@@ -93,23 +95,34 @@ class PageController {
     return texts.json(pages.head(id).document());
   }
 
+  /**
+   * @param has the revisions of the page and of its site that the asker has, as "12.3": what has
+   *     not changed since is left out of the answer
+   */
   @PostMapping("/api/pages/{id}/edits")
-  Bodies.ChangeReply edit(@PathVariable String id, @RequestBody Bodies.EditsRequest body) {
+  Bodies.ChangeReply edit(
+      @PathVariable String id,
+      @RequestParam(required = false) @Nullable String has,
+      @RequestBody Bodies.EditsRequest body) {
     var base = new PageService.Base(body.revision(), body.siteRevision());
     String key = Bodies.key(body.key());
-    return reply(meters.edit.record(() -> pages.edit(id, base, key, body.edits())));
+    return reply(meters.edit.record(() -> pages.edit(id, base, key, body.edits())), has);
   }
 
   @PostMapping("/api/pages/{id}/undo")
   Bodies.ChangeReply undo(
-      @PathVariable String id, @RequestBody(required = false) Bodies.@Nullable KeyedRequest body) {
-    return reply(pages.undo(id, key(body)));
+      @PathVariable String id,
+      @RequestParam(required = false) @Nullable String has,
+      @RequestBody(required = false) Bodies.@Nullable KeyedRequest body) {
+    return reply(pages.undo(id, key(body)), has);
   }
 
   @PostMapping("/api/pages/{id}/redo")
   Bodies.ChangeReply redo(
-      @PathVariable String id, @RequestBody(required = false) Bodies.@Nullable KeyedRequest body) {
-    return reply(pages.redo(id, key(body)));
+      @PathVariable String id,
+      @RequestParam(required = false) @Nullable String has,
+      @RequestBody(required = false) Bodies.@Nullable KeyedRequest body) {
+    return reply(pages.redo(id, key(body)), has);
   }
 
   private static @Nullable String key(Bodies.@Nullable KeyedRequest body) {
@@ -131,7 +144,7 @@ class PageController {
   @PostMapping("/api/pages/{id}/restore")
   Bodies.ChangeReply restore(@PathVariable String id, @RequestBody Bodies.RestoreRequest body) {
     boolean site = Boolean.TRUE.equals(body.site());
-    return reply(revisions.restore(id, body.revision(), site, Bodies.key(body.key())));
+    return reply(revisions.restore(id, body.revision(), site, Bodies.key(body.key())), null);
   }
 
   /** The values that would go with a band, on all pages of the site. */
@@ -149,9 +162,26 @@ class PageController {
     return new Bodies.ConversionReply(EditJson.write(found.edits()), found.unfit());
   }
 
-  private Bodies.ChangeReply reply(PageService.Change change) {
+  private Bodies.ChangeReply reply(PageService.Change change, @Nullable String has) {
     PageService.Head after = change.after();
-    return new Bodies.ChangeReply(reply(after), stage.between(change.before(), after));
+    Document now = after.document();
+    boolean known = change.was().written().equals(has) && change.before().site().equals(now.site());
+    List<Node> nodes =
+        known ? NodeTexts.changes(change.before().page(), now.page()) : List.of(now.page());
+    // A page that differs itself is answered with whole.
+    boolean whole = nodes.contains(now.page());
+    return new Bodies.ChangeReply(
+        new Bodies.ChangedPage(
+            after.id(),
+            after.siteId(),
+            after.slug(),
+            after.revision(),
+            after.siteRevision(),
+            after.canUndo(),
+            after.canRedo(),
+            whole ? texts.json(now) : null,
+            whole ? null : nodes.stream().<JsonNode>map(DocumentJson::write).toList()),
+        stage.between(change.before(), after));
   }
 
   private Bodies.PageReply reply(PageService.Head head) {

@@ -90,15 +90,24 @@ public class PageService {
    */
   public record Shown(String id, String slug, @Nullable Head head, String said) {}
 
-  /** What a change came to: the page before and after it. */
-  public record Change(Document before, Head after) {}
+  /**
+   * What a change came to: the page before and after it.
+   *
+   * @param was the revisions that it stood at before
+   */
+  public record Change(Document before, Base was, Head after) {}
 
   /**
    * The revision that edits were made on.
    *
    * @param site number of the site's; null for the one that the page's was made with
    */
-  public record Base(int page, @Nullable Integer site) {}
+  public record Base(int page, @Nullable Integer site) {
+    /** As an asker says it: "12.3". */
+    String written() {
+      return page + "." + site;
+    }
+  }
 
   // --- sites ---
 
@@ -351,7 +360,7 @@ public class PageService {
     History.Held held = history.hold(pageId);
     Document before = documents.of(held.page());
     if (history.done(held.site().id(), key)) {
-      return changed(before, history.stand(held));
+      return changed(held, before, history.stand(held));
     }
     boolean newest = current(held, base);
     long since = newest ? held.site().lastChange() : since(held, base);
@@ -366,7 +375,7 @@ public class PageService {
           throw conflict(held, before, theirs.get().says() + " was changed in another window");
         }
       }
-      return changed(before, history.append(held, "edit", key, edits, applied));
+      return changed(held, before, history.append(held, "edit", key, edits, applied));
     } catch (Refused | DocumentJson.Faults e) {
       if (!newest) {
         // It may have been right on the revision it was made on: a band that is gone since, say.
@@ -407,11 +416,11 @@ public class PageService {
   public Change change(String pageId, Function<Document, List<Edit>> edits) {
     History.Held held = history.hold(pageId);
     Document before = documents.of(held.page());
-    return changed(before, history.append(held, "edit", null, edits.apply(before)));
+    return changed(held, before, history.append(held, "edit", null, edits.apply(before)));
   }
 
-  private Change changed(Document before, History.Stand stand) {
-    return new Change(before, heads.of(stand));
+  private Change changed(History.Held held, Document before, History.Stand stand) {
+    return new Change(before, held.stood(), heads.of(stand));
   }
 
   private Conflict conflict(History.Held held, Document newer, String why) {
@@ -444,10 +453,10 @@ public class PageService {
     History.Held held = history.hold(pageId);
     Document before = documents.of(held.page());
     if (history.done(held.site().id(), key)) {
-      return changed(before, history.stand(held));
+      return changed(held, before, history.stand(held));
     }
     try {
-      return changed(before, history.again(held, back, key));
+      return changed(held, before, history.again(held, back, key));
     } catch (History.Overtaken e) {
       throw new Conflict(
           String.format(

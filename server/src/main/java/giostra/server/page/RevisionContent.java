@@ -15,8 +15,8 @@ abstract class RevisionContent {
   /** Version of the format of what follows. */
   int version;
 
-  /** Its part of a document. */
-  @JdbcTypeCode(SqlTypes.JSON)
+  /** Its part of a document, which the database is never asked into. */
+  @JdbcTypeCode(SqlTypes.LONGVARCHAR)
   String document = "{}";
 
   @JdbcTypeCode(SqlTypes.JSON)

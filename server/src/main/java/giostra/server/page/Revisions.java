@@ -72,7 +72,7 @@ public class Revisions {
     History.Held held = history.hold(pageId);
     Document before = documents.of(held.page());
     if (history.done(held.site().id(), key)) {
-      return changed(before, history.stand(held));
+      return changed(held, before, history.stand(held));
     }
     Document old = documents.at(held.page(), number);
     var edits = new ArrayList<Edit>();
@@ -80,10 +80,10 @@ public class Revisions {
       edits.addAll(Edits.siteEdits(before.site(), old.site()));
     }
     edits.add(new Edit.ReplacePage(site ? old.page() : Edits.fitted(old.page(), before.bands())));
-    return changed(before, history.append(held, "restore", key, edits));
+    return changed(held, before, history.append(held, "restore", key, edits));
   }
 
-  private PageService.Change changed(Document before, History.Stand stand) {
-    return new PageService.Change(before, heads.of(stand));
+  private PageService.Change changed(History.Held held, Document before, History.Stand stand) {
+    return new PageService.Change(before, held.stood(), heads.of(stand));
   }
 }

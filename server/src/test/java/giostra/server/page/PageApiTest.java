@@ -3,6 +3,7 @@ package giostra.server.page;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import giostra.core.format.DocumentJson;
+import giostra.core.format.EditJson;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.testing.RandomDocuments;
@@ -14,6 +15,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Pages and edits over HTTP. Source for problems: RFC 9457, Problem Details for HTTP APIs. */
 @ExtendWith(Giostra.class)
@@ -103,6 +107,77 @@ class PageApiTest {
     Api.Answer answer = api.post("/api/pages/" + made(api) + "/edits", "{\"revision\":0,");
     assertThat(answer.status()).isEqualTo(400);
     assertThat(answer.json().path("title").asString()).isEqualTo("Not JSON");
+  }
+
+  /** A node of a page as it is answered with, in the place of the one with its id. */
+  private static void put(ObjectNode parent, JsonNode node) {
+    var children = (ArrayNode) parent.path("children");
+    for (int i = 0; i < children.size(); i++) {
+      if (children.get(i).path("id").equals(node.path("id"))) {
+        children.set(i, node);
+      } else if (children.get(i).path("children").isArray()) {
+        put((ObjectNode) children.get(i), node);
+      }
+    }
+  }
+
+  /** Whoever says what they have is told what is different, and comes to the same. */
+  @Test
+  void anAnswerHasWhatChangedForWhoeverHasTheRest(Api api) {
+    String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
+    var mine = (ObjectNode) api.get("/api/pages/" + id + "/document").json();
+    JsonNode head = api.page(id);
+    List<List<Edit>> changes =
+        List.of(
+            List.of(new Edit.SetValue("words", "gap", "desktop", "21px")),
+            List.of(
+                new Edit.SetValue("house-2", "heading", "", "Another"),
+                new Edit.SetValue("words-3", "text", "", "Shorter.")),
+            List.of(new Edit.RemoveNode("house-4")),
+            List.of(new Edit.MoveNode("idea-picture", "visit-right", 0)),
+            List.of(new Edit.SetValue("page", "title", "", "Other evenings")),
+            List.of(new Edit.SetValue("site", "measure", "desktop", "900px")),
+            List.of(new Edit.RemoveNode("films-section")),
+            List.of(new Edit.SetValue("words", "gap", "desktop", "21px")));
+    int small = 0;
+    for (int turn = 0; turn < changes.size() + 3; turn++) {
+      String has =
+          "?has=" + head.path("revision").asInt() + "." + head.path("siteRevision").asInt();
+      JsonNode page =
+          (turn < changes.size()
+                  ? api.post(
+                      "/api/pages/" + id + "/edits" + has,
+                      Map.of(
+                          "revision",
+                          head.path("revision").asInt(),
+                          "siteRevision",
+                          head.path("siteRevision").asInt(),
+                          "edits",
+                          EditJson.write(changes.get(turn))))
+                  : api.post("/api/pages/" + id + (turn % 2 == 0 ? "/undo" : "/redo") + has, null))
+              .json()
+              .path("page");
+      assertThat(page.path("document").isObject()).isNotEqualTo(page.path("nodes").isArray());
+      if (page.path("nodes").isArray()) {
+        small++;
+        page.path("nodes").forEach(node -> put((ObjectNode) mine.path("page"), node));
+      } else {
+        mine.setAll((ObjectNode) page.path("document"));
+      }
+      assertThat(mine)
+          .as("after change %d", turn)
+          .isEqualTo(api.get("/api/pages/" + id + "/document").json());
+      head = page;
+    }
+    assertThat(small).isBetween(4, 8);
+    // Who has something older gets it all.
+    assertThat(
+            api.post("/api/pages/" + id + "/undo?has=0.0", null)
+                .json()
+                .path("page")
+                .path("document")
+                .isObject())
+        .isTrue();
   }
 
   @Test
