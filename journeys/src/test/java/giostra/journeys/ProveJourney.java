@@ -55,7 +55,7 @@ class ProveJourney {
     Page page = chromium.page(1280, 900);
     Bench bench = Bench.open(page, api, id, "prove", "words");
     Frame stage = bench.stage();
-    assertThat(page.locator(".prove-head h2")).hasText("4 snags");
+    assertThat(page.locator(".prove-head h2")).hasText("7 snags");
     assertThat(page.locator(".prove-reach"))
         .hasText(Pattern.compile("proved at 2 281 widths, in 5 states, over one round of .* s"));
     assertThat(page.locator(".strip").filter(text("Plants"))).containsText("fine");
@@ -84,14 +84,14 @@ class ProveJourney {
     page.keyboard().press("2");
     page.keyboard().press("Enter");
     bench.saved();
-    assertThat(page.locator(".prove-head h2")).hasText("3 snags");
+    assertThat(page.locator(".prove-head h2")).hasText("6 snags");
     assertThat(narrow).hasCount(0);
     stage.waitForFunction(
         "(s) => document.querySelector(s).getBoundingClientRect().width > 240", WALK);
     assertThat(api.document(id)).isNotEqualTo(before);
     bench.button("Undo").click();
     bench.saved();
-    assertThat(page.locator(".prove-head h2")).hasText("4 snags");
+    assertThat(page.locator(".prove-head h2")).hasText("7 snags");
     assertThat(api.document(id)).isEqualTo(before);
   }
 
@@ -106,14 +106,14 @@ class ProveJourney {
     page.getByPlaceholder("why, and who says so").fill("the sign on the door says so: Ines");
     page.keyboard().press("Enter");
     bench.saved();
-    assertThat(page.locator(".prove-head h2")).hasText("3 snags");
+    assertThat(page.locator(".prove-head h2")).hasText("6 snags");
     assertThat(page.locator(".prove-head")).containsText("1 left on purpose");
     page.reload();
-    assertThat(page.locator(".prove-head h2")).hasText("3 snags");
+    assertThat(page.locator(".prove-head h2")).hasText("6 snags");
     bar(page, "left on purpose").click();
     assertThat(page.locator(".ways-left")).containsText("the sign on the door says so: Ines");
     bench.step("Ship");
-    assertThat(page.locator(".ship-proof")).containsText("3 hurt");
+    assertThat(page.locator(".ship-proof")).containsText("2 break");
     bench.button("Look in Prove").click();
     // Another word there is another finding.
     api.edit(
@@ -121,7 +121,7 @@ class ProveJourney {
         api.page(id).path("revision").asInt(),
         once("house-2", "heading", "Moonflowerings and more"));
     page.reload();
-    assertThat(page.locator(".prove-head h2")).hasText(Pattern.compile("[4-9] snags"));
+    assertThat(page.locator(".prove-head h2")).hasText(Pattern.compile("(7|8|9|\\d\\d) snags"));
     assertThat(page.locator(".prove-head")).not().containsText("left on purpose");
   }
 
@@ -163,10 +163,10 @@ class ProveJourney {
     Document before = api.document(id);
     Page page = chromium.page(1280, 900);
     Bench bench = Bench.open(page, api, id, "prove", "houses");
-    assertThat(page.locator(".prove-head h2")).hasText("4 snags");
+    assertThat(page.locator(".prove-head h2")).hasText("7 snags");
     bench.button("+40 % for translation").click();
     assertThat(page.locator(".prove-head h2"))
-        .hasText(Pattern.compile("([5-9]|\\d\\d) snags: \\+40 % for translation"));
+        .hasText(Pattern.compile("([89]|\\d\\d) snags: \\+40 % for translation"));
     page.frameLocator("iframe >> nth=0")
         .locator("[data-item=house-2] :text('Moonflowermoon hourho')")
         .first()

@@ -153,11 +153,44 @@ class SeasonTest {
     assertThat(snags).hasSize(1);
     assertThat(snags.getFirst().message())
         .isEqualTo("nobody is on show from 1 Mar 2027 to 6 Apr 2027");
-    assertThat(snags.getFirst().fixes()).hasSize(1);
-    Document closed = Edits.apply(gap, snags.getFirst().fixes().getFirst().edits()).document();
-    assertThat(found(closed)).isEmpty();
+    // Who comes next takes over at once, or who was on last stays until then.
+    assertThat(snags.getFirst().fixes())
+        .flatExtracting(Snag.Fix::edits)
+        .containsExactly(
+            once("opening-orchids", "seasonBegins", "2027-03-01"),
+            once("opening-frost", "seasonEnds", "2027-04-05"));
+    for (Snag.Fix fix : snags.getFirst().fixes()) {
+      assertThat(found(Edits.apply(gap, fix.edits()).document())).isEmpty();
+    }
     Document open = Edits.apply(gap, List.of(once("opening-autumn", "seasonEnds", ""))).document();
     assertThat(found(open)).isEmpty();
+  }
+
+  /** Of seasons of each year the last stays longer each year: over the turn of one, at an hour. */
+  @ParameterizedTest
+  @CsvSource({
+    "2026-11-01, 2027-02-27, 2026-03-01, 2026-10-31, 2027-02-28",
+    "2026-03-01, 2026-12-20, 2026-02-01, 2026-02-28, 2027-01-31",
+    "2026-03-01, 2026-12-20T18:00, 2026-01-03T09:30, 2026-02-28, 2027-01-03T09:30"
+  })
+  void aGapOfEachYearIsClosedForEachYear(
+      String begins, String ends, String nextBegins, String nextEnds, String longer) {
+    var edits = new ArrayList<Edit>();
+    for (String item : List.of("opening-autumn", "opening-frost", "opening-orchids")) {
+      boolean next = item.equals("opening-orchids");
+      edits.add(once(item, "seasonBegins", next ? nextBegins : begins));
+      edits.add(once(item, "seasonEnds", next ? nextEnds : ends));
+      edits.add(new Edit.SetValue(item, "seasonYearly", "", true));
+    }
+    edits.add(new Edit.RemoveNode("opening-frost"));
+    Document gap = Edits.apply(Demo.document(), edits).document();
+    Snag snag = found(gap).getFirst();
+    assertThat(snag.fixes())
+        .singleElement()
+        .satisfies(fix ->
+            assertThat(fix.edits()).containsExactly(once("opening-autumn", "seasonEnds", longer)));
+    assertThat(found(Edits.apply(gap, snag.fixes().getFirst().edits()).document()))
+        .noneMatch(left -> left.message().equals(snag.message()));
   }
 
   /**

@@ -33,9 +33,16 @@ class JumpsTest {
   }
 
   @Test
-  void nothingOfTheDemoJumps() {
+  void oneThingOfTheDemoJumpsOnPurpose() {
     Document demo = Demo.document();
-    assertThat(Snags.of(demo, PictureSizes.NONE, 0)).noneMatch(each -> each.rule() == Rule.JUMP);
+    assertThat(Snags.of(demo, PictureSizes.NONE, 0))
+        .filteredOn(each -> each.rule() == Rule.JUMP)
+        .singleElement()
+        .satisfies(each -> {
+          assertThat(each.piece()).isEqualTo("questions");
+          assertThat(each.band()).isEqualTo("desktop");
+          assertThat(each.extent().state()).isEqualTo(State.HOVER);
+        });
   }
 
   @Test
