@@ -72,7 +72,8 @@ export function accordion(root: HTMLElement, clock: Clock): Handle {
         .map(Number.parseFloat)
         .reduce((sum, px) => sum + px);
     });
-    root.style.setProperty('--g-tallest', `${Math.max(...heights)}px`);
+    // What a band or a season hides has no height.
+    root.style.setProperty('--g-tallest', `${Math.max(0, ...heights.filter(Number.isFinite))}px`);
   }
   for (const query of plan.always) matchMedia(query).addEventListener('change', always, { signal });
   if (plan.always.length > 0) always();
@@ -84,6 +85,17 @@ export function accordion(root: HTMLElement, clock: Clock): Handle {
     for (const inner of inners) seen.observe(inner);
     signal.addEventListener('abort', () => seen.disconnect());
   }
+
+  /** What its season hides is not open: the first that is there is. */
+  function settle() {
+    const gone = (item: HTMLElement) => 'gone' in item.dataset;
+    if (!plan.first || !current?.open || !gone(current)) return;
+    current.open = false;
+    current = items.find((item) => !gone(item));
+    if (current) current.open = true;
+  }
+  root.addEventListener('giostra:turn', settle, { signal });
+  settle();
 
   if ('share' in navigator) {
     for (const button of root.querySelectorAll<HTMLElement>('.g-send')) {

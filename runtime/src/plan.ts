@@ -175,6 +175,8 @@ export interface AccordionPlan {
   readonly intent?: number;
   /** Whether all may be closed. */
   readonly mayClose?: boolean;
+  /** Whether the first is open at first, whichever is there by its season. */
+  readonly first?: boolean;
   /** Media queries under which all are open. */
   readonly always: readonly string[];
   /** Media queries under which panels are as high as the tallest. */

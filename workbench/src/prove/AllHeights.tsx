@@ -49,14 +49,14 @@ function places(marks: readonly Mark[], scale: number): readonly number[] {
 
 /** The whole page at eight widths, each as high as it is there, all on one scale. */
 export function AllHeights({ snags }: { readonly snags: readonly Finding[] }) {
-  const { page } = useBench();
+  const { page, on } = useBench();
   const [box, room] = useSize<HTMLDivElement>();
   const strips = useQuery({
-    queryKey: ['strips', page.id, versionOf(page)],
+    queryKey: ['strips', page.id, versionOf(page), on],
     queryFn: () =>
       ask(
         api.GET('/api/pages/{id}/strips', {
-          params: { path: { id: page.id }, query: { at: WIDTHS } },
+          params: { path: { id: page.id }, query: { at: WIDTHS, ...(on !== undefined && { on }) } },
         }),
       ),
     placeholderData: (before) => before,

@@ -3,6 +3,7 @@ package giostra.journeys;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Clock;
 import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -475,6 +476,39 @@ class DriveJourney {
           .as(each[0])
           .isEqualTo(each[1]);
     }
+  }
+
+  /** Which question is the first goes by the date: it is open, and a turn opens the next. */
+  @InTurn(3)
+  @Test
+  void theFirstThatIsThereIsOpen(Api api, Chromium.Open chromium) {
+    String open =
+        """
+        () => [...document.querySelectorAll('[data-piece=in-flower] details')]
+            .filter((each) => each.checkVisibility())
+            .map((each) => `${each.dataset.item} ${each.open ? 'open' : 'closed'}`).join(', ')
+        """;
+    Page page = chromium.page(1280, 900);
+    for (String[] each :
+        new String[][] {
+          {"2027-02-27T20:00:00Z", "flower-queen open"},
+          {"2027-02-28T20:00:00Z", ""},
+          {"2027-03-01T20:00:00Z", "flower-moon open"},
+          {"2031-07-02T20:00:00Z", "flower-orchid open"}
+        }) {
+      page.clock().setFixedTime(each[0]);
+      page.navigate(api.at(Api.LIVE_DEMO));
+      page.waitForSelector("[data-piece=in-flower][data-live]", attached());
+      assertThat(page.evaluate(open)).as(each[0]).isEqualTo(each[1]);
+    }
+    Page staying = chromium.page(1280, 900);
+    staying.clock().install(new Clock.InstallOptions().setTime("2026-06-30T23:58:00Z"));
+    staying.navigate(api.at(Api.LIVE_DEMO));
+    staying.waitForSelector("[data-piece=in-flower][data-live]", attached());
+    assertThat(staying.evaluate(open)).isEqualTo("flower-moon open");
+    // Out of view it turns without moving anything.
+    staying.clock().runFor(3 * 60_000);
+    staying.waitForFunction("() => (" + open.strip() + ")() === 'flower-orchid open'");
   }
 
   private static Page.WaitForSelectorOptions attached() {

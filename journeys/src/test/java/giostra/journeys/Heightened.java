@@ -6,10 +6,15 @@ import static java.util.stream.Collectors.groupingBy;
 import com.microsoft.playwright.Frame;
 import giostra.core.layout.Heights;
 import giostra.core.layout.PictureSizes;
+import giostra.core.page.ConditionSettings;
 import giostra.core.page.Document;
+import giostra.core.page.Item;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
+import giostra.core.page.SiteSettings;
 import giostra.server.testing.Api;
+import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -21,6 +26,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -38,9 +44,22 @@ final class Heightened {
   /** Of those in which a word breaks that has no room: how many agreed, how many there were. */
   private final int[] broken = new int[2];
 
+  /** Items whose season it is not, and what is in them: a page does not have these now. */
+  private final Set<String> away;
+
   private Heightened(Document document, PictureSizes pictures, Frame frame) {
     this.document = document;
     this.frame = frame;
+    ZoneId zone = document.site().values().get(SiteSettings.ZONE);
+    Instant now = Instant.now();
+    this.away =
+        document
+            .nodes()
+            .filter(Item.class::isInstance)
+            .filter(item -> !ConditionSettings.season(item.values()).shows(now, zone))
+            .flatMap(Document::walk)
+            .map(Node::id)
+            .collect(Collectors.toSet());
     double scrollbar = Frames.scrollbar(frame);
     for (Piece piece : document.pieces()) {
       heights.put(piece, Heights.of(document, piece, pictures, scrollbar, 800));
@@ -86,6 +105,7 @@ final class Heightened {
         for (Heights.Reading reading : its.at(widths.get(at))) {
           boolean left =
               reading.width() < least
+                  || away.contains(reading.item())
                   || unknown.contains(reading.item())
                   || (promised && crammed.get(at).contains(reading.item()));
           if (!left && promised && breaking.get(at).contains(reading.item())) {

@@ -197,7 +197,7 @@ class ProveJourney {
     assertThat(frames).hasCount(5);
     page.locator(".line-up-troubled button").filter(text("768")).click();
     assertThat(frames).hasCount(6);
-    assertThat(page.locator(".line-up figure").nth(1)).containsText("768Tablet1");
+    assertThat(page.locator(".line-up figure").nth(1)).containsText("768Tablet3");
     for (int i = 0; i < 6; i++) {
       frames.nth(i).contentFrame().locator("[data-piece=houses][data-live]").waitFor();
     }

@@ -178,6 +178,7 @@ public sealed interface Plan {
    * @param focus whether the keyboard opens them where it comes to
    * @param intent ms that a pointer stays on a heading before it opens
    * @param mayClose whether all may be closed
+   * @param first whether the first is open at first, whichever is there by its season
    * @param always media queries under which all are open
    * @param tallest media queries under which panels are as high as the tallest
    */
@@ -186,6 +187,7 @@ public sealed interface Plan {
       boolean focus,
       Optional<Long> intent,
       boolean mayClose,
+      boolean first,
       List<String> always,
       List<String> tallest)
       implements Plan {}

@@ -330,11 +330,20 @@ public final class Writing {
     }
     Season season = ConditionSettings.season(values);
     attributes.addAll(List.of("data-show", spans(season), "data-show-at", times(season.times())));
-    ZoneId zone = document.site().values().get(SiteSettings.ZONE);
-    if (at.filter(now -> !season.shows(now, zone)).isPresent()) {
+    if (!on(season)) {
       attributes.addAll(List.of("hidden", "hidden", "data-gone", "gone"));
     }
     attributes.addAll(List.of("data-show-query", values.get(ConditionSettings.SHOW_QUERY)));
+  }
+
+  /** Whether something is on when the page is published, as far as that is known. */
+  public boolean on(Item item) {
+    return on(ConditionSettings.season(item.values()));
+  }
+
+  private boolean on(Season season) {
+    ZoneId zone = document.site().values().get(SiteSettings.ZONE);
+    return at.map(now -> season.shows(now, zone)).orElse(true);
   }
 
   /** A stretch in which nothing lies. */

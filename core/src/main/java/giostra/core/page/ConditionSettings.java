@@ -10,7 +10,9 @@ import giostra.core.value.Step;
 import giostra.core.value.ToggleKind;
 import giostra.core.value.TokenKind;
 import java.time.DayOfWeek;
+import java.time.Instant;
 import java.time.Month;
+import java.time.ZoneId;
 import java.util.List;
 
 /**
@@ -82,10 +84,26 @@ public final class ConditionSettings {
 
   /** Whether anything shows only in seasons. */
   public static boolean seasons(Document document) {
-    return document
-        .nodes()
-        .filter(node -> node.type().settings().contains(SEASON_BEGINS))
-        .anyMatch(node -> !season(node.values()).always());
+    return document.nodes().anyMatch(node -> !season(node).always());
+  }
+
+  /** A document with what is on at a moment, by the clocks of its site's zone. */
+  public static Document on(Document document, Instant at) {
+    ZoneId zone = document.site().values().get(SiteSettings.ZONE);
+    return seasons(document)
+        ? document.changedAll(node -> {
+          List<Node> there =
+              node.children().stream()
+                  .<Node>map(child -> child)
+                  .filter(child -> season(child).shows(at, zone))
+                  .toList();
+          return there.size() == node.children().size() ? node : node.holding(there);
+        })
+        : document;
+  }
+
+  private static Season season(Node node) {
+    return node.type().settings().contains(SEASON_BEGINS) ? season(node.values()) : Season.ALWAYS;
   }
 
   /** When something shows; always where its dates make no sense, which a finding tells. */

@@ -45,7 +45,13 @@ class PlanTypesTest {
     assertThat(
             PlanJson.write(
                 new Plan.Accordion(
-                    false, false, Optional.empty(), true, List.of(), List.of("(width<9px)"))))
+                    false,
+                    false,
+                    Optional.empty(),
+                    true,
+                    false,
+                    List.of(),
+                    List.of("(width<9px)"))))
         .isEqualTo("{\"mayClose\":true,\"always\":[],\"tallest\":[\"(width<9px)\"]}");
     assertThat(PlanJson.write(new Plan.Cue(0.5, 2, "\"so\"\n</script>")))
         .isEqualTo("[0.5,2,\"\\\"so\\\"\\u000a</script>\"]");

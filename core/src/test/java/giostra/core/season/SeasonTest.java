@@ -3,9 +3,11 @@ package giostra.core.season;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import giostra.core.page.ConditionSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
+import giostra.core.page.Item;
 import giostra.core.page.Piece;
 import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
@@ -164,6 +166,24 @@ class SeasonTest {
     }
     Document open = Edits.apply(gap, List.of(once("opening-autumn", "seasonEnds", ""))).document();
     assertThat(found(open)).isEmpty();
+  }
+
+  /** What of a page is there at a moment: one plant in flower, and none on the last of February. */
+  @ParameterizedTest
+  @CsvSource({
+    "2027-02-27T22:59:59Z, flower-queen",
+    "2027-02-28T00:00:00Z, ''",
+    "2027-03-01T00:00:00Z, flower-moon",
+    "2030-10-31T12:00:00Z, flower-orchid"
+  })
+  void aDocumentHasWhatIsOn(Instant at, String on) {
+    Document demo = Demo.document();
+    Document then = ConditionSettings.on(demo, at);
+    assertThat(then.piece("in-flower").items())
+        .extracting(Item::id)
+        .isEqualTo(on.isEmpty() ? List.of() : List.of(on));
+    assertThat(then.piece("openings")).isEqualTo(demo.piece("openings"));
+    assertThat(ConditionSettings.on(then, at)).isEqualTo(then);
   }
 
   /** Of seasons of each year the last stays longer each year: over the turn of one, at an hour. */

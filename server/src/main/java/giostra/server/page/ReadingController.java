@@ -9,6 +9,7 @@ import giostra.core.layout.PageStrip;
 import giostra.core.layout.PictureSizes;
 import giostra.core.layout.Resolution;
 import giostra.core.layout.TrackReading;
+import giostra.core.page.ConditionSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Fields;
 import giostra.core.page.Gridded;
@@ -24,9 +25,12 @@ import giostra.server.media.MediaService;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -38,10 +42,12 @@ import tools.jackson.databind.JsonNode;
 class ReadingController {
   private final PageService pages;
   private final MediaService media;
+  private final Clock clock;
 
-  ReadingController(PageService pages, MediaService media) {
+  ReadingController(PageService pages, MediaService media, Clock clock) {
     this.pages = pages;
     this.media = media;
+    this.clock = clock;
   }
 
   /**
@@ -185,15 +191,24 @@ class ReadingController {
   /** Widths that are looked at at once. */
   private static final int MOST_STRIPS = 12;
 
-  /** The whole page at several widths, each as high as it is there. */
+  /**
+   * The whole page at several widths, each as high as it is there.
+   *
+   * @param on the moment at which somebody looks, ms since 1970; now without
+   */
   @GetMapping("/api/pages/{id}/strips")
-  List<StripReply> strips(@PathVariable String id, @RequestParam List<Integer> at) {
+  List<StripReply> strips(
+      @PathVariable String id,
+      @RequestParam List<Integer> at,
+      @RequestParam(required = false) @Nullable Long on) {
     if (at.isEmpty() || at.size() > MOST_STRIPS) {
       throw new Refused("widths", at.size() + " of them", "1 to " + MOST_STRIPS);
     }
     at.forEach(width -> Require.within(Bands.NARROWEST, Bands.WIDEST, "width", width));
     PageService.Head head = pages.head(id);
-    Document document = pages.shown(head);
+    Document document =
+        ConditionSettings.on(
+            pages.shown(head), on == null ? clock.instant() : Instant.ofEpochMilli(on));
     PictureSizes pictures = media.sizes(head.siteId());
     return at.stream()
         .map(width -> strip(document, PageStrip.of(document, pictures, width, 0)))

@@ -7,6 +7,7 @@ import giostra.core.output.Css;
 import giostra.core.output.Html;
 import giostra.core.output.Plan;
 import giostra.core.output.Writing;
+import giostra.core.page.ConditionSettings;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
@@ -126,7 +127,7 @@ final class AccordionOutput {
   private boolean opens(Item item, int index) {
     return switch (piece.values().get(AccordionSettings.OPEN_FIRST)) {
       case NONE -> false;
-      case FIRST -> index == 0;
+      case FIRST -> item == items.stream().filter(writing::on).findFirst().orElse(items.getFirst());
       case CHOSEN -> item.values().get(ItemSettings.OPEN);
       case ALL -> true;
     };
@@ -209,6 +210,8 @@ final class AccordionOutput {
         piece.values().get(PanelSettings.TRIGGER) == Trigger.FOCUS,
         Writing.intent(piece),
         piece.values().get(AccordionSettings.MAY_CLOSE),
+        piece.values().get(AccordionSettings.OPEN_FIRST) == AccordionSettings.OpenFirst.FIRST
+            && items.stream().anyMatch(item -> ConditionSettings.any(item.values())),
         queries(band -> writing.value(piece, AccordionSettings.ALWAYS_OPEN, band)),
         queries(
             band -> writing.value(piece, PanelSettings.PANEL_HEIGHT, band) == PanelHeight.TALLEST));
