@@ -261,10 +261,21 @@ interface FramedProps {
   readonly title: string;
 }
 
-/** The piece as it is compiled, at a width at which it is found. */
+/** The piece as it is compiled, at a width at which it is found, with the item it is found of. */
 function Framed({ snag, query, title }: FramedProps) {
   const { page, catalogue, width, stress } = useBench();
   const [box, size] = useSize<HTMLSpanElement>();
+  const frame = useRef<HTMLIFrameElement>(null);
+  const { item } = snag;
+  useEffect(() => {
+    const hear = ({ source, origin, data }: MessageEvent<{ type: string }>) => {
+      const own = frame.current?.contentWindow;
+      if (item && own && source === own && origin === catalogue.stage && data.type === 'ready')
+        own.postMessage({ type: 'show', id: item }, catalogue.stage);
+    };
+    addEventListener('message', hear);
+    return () => removeEventListener('message', hear);
+  }, [item, catalogue.stage]);
   const wide = width >= snag.from && width <= snag.to ? width : snag.from;
   const scale = size.width > 0 ? size.width / wide : 0;
   const asked = new URLSearchParams({ ...query, stress, at: versionOf(page) });
@@ -272,6 +283,7 @@ function Framed({ snag, query, title }: FramedProps) {
     <span ref={box} className="way-frame">
       {scale > 0 && (
         <iframe
+          ref={frame}
           loading="lazy"
           tabIndex={-1}
           aria-hidden="true"

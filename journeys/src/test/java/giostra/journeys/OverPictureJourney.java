@@ -541,7 +541,7 @@ class OverPictureJourney {
     }
   }
 
-  /** The mean contrast of the worst tenth of the pixels of a box. */
+  /** The mean contrast of the worst twentieth of the pixels of a box. */
   private static double seen(BufferedImage drawn, JsonNode box) {
     String[] ink = box.get(4).asString().replaceAll("[^0-9.,]", "").split(",");
     var colour =
@@ -565,7 +565,7 @@ class OverPictureJourney {
     return ratios.stream()
         .mapToDouble(Double::doubleValue)
         .sorted()
-        .limit(Math.max(1, Math.round(ratios.size() * 0.1)))
+        .limit(Math.max(1, Math.round(ratios.size() * 0.05)))
         .average()
         .orElse(21);
   }

@@ -87,7 +87,7 @@ class SessionJourney {
     String id = api.newPage(Subject.document());
     Page page = chromium.page(1280, 800);
     Bench bench = Bench.open(page, api, id, "arrange", "cards");
-    page.route("**/edits", route -> route.abort());
+    page.route("**/edits?*", route -> route.abort());
     bench.set("cards", "gap", "desktop", "34px");
     assertThat(page.locator(".topbar")).containsText("offline");
     BrowserContext context = page.context();
@@ -108,15 +108,15 @@ class SessionJourney {
     Bench bench = Bench.open(page, api, id, "arrange", "cards");
     bench.cell("cards", "gap", "desktop").waitFor();
     // A gateway, or a server without its database: it was not reached.
-    page.route("**/edits", route -> route.fulfill(new Route.FulfillOptions().setStatus(503)));
+    page.route("**/edits?*", route -> route.fulfill(new Route.FulfillOptions().setStatus(503)));
     bench.set("cards", "gap", "desktop", "35px");
     assertThat(page.locator(".topbar")).containsText("offline: 1 change kept here");
-    page.unroute("**/edits");
+    page.unroute("**/edits?*");
     bench.saved();
     // The server itself, each time: three tries, then somebody says what becomes of it.
     var tries = new AtomicInteger();
     page.route(
-        "**/edits",
+        "**/edits?*",
         route -> {
           tries.incrementAndGet();
           route.fulfill(new Route.FulfillOptions().setStatus(500));
@@ -124,7 +124,7 @@ class SessionJourney {
     bench.set("cards", "gap", "desktop", "36px");
     assertThat(page.locator("dialog[open]")).containsText("The server could not take a change");
     assertThat(tries.get()).isEqualTo(3);
-    page.unroute("**/edits");
+    page.unroute("**/edits?*");
     bench.button("Let this change go").click();
     bench.saved();
     bench.set("cards", "inView", "desktop", "2");
@@ -146,7 +146,7 @@ class SessionJourney {
     }
     var lost = new AtomicInteger();
     page.route(
-        "**/undo",
+        "**/undo?*",
         route -> {
           if (lost.getAndIncrement() == 0) {
             // It arrives, and the answer does not.
@@ -164,11 +164,11 @@ class SessionJourney {
     assertThat(api.page(id).path("revision").asInt()).isEqualTo(4);
     // An answer that is none does not leave it busy for ever.
     page.route(
-        "**/redo",
+        "**/redo?*",
         route -> route.fulfill(new Route.FulfillOptions().setStatus(200).setBody("{\"page\":")));
     bench.button("Redo").click();
     assertThat(page.locator(".topbar")).containsText("offline");
-    page.unroute("**/redo");
+    page.unroute("**/redo?*");
     bench.saved();
     assertThat(bench.cell("cards", "gap", "desktop")).containsText("43px");
   }

@@ -1,6 +1,7 @@
 package giostra.journeys;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assumptions.assumeThat;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
@@ -84,9 +85,16 @@ class TempoJourney {
   @InTurn(2)
   @Test
   void whatItDoesAndWhenIsWhatTheTraceSays(Api api, Chromium.Open chromium) {
-    int count = Runs.of(8, 60);
-    int visits = Runs.of(2, 5);
-    long seed = 20_261_127;
+    int pages = Runs.of(1, 1, 5);
+    int compared = 0;
+    for (int i = 0; i < pages; i++) {
+      compared += compare(20_261_127 + i, Runs.of(8, 60), Runs.of(2, 5), api, chromium);
+    }
+    System.out.printf("measured: %d states and times of traces, all equal%n", compared);
+  }
+
+  /** Sliders drawn at random, each with some visits; how many states and times were compared. */
+  private static int compare(long seed, int count, int visits, Api api, Chromium.Open chromium) {
     List<String> ids = IntStream.range(0, count).mapToObj(i -> "t" + i).toList();
     Document document = sliders(seed, ids);
     String address = api.publish(api.newPage("velluta", document));
@@ -114,6 +122,53 @@ class TempoJourney {
     }
     assertThat(wrong).as("seed %d, %d states and times", seed, compared).isEmpty();
     assertThat(compared).isGreaterThan(count * visits * 3);
+    page.context().close();
+    return compared;
+  }
+
+  /** Ms that a slider is left to itself for. */
+  private static final int LONG = 600_000;
+
+  /** In real time nobody holds, for as long as a page may stay open at a desk. */
+  @Test
+  void itKeepsItsTimeForTenMinutes(Api api, Chromium.Open chromium) {
+    assumeThat(Runs.soak()).isTrue();
+    Document document = api.document(Api.DEMO);
+    var track = (Tracked) document.piece("openings");
+    Score score = Pacing.of(document, track, TrackLayout.of(document, track, 0).at(1280)).score();
+    List<Long> rule =
+        Trace.of(score, Visit.none(), LONG).stream()
+            .filter(each -> each.phase() == Phase.CHANGES)
+            .map(Stretch::from)
+            .toList();
+    Page page = chromium.page(1280, 900);
+    page.addInitScript(
+        """
+        window.seen = [];
+        addEventListener('giostra:change', ({ target }) => {
+          if (target.dataset.piece === 'openings') seen.push(performance.now());
+        }, true);
+        """);
+    page.navigate(api.at(Api.LIVE_DEMO));
+    page.locator("[data-piece=openings]").scrollIntoViewIfNeeded();
+    page.mouse().move(2, 2);
+    page.waitForFunction(
+        "(n) => seen.length >= n",
+        rule.size(),
+        new Page.WaitForFunctionOptions().setTimeout(1.2 * LONG).setPollingInterval(1000));
+    List<Double> seen =
+        Js.ask(page, "() => seen", null).valueStream().map(JsonNode::asDouble).toList();
+    double worst = 0;
+    double last = 0;
+    for (int i = 0; i < rule.size(); i++) {
+      // Counted from the first change: when a page is there is its own affair.
+      last = seen.get(i) - seen.getFirst() - (rule.get(i) - rule.getFirst());
+      worst = Math.max(worst, Math.abs(last));
+    }
+    System.out.printf(
+        "measured: %d changes in %d s, %.0f ms away at the end, %.0f at worst%n",
+        rule.size(), LONG / 1000, last, worst);
+    assertThat(worst).isLessThan(LONG / 1000.0);
   }
 
   /**

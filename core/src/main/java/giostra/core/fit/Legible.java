@@ -3,14 +3,14 @@ package giostra.core.fit;
 import giostra.core.value.Colour;
 
 /**
- * How well words can be read on a picture: the mean contrast of the worst tenth of what lies under
- * them. A pixel or two of glare do not hide a letter, and a mean does not jump where an edge moves
- * by one, as a percentile does; a tenth is our own, no source. Source of the contrast: WCAG 2.2,
- * "contrast ratio" and "relative luminance".
+ * How well words can be read on a picture: the mean contrast of the worst twentieth of what lies
+ * under them. A pixel or two of glare do not hide a letter, and a mean does not jump where an edge
+ * moves by one, as a percentile does; a twentieth is our own, no source. Source of the contrast:
+ * WCAG 2.2, "contrast ratio" and "relative luminance".
  */
 public final class Legible {
   /** The share of what lies under words that counts. */
-  private static final double WORST = 0.1;
+  private static final double WORST = 0.05;
 
   /** Hundredths that contrasts are told apart by. */
   private static final int BINS = 2100;

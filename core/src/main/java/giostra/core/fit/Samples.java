@@ -198,7 +198,7 @@ public final class Samples {
   /**
    * The darkest and the lightest of its colours over another, but for the twentieth of it that is
    * darker and the one that is lighter: what words on any part of it have to be read against. That
-   * twentieth is in the midst of the tenth that {@link Legible} has the mean of.
+   * twentieth is what {@link Legible} has the mean of.
    *
    * @param below solid, which is seen where it is clear
    */

@@ -64,6 +64,11 @@ public interface LaidOut<P extends Piece> extends PieceRoom {
   /** How wide the picture of an item is drawn, whole and before it is cut to its box. */
   Piecewise picture(P piece, Item item, Size size, PictureWidths widths);
 
+  /** By how many times what moves it enlarges that picture at the most. */
+  default double moving(P piece, Item item, PictureWidths widths) {
+    return 1;
+  }
+
   /**
    * The level of the headings of its items.
    *

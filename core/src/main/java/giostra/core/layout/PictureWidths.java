@@ -203,4 +203,9 @@ public final class PictureWidths {
   public Piecewise item(Piece piece, Item item, Size size) {
     return LaidOut.of(piece).picture(piece, item, size, this);
   }
+
+  /** By how many times what moves it enlarges that picture at the most. */
+  public double moving(Piece piece, Item item) {
+    return LaidOut.of(piece).moving(piece, item, this);
+  }
 }

@@ -16,6 +16,9 @@ final class Enlarged {
   /** Less than this nobody sees. Common practice, no source. */
   private static final double SEEN = 1.02;
 
+  /** What moves may be enlarged by so much more for a while: ours, by looking. */
+  private static final double MOVING = 1.25;
+
   private Enlarged() {}
 
   static List<Snag> check(Looked at) {
@@ -36,8 +39,9 @@ final class Enlarged {
         .filter(PictureSizes.Size::known)
         .ifPresent(size -> {
           Piecewise drawn = widths.item(piece, item, size);
-          for (int[] range : drawn.ranges(width -> width > size.width() * SEEN)) {
-            double most = Math.max(drawn.at(range[0]), drawn.at(range[1])) / size.width();
+          double most = SEEN * Math.min(MOVING, widths.moving(piece, item));
+          for (int[] range : drawn.ranges(width -> width > size.width() * most)) {
+            double times = Math.max(drawn.at(range[0]), drawn.at(range[1])) / size.width();
             found.add(
                 Snag.of(
                         Rule.ENLARGED,
@@ -48,13 +52,13 @@ final class Enlarged {
                             "width",
                             size.width(),
                             "times",
-                            String.format(Locale.ROOT, "%.2f", most),
+                            String.format(Locale.ROOT, "%.2f", times),
                             "from",
                             range[0],
                             "to",
                             range[1]))
                     .of(item.id())
-                    .measured(most, 1, Measure.Unit.TIMES));
+                    .measured(times, 1, Measure.Unit.TIMES));
           }
         });
     return found;

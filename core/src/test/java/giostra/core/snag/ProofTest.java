@@ -79,7 +79,9 @@ class ProofTest {
     PictureSizes pictures =
         id -> id.isEmpty() ? Optional.empty() : Optional.of(new PictureSizes.Size(955, 1400));
     Document one =
-        with(set("houses", "inView", "tablet", 1.0), set("words", "gap", "desktop", "32px"));
+        with(
+            set("houses", "inView", "tablet", 1.0),
+            set("words", "comfortFrom", Values.ALL, "300px"));
     List<Snag> before = Snags.of(one, pictures, 0);
     Snag narrow =
         before.stream()

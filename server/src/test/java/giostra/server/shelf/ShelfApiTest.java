@@ -156,7 +156,7 @@ class ShelfApiTest {
     Document demo = api.document(Api.DEMO);
     List<Section> some =
         demo.page().sections().stream()
-            .filter(section -> Document.walk(section).anyMatch(node -> node.id().equals("words")))
+            .filter(section -> Document.walk(section).anyMatch(node -> node.id().equals("houses")))
             .toList();
     Values named = Values.NONE.with(PageSettings.TITLE, Values.ALL, find);
     String page = api.newPage(new Document(demo.site(), demo.page().holding(some).with(named)));

@@ -144,9 +144,13 @@ public final class SliderRoom implements TrackRoom<Slider>, TrackWritten<Slider>
   /** The picture of a slide, as large as it is drawn while it moves. */
   @Override
   public Piecewise picture(Slider piece, Item item, Size size, PictureWidths widths) {
+    return still(piece, item, size, widths).through(new Line(moving(piece, item, widths), 0));
+  }
+
+  @Override
+  public double moving(Slider piece, Item item, PictureWidths widths) {
     TrackBand track = TrackLayout.in(widths.document(), piece, widths.band(), 0);
-    double large = GroundMotion.largest(Pacing.of(widths.document(), piece, track), item);
-    return still(piece, item, size, widths).through(new Line(large, 0));
+    return GroundMotion.largest(Pacing.of(widths.document(), piece, track), item);
   }
 
   /** Under its text or beside it. */

@@ -31,7 +31,7 @@ final class SliderStarters {
       "linear-gradient(90deg,#0a1412cc 0%,#0a1412b8 62%,#0a14123d 100%)";
 
   private static final String NARROW_OVERLAY =
-      "linear-gradient(180deg,#0a1412a6 0%,#0a1412c7 100%)";
+      "linear-gradient(180deg,#0a1412ad 0%,#0a1412cc 100%)";
 
   private static final List<Told> OPENINGS =
       List.of(
