@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { Pause, Play, RotateCcw, X } from 'lucide-react';
-import { type DragEvent, type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
+import { type DragEvent, type KeyboardEvent, type PointerEvent, type ReactNode, useRef, useState } from 'react';
 import type { Cycle, NodeBody, Stretch } from '../api/client';
 import { useBench } from '../bench/context';
 import { useSize } from '../bench/useSize';
@@ -165,8 +165,10 @@ export function Tape({ cycle, piece, so, until, time, visit, onVisit, refused }:
         </div>
         <div className="tape-row">
           <span className="tape-name">Set to</span>
-          {cycle.set.map((each) => (
-            <SetTo key={each.from} each={each} cycle={cycle} piece={piece} x={x} msAt={msAt} />
+          {cycle.set.map((each, at) => (
+            <SetTo key={each.from} each={each} cycle={cycle} piece={piece} x={x} msAt={msAt}>
+              <Comings before={cycle.set[at - 1]} rest={each} cycle={cycle} x={x} />
+            </SetTo>
           ))}
         </div>
         <div className="tape-row">
@@ -216,11 +218,36 @@ interface SetProps {
   readonly cycle: Cycle;
   readonly piece: NodeBody;
   readonly x: (ms: number) => number;
+  readonly children: ReactNode;
   msAt(clientX: number): number;
 }
 
+interface ComingsProps {
+  readonly before: Stretch | undefined;
+  readonly rest: Stretch;
+  readonly cycle: Cycle;
+  readonly x: (ms: number) => number;
+}
+
+/** What comes in after a slide, from when that begins to: its words, what is pinned to it. */
+function Comings({ before, rest, cycle, x }: ComingsProps) {
+  if (before?.phase !== 'changes') return null;
+  return cycle.stops[rest.stop]?.comings.map((each, row) => {
+    const says = each.name || 'words';
+    const left = x(before.from + each.from);
+    return (
+      <span
+        key={says}
+        className="tape-comes"
+        style={{ left, width: Math.max(3, x(before.from + each.until) - left), bottom: 3 + 4 * row }}
+        title={`${says} in from ${seconds(each.from)} to ${seconds(each.until)} s after the slide began to come`}
+      />
+    );
+  });
+}
+
 /** One rest or change as it is set; the end of a rest can be dragged, and moved by keys. */
-function SetTo({ each, cycle, piece, x, msAt }: SetProps) {
+function SetTo({ each, cycle, piece, x, msAt, children }: SetProps) {
   const { session, choose, chosen, catalogue } = useBench();
   const { leastRest, mostRest } = catalogue.limits;
   const [to, setTo] = useState<number>();
@@ -278,6 +305,7 @@ function SetTo({ each, cycle, piece, x, msAt }: SetProps) {
           title={`Read after ${seconds(stop.reads)} s`}
         />
       )}
+      {children}
       <span
         role="slider"
         tabIndex={0}

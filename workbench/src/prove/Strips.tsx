@@ -53,6 +53,13 @@ export function Strips({ axis, on, swept, snags, left, picked, length, onPick }:
   useEffect(() => {
     if (here) list.current?.querySelector('[data-here]')?.scrollIntoView({ block: 'nearest' });
   }, [here]);
+  // Whoever looks by times, states or dates is shown the first of them.
+  const shown = useRef(axis);
+  useEffect(() => {
+    if (shown.current === axis) return;
+    shown.current = axis;
+    list.current?.querySelector('.strip-bar')?.scrollIntoView({ block: 'nearest' });
+  }, [axis]);
   return (
     <div className="strips" data-axis={axis}>
       {on.ticks.length > 0 && (

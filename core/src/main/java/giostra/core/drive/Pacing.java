@@ -37,6 +37,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * How a track goes in one band: what each stop rests, how each comes in, and when it moves by
@@ -255,16 +256,58 @@ public final class Pacing {
 
   /** Ms until all that is pinned to an item has come in, from when its slide has begun to. */
   public long pinsUntil(Item item) {
+    return pins(item).mapToLong(Coming::until).max().orElse(0);
+  }
+
+  /** How long the longest of the ways lasts by which an item may come, in ms. */
+  public long change(Item item) {
+    return taken(item).stream()
+        .map(way -> way.time())
+        .mapToLong(Duration::toMillis)
+        .max()
+        .orElse(0);
+  }
+
+  /**
+   * Ms until the last words of an item have come in, from when its slide has begun to; 0 for none.
+   */
+  public long wordsUntil(Item item) {
+    return words(item).mapToLong(Coming::until).max().orElse(0);
+  }
+
+  /**
+   * Something that comes in after its slide.
+   *
+   * @param of the pin's id; empty for the words of the slide
+   * @param from ms from when the slide begins to come in
+   * @param until it is there
+   */
+  public record Coming(String of, long from, long until) {}
+
+  /** What comes in after an item, as it is set: its words, then what is pinned to it. */
+  public List<Coming> comings(Item item) {
+    return Stream.concat(words(item), pins(item)).toList();
+  }
+
+  private Stream<Coming> words(Item item) {
+    if (wordsCome() == DriveSettings.Entrance.NONE) {
+      return Stream.empty();
+    }
+    long from = Math.round(change(item) * WORDS_AFTER);
+    return Stream.of(new Coming("", from, from + wordsUntil(Reading.parts(piece, item))));
+  }
+
+  private Stream<Coming> pins(Item item) {
     return !piece.type().hasPins() || !piece.oneByOne()
-        ? 0
+        ? Stream.empty()
         : item.pins().stream()
             .filter(pin -> pin.comes() && pin.shows())
             .filter(pin -> Resolution.value(document, pin, ItemSettings.SHOWN, in.band()))
-            .mapToLong(pin ->
-                pin.values().get(PinSettings.COMES_AFTER).toMillis()
-                    + pin.values().get(PinSettings.COMES_TAKES).toMillis())
-            .max()
-            .orElse(0);
+            .map(pin -> {
+              long after = pin.values().get(PinSettings.COMES_AFTER).toMillis();
+              long takes = pin.values().get(PinSettings.COMES_TAKES).toMillis();
+              return new Coming(pin.id(), after, after + takes);
+            });
   }
 
   /** How the pictures under words move while their slide is there. */

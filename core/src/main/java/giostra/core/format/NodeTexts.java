@@ -68,7 +68,7 @@ public final class NodeTexts {
             && were.size() == are.size()
             && IntStream.range(0, are.size())
                 .allMatch(i -> were.get(i).id().equals(are.get(i).id()));
-    if (!stands || are.isEmpty()) {
+    if (!stands) {
       changed.add(after);
       return;
     }

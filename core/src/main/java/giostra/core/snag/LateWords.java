@@ -1,7 +1,6 @@
 package giostra.core.snag;
 
 import giostra.core.drive.Pacing;
-import giostra.core.drive.Reading;
 import giostra.core.page.Block;
 import giostra.core.page.DriveSettings;
 import giostra.core.page.Edit;
@@ -21,16 +20,11 @@ final class LateWords {
 
   private static Optional<Snag> of(Paced at) {
     Pacing pacing = at.pacing();
-    long change = at.change();
     Item item = pacing.first(at.stop());
-    long words =
-        pacing.wordsCome() == DriveSettings.Entrance.NONE
-            ? 0
-            : Math.round(change * Pacing.WORDS_AFTER)
-                + pacing.wordsUntil(Reading.parts(at.piece(), item));
+    long words = pacing.wordsUntil(item);
     long pins = pacing.pinsUntil(item);
     long in = Math.max(words, pins);
-    long goes = change + pacing.rests(at.stop());
+    long goes = pacing.change(item) + pacing.rests(at.stop());
     if (in <= goes) {
       return Optional.empty();
     }

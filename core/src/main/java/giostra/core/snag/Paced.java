@@ -3,7 +3,6 @@ package giostra.core.snag;
 import giostra.core.drive.Pacing;
 import giostra.core.layout.TrackLayout;
 import giostra.core.page.Tracked;
-import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -44,14 +43,5 @@ record Paced(Tracked piece, Pacing pacing, int stop) {
         .map(each -> new Extent.Times(each.from(), each.to()))
         .findFirst()
         .orElse(new Extent.Times(0, 0));
-  }
-
-  /** How long the longest of the ways lasts by which it may come, in ms. */
-  long change() {
-    return pacing.taken(pacing.first(stop)).stream()
-        .map(way -> way.time())
-        .mapToLong(Duration::toMillis)
-        .max()
-        .orElse(0);
   }
 }

@@ -9,6 +9,7 @@ import giostra.core.layout.TrackLayout;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
+import giostra.core.page.Item;
 import giostra.core.page.Tracked;
 import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
@@ -196,6 +197,20 @@ class PacingTest {
     assertThat(found(late)).anyMatch(each -> each.rule() == Rule.LATE_WORDS);
     Document soon = Edits.apply(late, List.of(desktop("openings", "wordsBeat", "0.1s"))).document();
     assertThat(found(soon)).noneMatch(each -> each.rule() == Rule.LATE_WORDS);
+  }
+
+  /** From when a slide begins to come: its words after 0.35 of 0.9 s, its pin after 0.7 s. */
+  @Test
+  void whatComesInAfterASlideIsOnTheTape() {
+    Pacing pacing = Pacing.at(demo(), "openings", 1280);
+    Item orchids = pacing.first(2);
+    assertThat(pacing.change(orchids)).isEqualTo(900);
+    List<Pacing.Coming> comings = pacing.comings(orchids);
+    assertThat(comings).extracting(Pacing.Coming::of).containsExactly("", "orchids-pin");
+    assertThat(comings).extracting(Pacing.Coming::from).containsExactly(315L, 700L);
+    assertThat(comings.getFirst().until()).isEqualTo(pacing.wordsUntil(orchids));
+    assertThat(comings.getLast().until()).isEqualTo(pacing.pinsUntil(orchids));
+    assertThat(pacing.comings(pacing.first(0))).hasSize(1);
   }
 
   /**

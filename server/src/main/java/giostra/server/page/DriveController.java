@@ -91,6 +91,7 @@ class DriveController {
    * @param item id of the first item that it shows, whose ways it comes in by
    * @param reads how long it takes to read what it shows
    * @param ways as they are set
+   * @param comings what comes in after it
    */
   record StopReply(
       String item,
@@ -99,7 +100,17 @@ class DriveController {
       long reads,
       boolean ownRest,
       boolean ownWays,
-      List<WayReply> ways) {}
+      List<WayReply> ways,
+      List<ComingReply> comings) {}
+
+  /**
+   * What comes in after its slide.
+   *
+   * @param name of the pin; empty for the words of the slide
+   * @param from ms from when the slide begins to come in
+   * @param until it is there
+   */
+  record ComingReply(String name, long from, long until) {}
 
   /**
    * A way of changing.
@@ -200,7 +211,18 @@ class DriveController {
         pacing.reads(stop),
         !item.values().get(DriveSettings.OWN_REST).isZero(),
         !item.values().get(DriveSettings.OWN_CHANGES).ways().isEmpty(),
-        ways.ways().stream().map(WayReply::of).toList());
+        ways.ways().stream().map(WayReply::of).toList(),
+        pacing.comings(item).stream()
+            .map(each -> new ComingReply(name(item, each), each.from(), each.until()))
+            .toList());
+  }
+
+  private static String name(Item item, Pacing.Coming each) {
+    return item.pins().stream()
+        .filter(pin -> pin.id().equals(each.of()))
+        .map(Fields::called)
+        .findFirst()
+        .orElse("");
   }
 
   private static List<StretchReply> stretches(List<Trace.Stretch> all) {
