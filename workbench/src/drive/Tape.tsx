@@ -1,6 +1,13 @@
 import { scaleLinear } from 'd3-scale';
 import { Pause, Play, RotateCcw, X } from 'lucide-react';
-import { type DragEvent, type KeyboardEvent, type PointerEvent, type ReactNode, useRef, useState } from 'react';
+import {
+  type DragEvent,
+  type KeyboardEvent,
+  type PointerEvent,
+  type ReactNode,
+  useRef,
+  useState,
+} from 'react';
 import type { Cycle, NodeBody, Stretch } from '../api/client';
 import { useBench } from '../bench/context';
 import { useSize } from '../bench/useSize';
@@ -239,7 +246,11 @@ function Comings({ before, rest, cycle, x }: ComingsProps) {
       <span
         key={says}
         className="tape-comes"
-        style={{ left, width: Math.max(3, x(before.from + each.until) - left), bottom: 3 + 4 * row }}
+        style={{
+          left,
+          width: Math.max(3, x(before.from + each.until) - left),
+          bottom: 3 + 4 * row,
+        }}
         title={`${says} in from ${seconds(each.from)} to ${seconds(each.until)} s after the slide began to come`}
       />
     );
