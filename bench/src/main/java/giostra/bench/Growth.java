@@ -148,13 +148,15 @@ final class Growth {
     }
   }
 
-  /** Against a server that runs: its address, then "pages" or how many editors. */
+  /** Against a server that runs: its address, then "pages", "moving" or how many editors. */
   public static void main(String[] args) throws InterruptedException {
     // As many connections stay open as there are editors.
     System.setProperty("http.maxConnections", "1000");
     var api = new Api(args[0]);
     if (args[1].equals("pages")) {
       pages(api);
+    } else if (args[1].equals("moving")) {
+      Moving.measure(api);
     } else {
       editors(api, Integer.parseInt(args[1]), 20);
     }

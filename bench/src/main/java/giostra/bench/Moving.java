@@ -22,6 +22,10 @@ import giostra.core.value.Change.Manner;
 import giostra.core.value.PickKind;
 import giostra.server.testing.Api;
 import giostra.server.testing.Debian;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -42,7 +46,32 @@ final class Moving {
   private static final List<String> PICTURES =
       List.of("lamp-walk", "glasshouse-at-dusk", "orchid-show", "water-hall");
 
-  private Moving() {}
+  private final Api api;
+  private final Browser browser;
+  private final String site;
+
+  /** Of the demo's pictures, on a site of its own. */
+  private final List<String> pictures;
+
+  private Moving(Api api, Browser browser) {
+    this.api = api;
+    this.browser = browser;
+    this.site = api.newSite("Moving");
+    this.pictures = PICTURES.stream().map(this::taken).toList();
+  }
+
+  private String taken(String name) {
+    Path file =
+        Path.of(
+            System.getProperty("giostra.root"),
+            "server/src/main/resources/giostra/demo/media",
+            name + ".jpg");
+    try {
+      return api.upload(site, name + ".jpg", Files.readAllBytes(file)).json().path("id").asString();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
 
   /** Prints it. */
   static void measure(Api api) {
@@ -57,12 +86,13 @@ final class Moving {
                     new BrowserType.LaunchOptions()
                         .setExecutablePath(Debian.CHROMIUM)
                         .setArgs(List.of("--no-sandbox", "--disable-gpu")))) {
-      changes(api, browser);
-      outOfView(api, browser);
+      var moving = new Moving(api, browser);
+      moving.changes();
+      moving.outOfView();
     }
   }
 
-  private static Document sliders(int count, List<Edit> more) {
+  private Document sliders(int count, List<Edit> more) {
     List<Section> sections =
         IntStream.range(0, count)
             .mapToObj(s ->
@@ -79,19 +109,19 @@ final class Moving {
     return more.isEmpty() ? document : Edits.apply(document, more).document();
   }
 
-  private static List<Item> slides(int number) {
-    return IntStream.range(0, PICTURES.size())
+  private List<Item> slides(int number) {
+    return IntStream.range(0, pictures.size())
         .mapToObj(i ->
             new Item(
                 "slide-" + number + "-" + i,
                 Values.NONE
-                    .with(ItemSettings.PICTURE, Values.ALL, PICTURES.get(i))
+                    .with(ItemSettings.PICTURE, Values.ALL, pictures.get(i))
                     .with(ItemSettings.HEADING, Values.ALL, "Evening " + i)
                     .with(ItemSettings.TEXT, Values.ALL, "Words on a slide. ".repeat(4))))
         .toList();
   }
 
-  private static Page open(Browser browser, String address) {
+  private Page open(String address) {
     Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
     page.navigate(address);
     page.evaluate(
@@ -102,7 +132,7 @@ final class Moving {
   }
 
   /** Each manner of changing, on a CPU that is slowed, against a page on which nothing changes. */
-  private static void changes(Api api, Browser browser) {
+  private void changes() {
     for (Manner manner : Manner.values()) {
       Document document =
           sliders(
@@ -112,7 +142,7 @@ final class Moving {
                   new Edit.SetValue("slider-0", "endless", "desktop", true),
                   new Edit.SetValue("slider-0", "arrows", "desktop", "below"),
                   new Edit.SetValue("slider-0", "wordsCome", "desktop", "rise")));
-      Page page = open(browser, api.publish(api.newPage("velluta", document)));
+      Page page = open(api.publish(api.newPage(site, document)));
       CDPSession cdp = page.context().newCDPSession(page);
       var slower = new JsonObject();
       slower.addProperty("rate", SLOWER);
@@ -169,16 +199,16 @@ final class Moving {
   }
 
   /** Sliders that move by themselves and are scrolled away, against an empty page. */
-  private static void outOfView(Api api, Browser browser) {
+  private void outOfView() {
     var edits = new ArrayList<Edit>();
     for (int s = 0; s < RUNNING; s++) {
       edits.add(new Edit.SetValue("slider-" + s, "movesItself", "desktop", true));
       edits.add(new Edit.SetValue("slider-" + s, "rest", "desktop", "1s"));
     }
-    String running = api.publish(api.newPage("velluta", sliders(RUNNING, edits)));
-    String empty = api.publish(api.newPage("velluta", sliders(0, List.of())));
-    double[] idle = used(open(browser, empty));
-    Page page = open(browser, running);
+    String running = api.publish(api.newPage(site, sliders(RUNNING, edits)));
+    String empty = api.publish(api.newPage(site, sliders(0, List.of())));
+    double[] idle = used(open(empty));
+    Page page = open(running);
     double[] seen = used(page);
     page.evaluate("() => { document.body.style.paddingBlockStart = '9000px'; scrollTo(0, 0) }");
     page.waitForTimeout(3000);
