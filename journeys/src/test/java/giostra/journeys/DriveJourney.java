@@ -50,6 +50,8 @@ class DriveJourney {
                 new Edit.SetValue("openings", "changes", "desktop", null),
                 new Edit.SetValue("openings", "wordsCome", "desktop", null),
                 new Edit.SetValue("opening-orchids", "ownChanges", "", null),
+                new Edit.SetValue("opening-autumn", "framing", "", null),
+                new Edit.SetValue("orchids-pin", "comes", "", null),
                 new Edit.SetValue("houses", "entrance", "", null)))
         .document();
   }
