@@ -52,6 +52,7 @@ class DriveJourney {
                 new Edit.SetValue("opening-orchids", "ownChanges", "", null),
                 new Edit.SetValue("opening-autumn", "framing", "", null),
                 new Edit.SetValue("orchids-pin", "comes", "", null),
+                new Edit.SetValue("opening", "depth", "desktop", null),
                 new Edit.SetValue("houses", "entrance", "", null)))
         .document();
   }
