@@ -244,7 +244,7 @@ function Comings({ before, rest, cycle, x }: ComingsProps) {
     const left = x(before.from + each.from);
     return (
       <span
-        key={says}
+        key={`${says} ${each.from} ${each.until}`}
         className="tape-comes"
         style={{
           left,
