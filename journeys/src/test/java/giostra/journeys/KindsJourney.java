@@ -164,9 +164,8 @@ class KindsJourney {
     page.keyboard().press("Space");
     assertThat(second).hasJSProperty("open", false);
     // Until it has folded what is in it can still be reached.
-    page.waitForTimeout(500);
     page.waitForFunction(
-        "() => document.getAnimations().every((each) => each.playState !== 'running')");
+        "() => !document.querySelector('#g-question-price .g-inner').checkVisibility()");
     page.keyboard().press("Tab");
     assertThat(
             (Boolean)
