@@ -77,9 +77,12 @@ function dress(path: string): Promise<void> {
   worn = path;
   const sheet = old.cloneNode() as HTMLLinkElement;
   sheet.setAttribute('href', path);
+  // Until the old one goes it says nothing, so that the page is laid out once and not twice.
+  sheet.media = 'not all';
   return new Promise((done) => {
     sheet.onload = sheet.onerror = () => {
       old.remove();
+      sheet.removeAttribute('media');
       done();
     };
     old.after(sheet);

@@ -292,6 +292,50 @@ class KindsJourney {
     assertThat(touched.locator(".g-back")).hasJSProperty("inert", true);
   }
 
+  /**
+   * At rest a box costs no layers of its own; on its way back both of its faces are still there.
+   */
+  @Test
+  void aBoxIsFlatButWhileItIsTurned(Api api, Chromium.Open chromium) {
+    Page page = live(api, chromium, 1280);
+    Locator box = page.locator("#g-plant-cactus");
+    box.scrollIntoViewIfNeeded();
+    String depth =
+        """
+        (box) => [['.g-turn', 'transformStyle'], ['.g-back', 'visibility'],
+            ['.g-front', 'backfaceVisibility']]
+          .map(([of, name]) => getComputedStyle(box.querySelector(of))[name]).join(' ')
+        """;
+    String flat = "flat hidden visible";
+    String deep = "preserve-3d visible hidden";
+    assertThat(box.evaluate(depth)).isEqualTo(flat);
+    box.locator(".g-over-turn").focus();
+    page.keyboard().press("Enter");
+    assertThat(box.evaluate(depth)).isEqualTo(deep);
+    String moves =
+        """
+        (box) => box.querySelector('.g-turn').getAnimations()
+          .filter((each) => each.transitionProperty === 'transform').length
+        """;
+    page.waitForCondition(() -> box.evaluate(moves).equals(0));
+    assertThat(box.evaluate(depth)).isEqualTo(deep);
+    page.keyboard().press("Escape");
+    box.evaluate(
+        """
+        (box) => {
+          for (const each of box.querySelector('.g-turn').getAnimations()) {
+            each.pause();
+            each.currentTime = each.effect.getComputedTiming().duration * 0.9;
+          }
+        }
+        """);
+    assertThat(box.evaluate(moves)).isEqualTo(1);
+    assertThat(box.evaluate(depth)).isEqualTo(deep);
+    box.evaluate(
+        "(box) => { for (const each of box.querySelector('.g-turn').getAnimations()) each.finish() }");
+    assertThat(box.evaluate(depth)).isEqualTo(flat);
+  }
+
   @Test
   void countsEndAtTheirValueAndTakeNoRoomOnTheWay(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);

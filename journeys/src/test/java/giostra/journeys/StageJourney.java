@@ -146,6 +146,23 @@ class StageJourney {
     assertThat(high(bench)).isEqualTo(1024);
   }
 
+  /**
+   * Each browser leaves out rules that it does not know, and rules are counted to find those that
+   * change: what only some know must not lie at the top.
+   */
+  @Test
+  void anEditChangesRulesOfTheSheetThatIsThere(Api api, Chromium.Open chromium) {
+    String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
+    Bench bench = Bench.open(chromium.page(1280, 800), api, id, "arrange", "films");
+    Frame stage = bench.stage();
+    stage.evaluate("() => { document.querySelector('link[rel=stylesheet]').kept = true }");
+    bench.set("films", "spaceAbove", "desktop", "77px");
+    stage.waitForFunction(
+        "() => getComputedStyle(document.querySelector('#g-films')).paddingTop === '77px'");
+    assertThat(stage.evaluate("() => document.querySelector('link[rel=stylesheet]').kept"))
+        .isEqualTo(true);
+  }
+
   private static int high(Bench bench) {
     return ((Number) bench.stage().evaluate("() => innerHeight")).intValue();
   }
