@@ -56,6 +56,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -550,23 +551,30 @@ class OverPictureJourney {
             Integer.parseInt(ink[1]),
             Integer.parseInt(ink[2]),
             ink.length > 3 ? (int) Math.round(255 * Double.parseDouble(ink[3])) : 255);
-    int left = (int) Math.round(box.get(0).asDouble());
-    int top = (int) Math.round(box.get(1).asDouble());
-    int right = (int) Math.round(box.get(0).asDouble() + box.get(2).asDouble());
-    int bottom = (int) Math.round(box.get(1).asDouble() + box.get(3).asDouble());
-    var ratios = new ArrayList<Double>();
-    for (int y = top; y < bottom; y++) {
-      for (int x = left; x < right; x++) {
+    double left = box.get(0).asDouble();
+    double top = box.get(1).asDouble();
+    double right = left + box.get(2).asDouble();
+    double bottom = top + box.get(3).asDouble();
+    // By contrast, in px: what is covered in part counts in part.
+    var ratios = new TreeMap<Double, Double>();
+    for (int y = (int) top; y < bottom; y++) {
+      for (int x = (int) left; x < right; x++) {
         int rgb = drawn.getRGB(x, y);
         var below = new Colour(rgb >> 16 & 255, rgb >> 8 & 255, rgb & 255, 255);
-        ratios.add(Colour.contrast(colour.over(below), below));
+        double covered =
+            (Math.min(right, x + 1) - Math.max(left, x))
+                * (Math.min(bottom, y + 1) - Math.max(top, y));
+        ratios.merge(Colour.contrast(colour.over(below), below), covered, Double::sum);
       }
     }
-    return ratios.stream()
-        .mapToDouble(Double::doubleValue)
-        .sorted()
-        .limit(Math.max(1, Math.round(ratios.size() * 0.05)))
-        .average()
-        .orElse(21);
+    double most = (right - left) * (bottom - top) * 0.05;
+    double counted = 0;
+    double sum = 0;
+    for (var each : ratios.entrySet()) {
+      double its = Math.min(each.getValue(), most - counted);
+      sum += its * each.getKey();
+      counted += its;
+    }
+    return sum / most;
   }
 }
