@@ -172,6 +172,8 @@ export function change(
   return {
     ms,
     since,
+    // A cut of no time has nothing to play.
+    moving: all.length > 0 && ms > 0 ? [...all, ...said] : [],
     at(share) {
       for (const each of all) each.currentTime = share * Math.max(1, ms);
       since(share * ms);

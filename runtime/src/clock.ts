@@ -3,6 +3,8 @@
  * own on a live page.
  */
 export interface Clock {
+  /** Whether it is the browser's own, which may then play by itself what only has to be played. */
+  readonly own?: boolean;
   /** Ms since something that stays the same. */
   now(): number;
   /** Calls once when the next picture is drawn, with the time of it; hands back what takes it back. */
@@ -12,6 +14,7 @@ export interface Clock {
 }
 
 export const browser: Clock = {
+  own: true,
   now: () => performance.now(),
   frame(draw) {
     const frame = requestAnimationFrame(draw);

@@ -3,6 +3,8 @@ import type { Clock } from './clock';
 /** A change from one stop to another that is drawn at will. */
 export interface Drawn {
   readonly ms: number;
+  /** What moves in it, each on a time of as many ms, where that is all that there is to draw. */
+  readonly moving?: readonly Animation[];
   /** Draws it at a share of its time. */
   at(share: number): void;
   /** Lets go; what is drawn then is the stop that it led to. */
@@ -36,6 +38,7 @@ export function run(
   to: number,
   done: () => void,
 ): () => void {
+  if (clock.own && drawn.moving?.length) return play(drawn.moving, drawn.ms, from, to, done);
   const length = Math.abs(to - from) * drawn.ms;
   const start = clock.now();
   let halt = clock.frame(step);
@@ -48,4 +51,37 @@ export function run(
   }
   drawn.at(from);
   return () => halt();
+}
+
+/**
+ * Lets the browser move it, which needs nothing of the main thread for that but at its beginning and
+ * its end. The first of what moves is as long as the whole.
+ */
+function play(
+  moving: readonly Animation[],
+  ms: number,
+  from: number,
+  to: number,
+  done: () => void,
+): () => void {
+  const rate = to < from ? -1 : 1;
+  const [first] = moving;
+  for (const each of moving) {
+    each.playbackRate = rate;
+    each.currentTime = from * ms;
+    const end = Number(each.effect?.getComputedTiming().endTime);
+    // Played from its end it would begin once more.
+    if (rate > 0 ? from * ms < end : from > 0) each.play();
+  }
+  const stop = () => {
+    if (first) first.onfinish = null;
+    for (const each of moving) each.pause();
+  };
+  const over = () => {
+    stop();
+    done();
+  };
+  if (first?.playState === 'running') first.onfinish = over;
+  else over();
+  return stop;
 }

@@ -80,6 +80,17 @@ export function ways(belt: Belt, clock: Clock, turned: Turned, stops: Stops) {
       0,
       ...all.map((each) => Number(each.effect?.getComputedTiming().endTime)),
     );
+    if (clock.own) {
+      const passed = clock.now() - began;
+      for (const each of all) {
+        each.currentTime = passed;
+        each.onfinish = () => each.cancel();
+        // Played from its end it would begin once more.
+        if (passed < Number(each.effect?.getComputedTiming().endTime)) each.play();
+        else each.cancel();
+      }
+      return;
+    }
     const step = (now: number) => {
       for (const each of all) each.currentTime = now - began;
       if (now - began < last) clock.frame(step);

@@ -93,25 +93,28 @@ class OverPictureJourney {
       async (parts) => {
         await document.fonts.ready;
         const found = {};
+        // The letters, not the boxes that they are set in.
+        const told = (it) => {
+          const lines = [];
+          const texts = document.createTreeWalker(it, NodeFilter.SHOW_TEXT);
+          while (texts.nextNode()) {
+            const range = document.createRange();
+            range.selectNodeContents(texts.currentNode);
+            lines.push(...range.getClientRects());
+          }
+          const left = Math.min(...lines.map((line) => line.left));
+          const right = Math.max(...lines.map((line) => line.right));
+          const own = it.getBoundingClientRect();
+          return [left + scrollX, own.y + scrollY, right - left, own.height, getComputedStyle(it).color];
+        };
         for (const slide of document.querySelectorAll('[data-item]')) {
           for (const [part, selector] of Object.entries(parts)) {
             const it = slide.querySelector('.g-copybox > ' + selector);
-            // The letters, not the box that they are set in.
-            const range = document.createRange();
-            range.selectNodeContents(it);
-            const letters = range.getBoundingClientRect();
-            const own = it.getBoundingClientRect();
-            found[slide.dataset.item + ' ' + part] =
-              [letters.x + scrollX, own.y + scrollY, letters.width, own.height, getComputedStyle(it).color];
+            found[slide.dataset.item + ' ' + part] = told(it);
           }
         }
         for (const it of document.querySelectorAll('.g-grounded h2, .g-grounded .g-text')) {
-          const range = document.createRange();
-          range.selectNodeContents(it);
-          const letters = range.getBoundingClientRect();
-          const own = it.getBoundingClientRect();
-          found[it.id.slice(2)] =
-            [letters.x + scrollX, own.y + scrollY, letters.width, own.height, getComputedStyle(it).color];
+          found[it.id.slice(2)] = told(it);
         }
         const sheet = new CSSStyleSheet();
         sheet.replaceSync('.g-copybox,.g-grounded h2,.g-grounded .g-text{visibility:hidden}');
