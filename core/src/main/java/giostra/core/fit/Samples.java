@@ -23,6 +23,9 @@ public final class Samples {
   /** Cells both ways of the coarsest. */
   private static final int LEAST = 8;
 
+  /** Cells in a px from which half as many are nearer to one in each. */
+  private static final double NEARER = Math.sqrt(2);
+
   /** The share of it that may be darker, or lighter, than its ends: ours. */
   private static final double REST = 0.05;
 
@@ -120,13 +123,13 @@ public final class Samples {
 
   /**
    * As fine as it is of use where it is drawn smaller: of several cells in one px a browser shows
-   * what lies between them.
+   * what lies between them. It takes the half of it that is nearest, as from measuring.
    *
    * @param perPx cells in a px of the screen
    */
   public Samples coarse(double perPx) {
     Samples found = this;
-    for (double left = perPx; left >= 2 && found.half != null; left /= 2) {
+    for (double left = perPx; left > NEARER && found.half != null; left /= 2) {
       found = found.half;
     }
     return found;

@@ -104,17 +104,7 @@ public final class SectionFlow {
       double left = (viewportPx - blocks.scrollbar() - room) / 2;
       switch (each.block()) {
         case Block.Heading heading -> found.add(heading(heading, left, y, room, high, screen));
-        case Block.Text text -> {
-          double wide = Math.min(room, measure(text, screen).applyAsDouble(room));
-          found.add(
-              new Words(
-                  PageParts.TEXT,
-                  text.id(),
-                  left + (room - wide) * side(blocks.value(text, BlockSettings.ALIGN)),
-                  y,
-                  wide,
-                  high));
-        }
+        case Block.Text text -> found.add(text(text, left, y, room, high, screen));
         default -> {}
       }
       y += high;
@@ -132,6 +122,17 @@ public final class SectionFlow {
             .balanced(room, screen);
     double side = side(blocks.value(heading, BlockSettings.ALIGN));
     return new Words(part, heading.id(), left + (room - wide) * side, y, wide, high);
+  }
+
+  private Words text(
+      Block.Text text, double left, double y, double room, double high, Screen screen) {
+    double most = Math.min(room, measure(text, screen).applyAsDouble(room));
+    Flow copy =
+        blocks.copy(text, PageParts.TEXT).of(text.values().get(BlockSettings.PARAGRAPHS), 0);
+    // Of several paragraphs each has lines of its own: together they are as wide as their room.
+    double wide = copy instanceof TextStyle.Text line ? line.reach(most, screen) : most;
+    double side = side(blocks.value(text, BlockSettings.ALIGN));
+    return new Words(PageParts.TEXT, text.id(), left + (room - wide) * side, y, wide, high);
   }
 
   private DoubleUnaryOperator measure(Block.Text text, Screen screen) {
