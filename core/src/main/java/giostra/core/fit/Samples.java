@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Samples {
   /** Cells along the longer way, at most. */
-  public static final int MOST = 960;
+  public static final int MOST = 640;
 
   /**
    * Cells that a picture has at the most where it is the ground of a box and nobody says how large

@@ -20,7 +20,7 @@ class Sampling {
   /** Px that are enough for a grid of {@link Samples#MOST} cells. */
   private static final int ENOUGH = 960;
 
-  private static final int MOST_BYTES = 32 << 20;
+  private static final int MOST_BYTES = 48 << 20;
 
   private final Renditions renditions;
   private final BlobStore blobs;
