@@ -60,3 +60,9 @@ window.giostra = {
 document.addEventListener('giostra:start', start);
 addEventListener('giostra:change', act);
 places();
+if (document.readyState === 'loading' && document.currentScript) {
+  // It is here before what it is about: what is not on is never drawn, so nothing jumps.
+  const read = new MutationObserver(() => conditions());
+  read.observe(document, { childList: true, subtree: true });
+  document.addEventListener('DOMContentLoaded', () => read.disconnect(), { once: true });
+}

@@ -70,10 +70,13 @@ export function withValue(document: DocumentBody, edit: EditBody): DocumentBody 
     );
     return { ...document, site: { ...document.site, looks } };
   }
-  const change = (node: NodeBody): NodeBody => ({
-    ...(node.id === edit.node ? changed(node) : node),
-    ...(node.children ? { children: node.children.map(change) } : {}),
-  });
+  // What is not changed stays what it was, and need not be drawn anew.
+  const change = (node: NodeBody): NodeBody => {
+    if (node.id === edit.node) return changed(node);
+    const { children } = node;
+    const now = children?.map(change);
+    return now?.some((child, at) => child !== children?.[at]) ? { ...node, children: now } : node;
+  };
   return { ...document, page: change(document.page) };
 }
 

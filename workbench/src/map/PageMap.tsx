@@ -3,6 +3,7 @@ import {
   type ClipboardEvent,
   createContext,
   type KeyboardEvent,
+  memo,
   type ReactNode,
   useContext,
   useEffect,
@@ -10,7 +11,7 @@ import {
   useRef,
   useState,
 } from 'react';
-import type { NodeBody } from '../api/client';
+import type { Catalogue, NodeBody } from '../api/client';
 import { columnsOf, isPiece, useBench } from '../bench/context';
 import { find, fresh, nameOf, pathTo, siteNode } from '../bench/document';
 import { usePinning } from '../fill/Pins';
@@ -26,6 +27,21 @@ import { linkedTo } from './stock';
 /** What was found, by node: looked up once for all rows. */
 const Found = createContext<ReadonlyMap<string, string[]>>(new Map());
 
+/** What rows ask of the bench: it stays the same while somebody types, and so do the rows. */
+interface Asked {
+  readonly catalogue: Catalogue;
+  readonly chosen: string;
+  /** What is chosen and all that it lies in. */
+  readonly path: ReadonlySet<string>;
+  choose(id: string): void;
+}
+const Rows = createContext<Asked | undefined>(undefined);
+function useRows(): Asked {
+  const rows = useContext(Rows);
+  if (!rows) throw new Error('outside the map');
+  return rows;
+}
+
 /** Items of a piece that are named in the map. */
 const MOST = 12;
 
@@ -39,6 +55,11 @@ export function PageMap() {
   const movable = parent !== undefined && node.type !== 'column';
   const keepable =
     (isPiece(catalogue, node.type) || node.type === 'section') && linkedTo(node) === '';
+  const path = pathTo(root, node.id).join(' ');
+  const rows = useMemo(
+    () => ({ catalogue, choose, chosen: node.id, path: new Set(path.split(' ')) }),
+    [catalogue, choose, node.id, path],
+  );
   const [keeping, setKeeping] = useState(false);
   const last = (parent?.children?.length ?? 0) - 1;
 
@@ -85,53 +106,67 @@ export function PageMap() {
   }
 
   return (
-    <Found value={useSnags()}>
-      <nav aria-label="Page map" className="map">
-        {/* biome-ignore lint/a11y/noStaticElementInteractions: keys of the rows within */}
-        <div className="map-rows" onKeyDown={key} onCopy={copy} onPaste={paste}>
-          <Row node={siteNode(page.document)} depth={0} className="map-page" />
-          <Row node={root} depth={0} className="map-page" />
-          <GapLine at={{ parent: root, index: 0 }} onAdd={setGap} />
-          {(root.children ?? []).map((section, at) => (
-            <div key={section.id}>
-              <Row node={section} depth={0} className="map-section">
-                <Add
-                  at={{ parent: section, index: 0 }}
-                  label={`Add at the start of ${nameOf(section)}`}
-                  onAdd={setGap}
-                />
-              </Row>
-              <Blocks parent={section} depth={1} onAdd={setGap} />
-              <GapLine at={{ parent: root, index: at + 1 }} onAdd={setGap} />
-            </div>
-          ))}
-        </div>
-        <div className="map-tools" role="toolbar" aria-label={`What to do with ${nameOf(node)}`}>
-          <span className="faint flex-1 truncate">{nameOf(node)}</span>
-          <Tool label="Move up" off={!movable || index === 0} onClick={() => move(-1)}>
-            <ChevronUp size={16} />
-          </Tool>
-          <Tool label="Move down" off={!movable || index === last} onClick={() => move(1)}>
-            <ChevronDown size={16} />
-          </Tool>
-          <Tool label="Duplicate" off={!movable} onClick={duplicate}>
-            <Copy size={15} />
-          </Tool>
-          <Tool label="Keep on the site" off={!keepable} onClick={() => setKeeping(true)}>
-            <Bookmark size={15} />
-          </Tool>
-          <Tool label="Delete" off={!movable} onClick={remove}>
-            <Trash2 size={15} />
-          </Tool>
-        </div>
-        {keeping && keepable && <Keep node={node} onClose={() => setKeeping(false)} />}
-        {gap && find(page.document, gap.parent.id) && (
-          <Chooser gap={gap} onClose={() => setGap(undefined)} />
-        )}
-      </nav>
-    </Found>
+    <Rows value={rows}>
+      <Found value={useSnags()}>
+        <nav aria-label="Page map" className="map">
+          {/* biome-ignore lint/a11y/noStaticElementInteractions: keys of the rows within */}
+          <div className="map-rows" onKeyDown={key} onCopy={copy} onPaste={paste}>
+            <Row node={siteNode(page.document)} depth={0} className="map-page" />
+            <Row node={root} depth={0} className="map-page" />
+            <GapLine at={{ parent: root, index: 0 }} onAdd={setGap} />
+            {(root.children ?? []).map((section, at) => (
+              <div key={section.id}>
+                <SectionRows section={section} onAdd={setGap} />
+                <GapLine at={{ parent: root, index: at + 1 }} onAdd={setGap} />
+              </div>
+            ))}
+          </div>
+          <div className="map-tools" role="toolbar" aria-label={`What to do with ${nameOf(node)}`}>
+            <span className="faint flex-1 truncate">{nameOf(node)}</span>
+            <Tool label="Move up" off={!movable || index === 0} onClick={() => move(-1)}>
+              <ChevronUp size={16} />
+            </Tool>
+            <Tool label="Move down" off={!movable || index === last} onClick={() => move(1)}>
+              <ChevronDown size={16} />
+            </Tool>
+            <Tool label="Duplicate" off={!movable} onClick={duplicate}>
+              <Copy size={15} />
+            </Tool>
+            <Tool label="Keep on the site" off={!keepable} onClick={() => setKeeping(true)}>
+              <Bookmark size={15} />
+            </Tool>
+            <Tool label="Delete" off={!movable} onClick={remove}>
+              <Trash2 size={15} />
+            </Tool>
+          </div>
+          {keeping && keepable && <Keep node={node} onClose={() => setKeeping(false)} />}
+          {gap && find(page.document, gap.parent.id) && (
+            <Chooser gap={gap} onClose={() => setGap(undefined)} />
+          )}
+        </nav>
+      </Found>
+    </Rows>
   );
 }
+
+interface SectionProps {
+  readonly section: NodeBody;
+  onAdd(gap: Gap): void;
+}
+
+/** A section and what is in it; drawn anew where it is another one. */
+const SectionRows = memo(({ section, onAdd }: SectionProps) => (
+  <>
+    <Row node={section} depth={0} className="map-section">
+      <Add
+        at={{ parent: section, index: 0 }}
+        label={`Add at the start of ${nameOf(section)}`}
+        onAdd={onAdd}
+      />
+    </Row>
+    <Blocks parent={section} depth={1} onAdd={onAdd} />
+  </>
+));
 
 interface BlocksProps {
   readonly parent: NodeBody;
@@ -140,11 +175,7 @@ interface BlocksProps {
 }
 
 function Blocks({ parent, depth, onAdd }: BlocksProps) {
-  const { page, catalogue, chosen } = useBench();
-  const path = useMemo(
-    () => new Set(pathTo(page.document.page, chosen.node.id)),
-    [page.document.page, chosen.node.id],
-  );
+  const { catalogue, path } = useRows();
   return (parent.children ?? []).map((node, at) => (
     <div key={node.id}>
       <Row node={node} depth={depth}>
@@ -173,7 +204,7 @@ function Items({
   depth,
   onAdd,
 }: { readonly piece: NodeBody } & Omit<BlocksProps, 'parent'>) {
-  const { catalogue } = useBench();
+  const { catalogue } = useRows();
   const panels = catalogue.panels.includes(piece.type);
   const pins = catalogue.pins.includes(piece.type);
   const pinned = usePinning();
@@ -226,11 +257,11 @@ interface RowProps {
 }
 
 function Row({ node, depth, className = '', children }: RowProps) {
-  const { chosen, choose } = useBench();
+  const { chosen, choose } = useRows();
   const Icon = icons[node.type];
   const hidden = (node.values as Record<string, unknown>).hidden === true;
   const row = useRef<HTMLButtonElement>(null);
-  const here = chosen.node.id === node.id;
+  const here = chosen === node.id;
   const snags = useContext(Found).get(node.id);
   useEffect(() => {
     if (here) row.current?.scrollIntoView({ block: 'nearest' });

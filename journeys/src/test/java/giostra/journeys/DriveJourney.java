@@ -456,6 +456,21 @@ class DriveJourney {
     Page page =
         chromium.page(
             new Browser.NewContextOptions().setViewportSize(1280, 900).setTimezoneId("Asia/Tokyo"));
+    page.addInitScript(
+        """
+        window.shifts = [];
+        new PerformanceObserver((list) => {
+          // Arrows move a little where a browser draws a page of which it has read a part.
+          shifts.push(...list.getEntries().map((each) => each.value).filter((share) => share > 0.01));
+        }).observe({ type: 'layout-shift', buffered: true });
+        """);
+    // What is on is known before anything is drawn, however late the other scripts come.
+    page.route(
+        "**/*.js",
+        route -> {
+          page.waitForTimeout(200);
+          route.resume();
+        });
     for (String[] each :
         new String[][] {
           {"2025-12-31T23:59:59.999Z", ""},
@@ -478,6 +493,7 @@ class DriveJourney {
                   """))
           .as(each[0])
           .isEqualTo(each[1]);
+      assertThat(page.evaluate("() => shifts")).as("shifts at %s", each[0]).isEqualTo(List.of());
     }
   }
 

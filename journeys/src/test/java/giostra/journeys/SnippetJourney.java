@@ -224,7 +224,7 @@ class SnippetJourney {
         () => [...document.querySelectorAll('#g-houses-section img')].every((each) => {
           each.loading = 'eager';
           return each.complete;
-        })
+        }) && document.fonts.status === 'loaded'
         """);
     BufferedImage asItIs = drawn(section);
 
@@ -247,6 +247,7 @@ class SnippetJourney {
         page.waitForTimeout(4200);
       }
       page.waitForFunction(LOADED);
+      page.waitForFunction("() => document.fonts.status === 'loaded'");
       Locator piece = page.locator("giostra-piece");
       assertThat(piece.boundingBox().width).isEqualTo(ROOM);
       assertThat(different(asItIs, drawn(piece))).as("share of px that differ").isLessThan(0.0005);

@@ -84,7 +84,7 @@ public enum Assumption {
   /** Markup with the conditions written as met. */
   public static String html(String html, Set<Assumption> all) {
     return all.contains(NO_SCRIPT)
-        ? html.replaceAll("<script src=\"[^\"]*\" defer></script>", "")
+        ? html.replaceAll("<script src=\"[^\"]*\"(?: defer)?></script>", "")
         : html;
   }
 }

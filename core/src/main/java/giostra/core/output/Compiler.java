@@ -116,7 +116,7 @@ public final class Compiler {
       origins.addAll(each.origins());
     }
     var top = new Html();
-    head(top, page, pictures, scripts, fonts);
+    head(top, page, pictures, tags(scripts, sections), fonts);
     top.raw(Compiled.BODY).raw(Icons.sprite(icons)).raw(Compiled.MAIN);
     files.addAll(pictures.files);
     missing.addAll(pictures.missing);
@@ -269,7 +269,7 @@ public final class Compiler {
 
   /** The head, with an empty path for its sheet. */
   private void head(
-      Html head, Page page, Pictures pictures, List<String> scripts, List<Shipped.Font> fonts) {
+      Html head, Page page, Pictures pictures, String scripts, List<Shipped.Font> fonts) {
     Direction direction = page.values().get(PageSettings.DIRECTION);
     String title = page.values().get(PageSettings.TITLE);
     String description = page.values().get(PageSettings.DESCRIPTION);
@@ -315,8 +315,23 @@ public final class Compiler {
       }
     }
     head.raw(Compiled.LINKED).raw("\">");
-    scripts.forEach(script -> head.raw("<script src=\"" + script + "\" defer></script>"));
-    head.close("head");
+    head.raw(scripts).close("head");
+  }
+
+  /**
+   * What asks for the scripts. They wait until the page has been read, but for the first where
+   * something shows only at times: it has to be there before any of that is drawn, so that nothing
+   * jumps.
+   */
+  private static String tags(List<String> scripts, List<SectionFiles> sections) {
+    boolean early = sections.stream().anyMatch(SectionFiles::conditional);
+    return IntStream.range(0, scripts.size())
+        .mapToObj(i ->
+            "<script src=\""
+                + scripts.get(i)
+                + (early && i == 0 ? "\">" : "\" defer>")
+                + "</script>")
+        .collect(Collectors.joining());
   }
 
   private SectionFiles section(int place) {

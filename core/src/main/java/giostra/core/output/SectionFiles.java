@@ -54,6 +54,12 @@ record SectionFiles(
     return all;
   }
 
+  /** Whether something of it shows only at times or for some addresses, as {@link Writing} says. */
+  boolean conditional() {
+    return opens.contains(Writing.SHOWS)
+        || blocks.stream().anyMatch(each -> each.html().contains(Writing.SHOWS));
+  }
+
   /** Its markup. */
   void html(StringBuilder out) {
     out.append(opens);

@@ -329,11 +329,11 @@ public final class Writing {
       }
     }
     Season season = ConditionSettings.season(values);
-    attributes.addAll(List.of("data-show", spans(season), "data-show-at", times(season.times())));
+    attributes.addAll(List.of(SHOWS, spans(season), SHOWS + "-at", times(season.times())));
     if (!on(season)) {
       attributes.addAll(List.of("hidden", "hidden", "data-gone", "gone"));
     }
-    attributes.addAll(List.of("data-show-query", values.get(ConditionSettings.SHOW_QUERY)));
+    attributes.addAll(List.of(SHOWS + "-query", values.get(ConditionSettings.SHOW_QUERY)));
   }
 
   /** Whether something is on when the page is published, as far as that is known. */
@@ -348,6 +348,9 @@ public final class Writing {
 
   /** A stretch in which nothing lies. */
   private static final String NEVER = "0,0";
+
+  /** Begins the names of the attributes that say when something shows. */
+  static final String SHOWS = "data-show";
 
   /** When something shows, as pairs of ms since 1970, an open end left empty: "1,2 3,". */
   private String spans(Season season) {
