@@ -460,8 +460,7 @@ class DriveJourney {
         """
         window.shifts = [];
         new PerformanceObserver((list) => {
-          // Arrows move a little where a browser draws a page of which it has read a part.
-          shifts.push(...list.getEntries().map((each) => each.value).filter((share) => share > 0.01));
+          shifts.push(...list.getEntries().map((each) => each.value));
         }).observe({ type: 'layout-shift', buffered: true });
         """);
     // What is on is known before anything is drawn, however late the other scripts come.
@@ -493,7 +492,11 @@ class DriveJourney {
                   """))
           .as(each[0])
           .isEqualTo(each[1]);
-      assertThat(page.evaluate("() => shifts")).as("shifts at %s", each[0]).isEqualTo(List.of());
+      // Hidden only after it had been drawn, the slider alone makes 0.2. What is left is of a page
+      // of which a browser has read a part. Source: Web Vitals, "Cumulative Layout Shift", good.
+      assertThat(Js.number(page, "() => shifts.reduce((sum, each) => sum + each, 0)", null))
+          .as("shifts at %s", each[0])
+          .isLessThan(0.1);
     }
   }
 
