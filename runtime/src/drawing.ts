@@ -38,7 +38,10 @@ export function run(
   to: number,
   done: () => void,
 ): () => void {
-  if (clock.own && drawn.moving?.length) return play(drawn.moving, drawn.ms, from, to, done);
+  // What is there already is over with the next picture, however it is drawn.
+  if (clock.own && from !== to && drawn.moving?.length) {
+    return play(drawn.moving, drawn.ms, from, to, done);
+  }
   const length = Math.abs(to - from) * drawn.ms;
   const start = clock.now();
   let halt = clock.frame(step);
@@ -51,6 +54,16 @@ export function run(
   }
   drawn.at(from);
   return () => halt();
+}
+
+/** Lets the browser play an animation from some time on, ms; one that is over stays so. */
+export function goOn(animation: Animation, at: number, rate: 1 | -1 = 1): boolean {
+  animation.playbackRate = rate;
+  animation.currentTime = at;
+  // Played from its end it would begin once more.
+  const left = rate > 0 ? at < Number(animation.effect?.getComputedTiming().endTime) : at > 0;
+  if (left) animation.play();
+  return left;
 }
 
 /**
@@ -66,22 +79,16 @@ function play(
 ): () => void {
   const rate = to < from ? -1 : 1;
   const [first] = moving;
-  for (const each of moving) {
-    each.playbackRate = rate;
-    each.currentTime = from * ms;
-    const end = Number(each.effect?.getComputedTiming().endTime);
-    // Played from its end it would begin once more.
-    if (rate > 0 ? from * ms < end : from > 0) each.play();
-  }
+  for (const each of moving) goOn(each, from * ms, rate);
   const stop = () => {
     if (first) first.onfinish = null;
     for (const each of moving) each.pause();
   };
-  const over = () => {
-    stop();
-    done();
-  };
-  if (first?.playState === 'running') first.onfinish = over;
-  else over();
+  if (first) {
+    first.onfinish = () => {
+      stop();
+      done();
+    };
+  }
   return stop;
 }

@@ -64,5 +64,9 @@ if (document.readyState === 'loading' && document.currentScript) {
   // It is here before what it is about: what is not on is never drawn, so nothing jumps.
   const read = new MutationObserver(() => conditions());
   read.observe(document, { childList: true, subtree: true });
-  document.addEventListener('DOMContentLoaded', () => read.disconnect(), { once: true });
+  const all = () => {
+    read.disconnect();
+    conditions();
+  };
+  document.addEventListener('DOMContentLoaded', all, { once: true });
 }

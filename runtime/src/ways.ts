@@ -2,7 +2,7 @@ import type { Belt } from './belt';
 import { change, words as said } from './change';
 import type { Clock } from './clock';
 import type { Drawn } from './drawing';
-import { run } from './drawing';
+import { goOn, run } from './drawing';
 import type { Shown } from './kinds';
 import type { Way } from './plan';
 import type { Cause, Turned } from './turning';
@@ -76,21 +76,17 @@ export function ways(belt: Belt, clock: Clock, turned: Turned, stops: Stops) {
     const { words } = belt.band;
     if (!words) return;
     const all = said(belt.shown(belt.stop), words, ms);
+    if (clock.own) {
+      for (const each of all) {
+        each.onfinish = () => each.cancel();
+        if (!goOn(each, clock.now() - began)) each.cancel();
+      }
+      return;
+    }
     const last = Math.max(
       0,
       ...all.map((each) => Number(each.effect?.getComputedTiming().endTime)),
     );
-    if (clock.own) {
-      const passed = clock.now() - began;
-      for (const each of all) {
-        each.currentTime = passed;
-        each.onfinish = () => each.cancel();
-        // Played from its end it would begin once more.
-        if (passed < Number(each.effect?.getComputedTiming().endTime)) each.play();
-        else each.cancel();
-      }
-      return;
-    }
     const step = (now: number) => {
       for (const each of all) each.currentTime = now - began;
       if (now - began < last) clock.frame(step);

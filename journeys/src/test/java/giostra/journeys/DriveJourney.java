@@ -627,5 +627,39 @@ class DriveJourney {
         "() => !document.querySelector('[data-item=opening-frost]').inert"
             + " && document.querySelector('[data-item=opening-autumn]').inert"
             + " && document.getAnimations().length === 0");
+    // Pulled all the way it is there; pulled and put back it has not moved, and does not.
+    page.mouse().move(1275, y);
+    page.mouse().down();
+    page.mouse().move(700, y);
+    page.mouse().move(2, y);
+    page.mouse().up();
+    page.waitForFunction(
+        "() => window.told.includes('openings opening-orchids drag')"
+            + " && document.getAnimations().length === 0");
+    int said = told(page);
+    page.mouse().move(400, y);
+    page.mouse().down();
+    page.mouse().move(700, y);
+    page.mouse().move(400, y);
+    page.waitForTimeout(200);
+    page.mouse().up();
+    assertThat(
+            page.evaluate(
+                """
+                async () => {
+                  const seen = [];
+                  const begins = performance.now();
+                  while (performance.now() - begins < 1000) {
+                    await new Promise(requestAnimationFrame);
+                    seen.push(Number(getComputedStyle(
+                      document.querySelector('[data-item=opening-frost]')).opacity));
+                  }
+                  return document.querySelector('[data-item=opening-frost]').inert
+                    && seen.filter((each, at) => at > 0 && each > seen[at - 1]).length === 0
+                    && document.getAnimations().length === 0;
+                }
+                """))
+        .isEqualTo(true);
+    assertThat(told(page)).isEqualTo(said);
   }
 }
