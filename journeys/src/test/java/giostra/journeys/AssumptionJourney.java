@@ -10,6 +10,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.Piece;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -30,6 +31,7 @@ class AssumptionJourney {
     return Runs.inTurn(List.of(Assumption.values()));
   }
 
+  @InTurn({2, 5})
   @ParameterizedTest
   @MethodSource("assumptions")
   void theAssumedPreviewIsTheReleaseUnderTrueEmulation(

@@ -163,6 +163,7 @@ class MovesJourney {
   }
 
   /** Pictures and the words of cards keep room free and take no more than they may. */
+  @InTurn({0, 3})
   @Test
   void picturesAndBoxesKeepRoomAroundThemselves(Api api, Page page) {
     for (String direction : List.of("ltr", "rtl")) {

@@ -64,6 +64,7 @@ class SlowlyJourney {
    * While a section goes through the screen its picture lags behind by the share that was said, and
    * covers it at each moment. Source: Scroll-driven Animations 1, range "cover".
    */
+  @InTurn({0, 3})
   @Test
   void theGroundOfASectionLagsBehindThePage(Api api, Chromium.Open chromium) {
     String id =
@@ -135,6 +136,7 @@ class SlowlyJourney {
       """;
 
   /** From one frame to another, by the sums that are used for contrast as well. */
+  @InTurn({1, 4})
   @Test
   void aPictureGoesFromFrameToFrame(Api api, Page page) {
     String id =
@@ -176,6 +178,7 @@ class SlowlyJourney {
   }
 
   /** By keyboard and by pointer: frames are drawn on the picture. */
+  @InTurn({1, 4})
   @Test
   void framesAreDrawnOnThePicture(Api api, Page page) {
     String id = edited(api, desktop("openings", "movesItself", true));
@@ -224,6 +227,7 @@ class SlowlyJourney {
   /**
    * Each visit starts with another item, the same for as long as it lasts; on the stage the first.
    */
+  @InTurn({0, 3})
   @Test
   void anotherVisitStartsWithAnotherItem(Api api, Chromium.Open chromium) {
     String id = edited(api, once("openings", "startsWith", "another-each-visit"));
@@ -250,6 +254,7 @@ class SlowlyJourney {
   }
 
   /** Whatever its kind, a page can take a piece away, put it back and keep it as it is. */
+  @InTurn({2, 5})
   @Test
   void aPageTakesAPieceAwayAndKeepsItAsItIs(Api api, Page page) {
     String id =

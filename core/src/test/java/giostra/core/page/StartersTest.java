@@ -13,6 +13,7 @@ import giostra.core.look.Values;
 import giostra.core.piece.carousel.Carousel;
 import giostra.core.snag.Severity;
 import giostra.core.snag.Snags;
+import giostra.core.testing.InTurn;
 import giostra.core.value.Focus;
 import giostra.core.value.Refused;
 import java.util.List;
@@ -57,6 +58,7 @@ class StartersTest {
       };
 
   /** Whatever look a piece is given at first, nothing is wrong with it at any width. */
+  @InTurn({2, 5})
   @ParameterizedTest
   @MethodSource("all")
   void noLookThatShipsPutsAnythingWrong(Starters.Starter starter) {

@@ -24,6 +24,7 @@ import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
 import giostra.core.snag.Snags;
 import giostra.core.testing.Demo;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.OnePicture;
 import giostra.core.value.Colour;
 import giostra.core.value.Ground;
@@ -62,6 +63,7 @@ class SlideContrastTest {
   }
 
   /** Source: WCAG's formula: white on #767676 is 4.54; half of black over white is #7f7f7f. */
+  @InTurn({0, 3})
   @Test
   void wordsInABoxOfTheirOwnAreReadOnItAndOnWhatShowsThroughIt() {
     PictureSizes white = pictures((_, _) -> WHITE);
@@ -108,6 +110,7 @@ class SlideContrastTest {
     }
   }
 
+  @InTurn({1, 4})
   @Test
   void wordsOnAClipAreReadOnItsWorstFrame() {
     Edit none = overlay("openings", "#0000");
@@ -247,6 +250,7 @@ class SlideContrastTest {
         });
   }
 
+  @InTurn({2, 5})
   @Test
   void theLeastOverlayIsEnoughAndOnePercentLessIsNot() {
     PictureSizes bright = pictures((x, y) -> BLACK | 0x9a8878 + (x * 7 + y * 3) % 64 * 0x010101);
@@ -269,6 +273,7 @@ class SlideContrastTest {
   }
 
   /** An overlay that is there keeps its colours and its course, and lets less through. */
+  @InTurn({0, 3})
   @Test
   void anOverlayThatIsThereIsDeepenedByAsLittleAsWillDo() {
     PictureSizes bright = pictures((x, y) -> BLACK | 0x9a8878 + (x * 7 + y * 3) % 64 * 0x010101);
@@ -288,6 +293,7 @@ class SlideContrastTest {
   }
 
   /** A picture that is bright on its left only: it matters where the words stand. */
+  @InTurn({1, 4})
   @Test
   void itMattersWhereTheWordsStand() {
     PictureSizes split = pictures((x, _) -> x < 200 ? WHITE : BLACK);

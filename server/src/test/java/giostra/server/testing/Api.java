@@ -225,7 +225,7 @@ public final class Api {
     request.header("Giostra-Writes", "1");
     try {
       HttpResponse<byte[]> raw =
-          client.send(request.timeout(Duration.ofSeconds(30)).build(), BodyHandlers.ofByteArray());
+          client.send(request.timeout(Duration.ofSeconds(90)).build(), BodyHandlers.ofByteArray());
       boolean json = raw.headers().firstValue("content-type").orElse("").contains("json");
       JsonNode body = json ? JSON.readTree(raw.body()) : MAKE.missingNode();
       return new Answer(raw.statusCode(), body, raw.body(), raw);
