@@ -8,8 +8,8 @@ const SEEN = 0.25;
 const FILLED = 0.5;
 /** What holds it whatever is set; the last is whoever looks at it on the bench. */
 const ALWAYS = ['finger', 'away', 'inside', 'shown'];
-/** A timer that is later than this was held up by more than the browser's grain: it counts anew. */
-const LATE = 250;
+/** What came late is made up for by so much of each rest; later than a whole rest it is let be. */
+const MADE_UP = 0.1;
 
 /**
  * Ms that a stop rests: the longest of its items' own; else that of the piece, or what there is to
@@ -48,6 +48,8 @@ export function autoplay(
   let phase: 'waits' | 'rests' | 'changes' | 'over' = 'waits';
   let since = clock.now();
   let left = 0;
+  /** Ms that it is behind the rule, which timers and drawing on a busy device cost. */
+  let behind = 0;
   let back = false;
   let later = false;
   let asked = false;
@@ -76,10 +78,8 @@ export function autoplay(
     if (still() && runs()) timer = clock.after(Math.max(0, since + left - clock.now()), due);
     say();
   }
-  /** When something fell due: by the rule, unless the timer was held up. */
-  const ideal = (at: number) => (clock.now() - at > LATE ? clock.now() : at);
   function due() {
-    const at = ideal(since + left);
+    const at = since + left;
     if (phase === 'waits') return rests(at);
     const last = track.band.starts.length - 1;
     const stop = track.stop;
@@ -111,9 +111,14 @@ export function autoplay(
   }
   function rests(at: number) {
     phase = 'rests';
-    since = at;
+    since = clock.now();
     left = restOf(track, track.stop) * (later ? (track.band.auto?.later ?? 1) : 1);
     later = false;
+    behind += since - at;
+    if (behind >= left) behind = 0;
+    const madeUp = Math.min(behind, left * MADE_UP);
+    left -= madeUp;
+    behind -= madeUp;
     ground.rest(track.stop);
     arm();
   }
@@ -143,6 +148,7 @@ export function autoplay(
     asked = true;
     if (phase === 'over') {
       back = false;
+      behind = 0;
       goes(0, clock.now());
     } else {
       goOn();
@@ -245,6 +251,7 @@ export function autoplay(
       since = clock.now();
       left = ms;
       back = goesBack;
+      behind = 0;
       later = hand === 'later';
       if (hand === 'stops' && on()) latches.add('hand');
       if (on()) ground.begin(to, ms + restOf(track, to));
@@ -252,7 +259,7 @@ export function autoplay(
     },
     /** It has come to rest. */
     rested() {
-      if (phase === 'changes' && !going) rests(left > 0 ? ideal(since + left) : clock.now());
+      if (phase === 'changes' && !going) rests(left > 0 ? since + left : clock.now());
     },
     /** Draws what moves by itself at some time. */
     show({ stop, next = stop, share = 0, passed = 0, since }: Shown, ms: number) {
@@ -269,6 +276,7 @@ export function autoplay(
       const now = clock.now();
       if (phase !== 'waits' && phase !== 'over') phase = 'rests';
       since = now;
+      behind = 0;
       left = phase === 'waits' ? left : restOf(track, track.stop);
       if (on() && phase !== 'over') ground.begin(track.stop, left);
       arm();
