@@ -11,7 +11,7 @@ import { Note } from './Note';
 import { Planned } from './Planned';
 import { Snippets } from './Snippets';
 import { Tokens } from './Tokens';
-import { Weight } from './Weight';
+import { BandWeight, Weight } from './Weight';
 
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
@@ -122,6 +122,7 @@ export function Ship() {
             <Seen releases={releases.data} from={before.line.number} to={shown.line.number} />
           </div>
         )}
+        <BandWeight release={shown} before={before} />
         <Weight release={shown} before={before} />
         <Files release={shown} />
       </div>

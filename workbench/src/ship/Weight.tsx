@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { Release } from '../api/client';
 import { size } from '../media/format';
 
@@ -47,11 +48,7 @@ export function Weight({ release, before }: Props) {
                   />
                 </th>
                 <td>{size(now)}</td>
-                {before && (
-                  <td className={more > 0 ? 'text-error' : more < 0 ? 'text-success' : 'faint'}>
-                    {more === 0 ? 'as before' : `${more > 0 ? '+' : '−'}${size(Math.abs(more))}`}
-                  </td>
-                )}
+                {before && <More by={more} />}
               </tr>
             );
           })}
@@ -60,6 +57,91 @@ export function Weight({ release, before }: Props) {
     </div>
   );
 }
+
+/** Device px for a px, and the screens that commonly have so many. */
+const DENSITIES = [
+  [1, 'most desk screens'],
+  [2, 'most laptops and tablets'],
+  [3, 'most phones'],
+] as const;
+
+/** What a visitor fetches who sees the whole page, band by band. */
+export function BandWeight({ release, before }: Props) {
+  const [density, setDensity] = useState(2);
+  if (release.bands.length === 0) return null;
+  const all = release.bands.map((band) => whole(release, band, density));
+  const heaviest = Math.max(1, ...all);
+  const pictures = Math.max(...release.bands.map((band) => band.bytes[density - 1] ?? 0));
+  return (
+    <div>
+      <h2 className="ship-head">What a visitor fetches</h2>
+      <label className="ship-density">
+        <span>On screens of</span>
+        <select
+          className="select select-sm"
+          value={density}
+          onChange={(event) => setDensity(Number(event.target.value))}
+        >
+          {DENSITIES.map(([each, whose]) => (
+            <option key={each} value={each}>
+              {each}× ({whose})
+            </option>
+          ))}
+        </select>
+      </label>
+      <table className="ship-weight w-full">
+        <thead className="sr-only">
+          <tr>
+            <th scope="col">Band</th>
+            <th scope="col">On the way</th>
+            {before && <th scope="col">Against release {before.line.number}</th>}
+          </tr>
+        </thead>
+        <tbody>
+          {release.bands.map((band, place) => {
+            const now = all[place] ?? 0;
+            const old = before?.bands.find(
+              ({ name, width }) => name === band.name && width === band.width,
+            );
+            return (
+              <tr key={`${band.name} ${band.width}`}>
+                <th scope="row">
+                  {band.name} <span className="faint">at {band.width} px</span>
+                  <span
+                    className="ship-bar"
+                    style={{ inlineSize: `${(100 * now) / heaviest}%` }}
+                    aria-hidden
+                  />
+                </th>
+                <td>{size(now)}</td>
+                {before && <More by={old && now - whole(before, old, density)} />}
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="faint">
+        All of the page, scrolled to its end, every item seen
+        {pictures > 0 ? ', each picture in the file that fits (less where a larger one is there already)' : ''}. Clips come as they are played
+        and are not counted, nor is what comes from elsewhere.
+      </p>
+    </div>
+  );
+}
+
+/** How much more it is than before, if that is known. */
+function More({ by }: { readonly by: number | undefined }) {
+  if (by === undefined) return <td className="faint">not known</td>;
+  return (
+    <td className={by > 0 ? 'text-error' : by < 0 ? 'text-success' : 'faint'}>
+      {by === 0 ? 'as before' : `${by > 0 ? '+' : '−'}${size(Math.abs(by))}`}
+    </td>
+  );
+}
+
+const whole = (release: Release, band: Release['bands'][number], density: number) =>
+  SORTS.slice(0, -1).reduce((sum, [, type]) => sum + weight(release, type), 0) +
+  (band.bytes[density - 1] ?? 0);
 
 const weight = (release: Release, type: RegExp) =>
   release.files.filter((file) => type.test(file.type)).reduce((all, file) => all + file.gzip, 0);

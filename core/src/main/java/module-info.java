@@ -29,6 +29,7 @@ module giostra.core {
   exports giostra.core.look;
   exports giostra.core.media;
   exports giostra.core.output;
+  exports giostra.core.own;
   exports giostra.core.page;
   exports giostra.core.season;
   exports giostra.core.snag;

@@ -131,6 +131,53 @@ class PictureJourney {
     assertThat(needless).as("fetched and not shown, of %s", shown).isEmpty();
   }
 
+  /** What is told of a release's pictures, band by band, is what Chromium fetches of them. */
+  @InTurn(InTurn.EACH_CASE)
+  @ParameterizedTest(name = "{0} px at {1}")
+  @CsvSource({"390, 1", "820, 2", "1280, 3", "390, 3", "820, 1", "1280, 1"})
+  void whatAVisitorFetchesIsTold(int width, int density, Api api, Chromium.Open chromium) {
+    JsonNode release =
+        api.get("/api/pages/" + Api.DEMO + "/releases")
+            .json()
+            .valueStream()
+            .filter(each -> each.path("line").path("live").asBoolean())
+            .findFirst()
+            .orElseThrow();
+    long told =
+        release
+            .path("bands")
+            .valueStream()
+            .filter(band -> band.path("width").asInt() == width)
+            .findFirst()
+            .orElseThrow()
+            .path("bytes")
+            .path(density - 1)
+            .asLong();
+    Page page =
+        chromium.page(
+            new Browser.NewContextOptions()
+                .setViewportSize(width, 800)
+                .setDeviceScaleFactor(density));
+    Set<String> fetched = Collections.synchronizedSet(new HashSet<>());
+    page.onRequest(request -> fetched.add(request.url().replaceFirst(".*/media/", "media/")));
+    page.navigate(api.at(Api.LIVE_DEMO));
+    Js.ask(page, SHOWN, null);
+    page.waitForLoadState(LoadState.NETWORKIDLE);
+    long found =
+        release
+            .path("files")
+            .valueStream()
+            .filter(file -> file.path("type").asString().startsWith("image/"))
+            .filter(file -> fetched.contains(file.path("path").asString()))
+            .mapToLong(file -> file.path("bytes").asLong())
+            .sum();
+    System.out.printf(
+        "measured: pictures at %d px and %d: told %d, fetched %d bytes%n",
+        width, density, told, found);
+    // Of a picture that it has in a larger file already a browser fetches no other.
+    assertThat(found).isBetween(told * 4 / 5, told);
+  }
+
   /** Every picture that is drawn: how wide, from which file, and what its sizes say. */
   private static final String SHOWN =
       """

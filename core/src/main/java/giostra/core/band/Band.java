@@ -2,6 +2,7 @@ package giostra.core.band;
 
 import giostra.core.value.Refused;
 import giostra.core.value.Require;
+import java.util.List;
 import java.util.Locale;
 
 /**
@@ -15,6 +16,7 @@ import java.util.Locale;
  */
 public record Band(String id, String name, double from, double below) {
   private static final int LONGEST_NAME = 60;
+  private static final List<Double> COMMON = List.of(390.0, 820.0, 1280.0, 1920.0);
 
   public Band {
     if (name.isBlank() || name.length() > LONGEST_NAME) {
@@ -33,6 +35,18 @@ public record Band(String id, String name, double from, double below) {
   /** Whether no band is wider. */
   public boolean widest() {
     return Double.isInfinite(below);
+  }
+
+  /**
+   * A width in it that screens commonly have, px: of a phone held upright, a tablet, a laptop.
+   * Where it has none of these its least, or below the narrowest its most. Common practice, no
+   * source.
+   */
+  public double usual() {
+    return COMMON.stream()
+        .filter(this::holds)
+        .findFirst()
+        .orElse(from > 0 ? from : Math.ceil(below) - 1);
   }
 
   /**

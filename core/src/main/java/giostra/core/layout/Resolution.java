@@ -15,10 +15,12 @@ import giostra.core.page.Block;
 import giostra.core.page.Column;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
+import giostra.core.page.ItemSettings;
 import giostra.core.page.Look;
 import giostra.core.page.Node;
 import giostra.core.page.Page;
 import giostra.core.page.Piece;
+import giostra.core.page.PieceSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
@@ -41,6 +43,17 @@ public final class Resolution {
   /** The value alone. */
   public static <T> T value(Document document, Node node, Setting<T> setting, Band band) {
     return Cascade.value(setting, voices(document, node, setting), document.bands(), band);
+  }
+
+  /** Whether a node, and all that it stands in, is shown in a band; dates apart. */
+  public static boolean there(Document document, Node node, Band band) {
+    return document.path(node.id()).stream()
+        .allMatch(each ->
+            switch (each) {
+              case Piece piece -> value(document, piece, PieceSettings.SHOWN, band);
+              case Item item -> value(document, item, ItemSettings.SHOWN, band);
+              default -> true;
+            });
   }
 
   /**

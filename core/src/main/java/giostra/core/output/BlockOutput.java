@@ -120,6 +120,7 @@ final class BlockOutput {
           String alt = block.values().get(BlockSettings.ALT);
           out.open("div", "class", "g-picture", "id", "g-" + block.id());
           writing.image(
+              writing.there(block),
               picture,
               alt.isEmpty() ? picture.alt() : alt,
               widths -> widths.block(block, Pictures.size(picture)),

@@ -22,6 +22,7 @@ public final class Compiled {
   private final int weight;
   private final String cssPath;
   private final Set<String> pictures;
+  private final List<Fetched> fetched;
   private final List<String> scripts;
   private final List<String> fonts;
   private final List<String> missing;
@@ -42,6 +43,7 @@ public final class Compiled {
       int weight,
       String cssPath,
       Set<String> pictures,
+      List<Fetched> fetched,
       List<String> scripts,
       List<String> fonts,
       List<String> missing,
@@ -54,6 +56,7 @@ public final class Compiled {
     this.weight = weight;
     this.cssPath = cssPath;
     this.pictures = pictures;
+    this.fetched = fetched;
     this.scripts = scripts;
     this.fonts = fonts;
     this.missing = missing;
@@ -99,6 +102,11 @@ public final class Compiled {
   /** Paths of the media files that it asks for, pictures in all their sizes. */
   public Set<String> pictures() {
     return pictures;
+  }
+
+  /** Where its pictures are drawn, those elsewhere apart. */
+  public List<Fetched> fetched() {
+    return fetched;
   }
 
   /** Markup of each block of a section, by id, in page order: what a stage can swap. */

@@ -108,10 +108,12 @@ public final class Compiler {
     List<String> scripts = shipped.scripts(kinds(sections));
     var icons = new TreeMap<String, IconSprite.Symbol>();
     var files = new LinkedHashSet<String>();
+    var fetched = new ArrayList<Fetched>();
     var missing = new LinkedHashSet<String>();
     for (Gathered each : gathered(sections)) {
       icons.putAll(each.icons());
       files.addAll(each.pictures());
+      fetched.addAll(each.fetched());
       missing.addAll(each.missing());
       origins.addAll(each.origins());
     }
@@ -138,6 +140,7 @@ public final class Compiler {
         sheet.fixed().text().length() + sections.stream().mapToInt(SectionFiles::length).sum(),
         "style." + named(sheet, sections) + ".css",
         files,
+        fetched,
         scripts,
         Objects.requireNonNull(fontFiles.get(false)),
         List.copyOf(missing),

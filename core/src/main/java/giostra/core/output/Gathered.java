@@ -25,6 +25,7 @@ import java.util.stream.Collectors;
  * @param mostItems on one of its tracks
  * @param icons that it shows, by name
  * @param pictures paths of the media files that it asks for
+ * @param fetched where pictures are drawn
  * @param missing ids of media that it asks for and that are not there
  * @param fonts that its words need
  * @param worn ids of the looks that its pieces wear
@@ -38,6 +39,7 @@ record Gathered(
     int mostItems,
     Map<String, IconSprite.Symbol> icons,
     Set<String> pictures,
+    List<Fetched> fetched,
     Set<String> missing,
     Origins origins,
     FontUse fonts,
@@ -54,6 +56,7 @@ record Gathered(
         writing.mostItems,
         writing.icons.used(),
         writing.pictures.files,
+        List.copyOf(writing.pictures.fetched),
         writing.pictures.missing,
         writing.origins,
         FontUse.of(writing.document, nodes, markup),
@@ -72,6 +75,7 @@ record Gathered(
             some.stream().mapToInt(Gathered::mostItems).max().orElse(0),
             new TreeMap<>(),
             new LinkedHashSet<>(),
+            new ArrayList<>(),
             new LinkedHashSet<>(),
             new Origins(),
             FontUse.together(some.stream().map(Gathered::fonts).toList()),
@@ -88,6 +92,7 @@ record Gathered(
     parts.addAll(one.parts);
     icons.putAll(one.icons);
     pictures.addAll(one.pictures);
+    fetched.addAll(one.fetched);
     missing.addAll(one.missing);
     origins.addAll(one.origins);
     worn.addAll(one.worn);

@@ -1,5 +1,6 @@
 package giostra.core.output;
 
+import giostra.core.band.Band;
 import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
 import giostra.core.layout.PictureSizes;
@@ -9,11 +10,12 @@ import giostra.core.value.Require;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /**
  * The pictures that a page asks for, whether they are there, and what a browser is told to choose
@@ -30,6 +32,9 @@ public final class Pictures {
   final Set<String> files = new LinkedHashSet<>();
 
   final Set<String> missing = new LinkedHashSet<>();
+
+  /** Where pictures are drawn. */
+  final List<Fetched> fetched = new ArrayList<>();
 
   private final Origins origins;
 
@@ -99,13 +104,17 @@ public final class Pictures {
   }
 
   /** The path of the one file that is wide enough where a browser cannot choose: of a poster. */
-  public String one(Shipped.Picture picture, Function<PictureWidths, Piecewise> drawn) {
+  public String one(
+      Predicate<Band> there, Shipped.Picture picture, Function<PictureWidths, Piecewise> drawn) {
     if (picture.isRemote()) {
       return picture.path();
     }
-    return one(
-        picture,
-        widths.stream().map(drawn).mapToDouble(Pictures::most).max().orElse(picture.width()));
+    double most =
+        widths.stream().map(drawn).mapToDouble(Pictures::most).max().orElse(picture.width());
+    String path = one(picture, most);
+    var only = new Shipped.Rendition((int) Math.ceil(most), path);
+    fetched.add(new Fetched(List.of(only), byBand(there, drawn)));
+    return path;
   }
 
   private String one(Shipped.Picture picture, double most) {
@@ -119,8 +128,13 @@ public final class Pictures {
     return path;
   }
 
-  /** Attributes that let a browser take the file that fits; none where there is one file only. */
-  public String[] choice(Shipped.Picture picture, Function<PictureWidths, Piecewise> drawn) {
+  /**
+   * Attributes that let a browser take the file that fits; none where there is one file only.
+   *
+   * @param there whether it is drawn in a band
+   */
+  public String[] choice(
+      Predicate<Band> there, Shipped.Picture picture, Function<PictureWidths, Piecewise> drawn) {
     List<Piecewise> all = widths.stream().map(drawn).toList();
     double most = all.stream().mapToDouble(Pictures::most).max().orElse(0) * DENSEST;
     double least = all.stream().mapToDouble(Piecewise::least).min().orElse(0);
@@ -133,18 +147,31 @@ public final class Pictures {
         break;
       }
     }
+    var own = new Shipped.Rendition(picture.width(), picture.path());
     if (some.isEmpty()) {
+      if (!picture.isRemote()) {
+        fetched.add(new Fetched(List.of(own), byBand(there, drawn)));
+      }
       return new String[0];
     }
     boolean enough = some.getLast().width() >= most;
-    Stream<Shipped.Rendition> own =
-        enough ? Stream.of() : Stream.of(new Shipped.Rendition(picture.width(), picture.path()));
     some.forEach(each -> files.add(each.path()));
+    if (!enough) {
+      some.add(own);
+    }
+    fetched.add(new Fetched(some, byBand(there, drawn)));
     String set =
-        Stream.concat(some.stream(), own)
+        some.stream()
             .map(each -> each.path() + " " + each.width() + "w")
             .collect(Collectors.joining(","));
     return new String[] {"srcset", set, "sizes", sizes(all)};
+  }
+
+  private Map<String, Piecewise> byBand(
+      Predicate<Band> there, Function<PictureWidths, Piecewise> drawn) {
+    return widths.stream()
+        .filter(each -> there.test(each.band()))
+        .collect(Collectors.toMap(each -> each.band().id(), drawn));
   }
 
   private static double most(Piecewise drawn) {
@@ -172,9 +199,10 @@ public final class Pictures {
     return out.toString();
   }
 
-  private static String length(Line line) {
-    if (Math.abs(line.slope()) < 1e-9) {
-      return Require.number(Math.max(0, Math.ceil(line.constant()))) + "px";
+  private static String length(Line drawn) {
+    Line line = Fetched.told(drawn);
+    if (line.slope() == 0) {
+      return Require.number(line.constant()) + "px";
     }
     String constant = Require.number(Math.abs(line.constant())) + "px";
     String share = Require.number(line.slope() * 100) + "vw";

@@ -113,6 +113,7 @@ final class SectionOutput {
       writing.out.close("div");
     } else {
       writing.image(
+          writing.there(section),
           picture,
           "",
           widths -> widths.ground(section, Pictures.size(picture)),

@@ -1,5 +1,6 @@
 package giostra.core.output;
 
+import giostra.core.band.Band;
 import giostra.core.layout.TrackBand;
 import giostra.core.layout.TrackLayout;
 import giostra.core.page.ConditionSettings;
@@ -218,6 +219,12 @@ final class TrackOutput {
         .close("div");
   }
 
+  /** Whether pictures are among its marks. */
+  private boolean thumbed(Band band) {
+    return layout.bands().stream()
+        .anyMatch(b -> b.band().equals(band) && TrackCss.marks(b) && b.marks() == Marks.THUMBNAILS);
+  }
+
   private void dot(int dot, String belt, boolean thumbnails, boolean names) {
     int marked = layout.marked().get(dot - 1);
     Item item = items.get(marked);
@@ -244,6 +251,7 @@ final class TrackOutput {
           .ifPresentOrElse(
               thumb ->
                   writing.image(
+                      band -> thumbed(band) && writing.there(item).test(band),
                       thumb,
                       "",
                       // The neighbour at an arrow is the same picture, in a box of 104 by 70.

@@ -49,6 +49,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jsoup.Jsoup;
@@ -162,6 +163,11 @@ public final class Writing {
   /** Asks for the rules of a part that only some pieces have. */
   public void needs(String part) {
     parts.add(part);
+  }
+
+  /** Whether something and all that it stands in is there, by band. */
+  public Predicate<Band> there(Node node) {
+    return band -> Resolution.there(document, node, band);
   }
 
   /** What holds of a node in a band. */
@@ -428,7 +434,8 @@ public final class Writing {
           }
           image.attr("alt", alt);
           String[] choice =
-              pictures.choice(picture, widths -> widths.among(holder, Pictures.size(picture)));
+              pictures.choice(
+                  there(holder), picture, widths -> widths.among(holder, Pictures.size(picture)));
           for (int i = 0; i < choice.length; i += 2) {
             image.attr(choice[i], choice[i + 1]);
           }
@@ -579,6 +586,7 @@ public final class Writing {
           "data-fit",
           fit(piece, item));
       image(
+          there(item),
           picture,
           alt.isEmpty() ? picture.alt() : alt,
           widths -> widths.item(piece, item, Pictures.size(picture)),
@@ -602,14 +610,16 @@ public final class Writing {
   /**
    * A picture, in as many px as its place needs.
    *
+   * @param there whether it is drawn in a band
    * @param drawn how wide it is drawn in a band, before it is cut
    */
   public void image(
+      Predicate<Band> there,
       Shipped.Picture picture,
       String alt,
       Function<PictureWidths, Piecewise> drawn,
       String... attributes) {
-    out.image(picture, alt, Attributes.with(pictures.choice(picture, drawn), attributes));
+    out.image(picture, alt, Attributes.with(pictures.choice(there, picture, drawn), attributes));
   }
 
   /** The focal point of an item's picture as a rule; the middle needs none. */

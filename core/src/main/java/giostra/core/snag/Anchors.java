@@ -7,7 +7,6 @@ import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Fields;
 import giostra.core.page.Item;
-import giostra.core.page.ItemSettings;
 import giostra.core.page.MarkSettings;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
@@ -86,14 +85,8 @@ final class Anchors {
 
   /** Whether a node, and all that it stands in, is there in a band; what comes of dates is. */
   boolean there(Node node, Band band) {
-    return document.path(node.id()).stream()
-        .allMatch(each ->
-            !hidden(each)
-                && switch (each) {
-                  case Piece piece -> Resolution.value(document, piece, PieceSettings.SHOWN, band);
-                  case Item item -> Resolution.value(document, item, ItemSettings.SHOWN, band);
-                  default -> true;
-                });
+    return document.path(node.id()).stream().noneMatch(Anchors::hidden)
+        && Resolution.there(document, node, band);
   }
 
   /**

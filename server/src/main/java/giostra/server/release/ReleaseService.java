@@ -26,6 +26,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.springframework.context.ApplicationEventPublisher;
@@ -47,6 +48,7 @@ public class ReleaseService {
 
   private final ReleaseRows releases;
   private final ReleaseFileRows files;
+  private final ReleaseBandRows bands;
   private final PageService pages;
   private final Stage stage;
   private final PageFiles shipped;
@@ -60,6 +62,7 @@ public class ReleaseService {
   ReleaseService(
       ReleaseRows releases,
       ReleaseFileRows files,
+      ReleaseBandRows bands,
       PageService pages,
       Stage stage,
       PageFiles shipped,
@@ -74,6 +77,7 @@ public class ReleaseService {
     this.transaction = new TransactionTemplate(transactions);
     this.releases = releases;
     this.files = files;
+    this.bands = bands;
     this.pages = pages;
     this.stage = stage;
     this.shipped = shipped;
@@ -104,8 +108,21 @@ public class ReleaseService {
       boolean live,
       String note) {}
 
-  /** A release with its files. */
-  public record Release(Line line, String address, List<FileLine> files) {}
+  /**
+   * What pictures weigh in a band for whoever sees all of them.
+   *
+   * @param name of the band
+   * @param width of the screen that it is told for, px
+   * @param bytes on screens of 1, 2 and 3 device px for a px
+   */
+  public record BandLine(String name, int width, List<Long> bytes) {}
+
+  /**
+   * A release with its files.
+   *
+   * @param bands from the narrowest on; none of releases that are older than this is counted
+   */
+  public record Release(Line line, String address, List<FileLine> files, List<BandLine> bands) {}
 
   /** A file as it is served. */
   public record Served(String path, String hash, String type, Resource bytes, String policy) {}
@@ -133,6 +150,11 @@ public class ReleaseService {
           file.bytes = bytes.length;
           kept.add(file);
         });
+    List<ReleaseBandEntity> weights =
+        BandWeights.of(
+            head.document().bands().all(),
+            page.fetched(),
+            kept.stream().collect(Collectors.toMap(file -> file.path, file -> file.bytes)));
     var release = new ReleaseEntity();
     release.policy = Policy.live(page.origins());
     release.pageId = pageId;
@@ -148,6 +170,10 @@ public class ReleaseService {
       for (ReleaseFileEntity file : kept) {
         file.releaseId = release.id;
         entities.persist(file);
+      }
+      for (ReleaseBandEntity band : weights) {
+        band.releaseId = release.id;
+        entities.persist(band);
       }
       boolean overtaken =
           before > known
@@ -370,7 +396,8 @@ public class ReleaseService {
         "/live/" + page.siteId() + "/" + page.slug() + "/",
         files.findByReleaseIdOrderByPath(release.id).stream()
             .map(f -> new FileLine(f.path, f.type, f.bytes, gzip(f)))
-            .toList());
+            .toList(),
+        bands.findByReleaseIdOrderByPlace(release.id).stream().map(BandWeights::line).toList());
   }
 
   /** Pictures and fonts are squeezed already; they travel as they are. */

@@ -44,7 +44,7 @@ import org.springframework.stereotype.Service;
  * and never changes; who follows a page gets that of the release that is live.
  */
 @Service
-class SnippetService {
+public class SnippetService {
   private static final Logger LOG = LoggerFactory.getLogger(SnippetService.class);
 
   /** Where one was seen is noted so often, and in so many places, at the most. */
@@ -101,7 +101,7 @@ class SnippetService {
    * @param plain what asks for no script: its markup as it is now
    * @param gzip bytes of its answer on the way
    */
-  record SnippetTaken(
+  public record SnippetTaken(
       String node, int release, String follows, String stays, String plain, long gzip) {}
 
   /** A section or a piece in a release, as whoever compiles it needs it. */
@@ -117,33 +117,65 @@ class SnippetService {
    *
    * @param origin of this server, as whoever asks knows it
    */
-  SnippetTaken take(String pageId, String node, String origin) {
+  public SnippetTaken take(String pageId, String node, String origin) {
+    Held held = live(pageId);
+    Snippet.alone(held.shown(), node);
+    rows.take(pageId, node, clock.instant());
+    return taken(held, node, origin);
+  }
+
+  /**
+   * What asks for no script, of the release that is live; nobody has taken it.
+   *
+   * @param origin of this server, as whoever asks knows it
+   * @throws Refused when there is no such section or piece
+   */
+  public String plain(String pageId, String node, String origin) {
+    Held held = live(pageId);
+    Snippet.alone(held.shown(), node);
+    return plain(held, node, origin);
+  }
+
+  private Held live(String pageId) {
     ReleaseService.Line live =
         releases
             .live(pageId)
             .orElseThrow(() ->
                 new Conflict("Nothing is published yet: a snippet shows what is live.", Map.of()));
-    Held held = held(pageId, live.number());
+    return held(pageId, live.number());
+  }
+
+  private static String folder(Held held, String origin) {
+    return origin + "/snippets/" + held.page().siteId() + "/" + held.page().slug() + "/";
+  }
+
+  private String plain(Held held, String node, String origin) {
+    return new Html()
+            .open("giostra-piece")
+            .raw(
+                made(held, node, false)
+                    .at(
+                        folder(held, origin) + held.release().number() + "/",
+                        live(origin, held.page())))
+            .close("giostra-piece")
+            .toString()
+        + "\n";
+  }
+
+  private SnippetTaken taken(Held held, String node, String origin) {
     Document alone = Snippet.alone(held.shown(), node);
-    rows.take(pageId, node, clock.instant());
+    int live = held.release().number();
     String answer = answer(held, node);
-    String folder = origin + "/snippets/" + held.page().siteId() + "/" + held.page().slug() + "/";
+    String folder = folder(held, origin);
     List<RoomHeights.Point> heights = RoomHeights.of(alone, media.sizes(held.page().siteId()));
     var until = new Until(origin, held.page(), node, RoomHeights.css(heights, "p"));
     return new SnippetTaken(
         node,
-        live.number(),
+        live,
         loader(origin + "/snippets/scripts/" + PageFiles.PIECE + ".js", "")
             + until.element(folder + "live/" + node + ".html"),
-        pinned(origin) + until.element(folder + live.number() + "/" + node + ".html"),
-        new Html()
-                .open("giostra-piece")
-                .raw(
-                    made(held, node, false)
-                        .at(folder + live.number() + "/", live(origin, held.page())))
-                .close("giostra-piece")
-                .toString()
-            + "\n",
+        pinned(origin) + until.element(folder + live + "/" + node + ".html"),
+        plain(held, node, origin),
         Packed.gzip(answer.getBytes(StandardCharsets.UTF_8)));
   }
 

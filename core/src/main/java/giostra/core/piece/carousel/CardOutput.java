@@ -77,6 +77,7 @@ final class CardOutput {
               portrait -> {
                 out.open("span", "class", "g-portrait");
                 writing.image(
+                    writing.there(item),
                     portrait,
                     "",
                     widths -> widths.item(piece, item, Pictures.size(portrait)),

@@ -93,6 +93,7 @@ final class FlipOutput {
         .ifPresent(picture -> {
           out.open("div", "class", "g-shot");
           writing.image(
+              writing.there(item),
               picture,
               picture.alt(),
               widths -> widths.item(piece, item, Pictures.size(picture)),

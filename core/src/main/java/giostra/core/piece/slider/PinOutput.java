@@ -56,6 +56,7 @@ final class PinOutput {
         .ifPresent(picture -> {
           String alt = pin.values().get(BlockSettings.ALT);
           writing.image(
+              writing.there(pin),
               picture,
               alt.isEmpty() ? picture.alt() : alt,
               widths -> widths.fixed(widest(pin)),

@@ -113,6 +113,7 @@ final class TabsOutput {
             : writing.pictures().find(item.values().get(ItemSettings.THUMBNAIL));
     own.ifPresent(picture ->
         writing.image(
+            writing.there(item),
             picture,
             "",
             widths -> widths.boxed(24, 24, Pictures.size(picture)),

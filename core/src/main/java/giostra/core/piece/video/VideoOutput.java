@@ -167,7 +167,12 @@ final class VideoOutput {
         "poster",
         poster
             .map(picture ->
-                writing.pictures().one(picture, w -> w.item(piece, item, Pictures.size(picture))))
+                writing
+                    .pictures()
+                    .one(
+                        writing.there(item),
+                        picture,
+                        w -> w.item(piece, item, Pictures.size(picture))))
             .orElse(""),
         "aria-label",
         called(item),
@@ -264,6 +269,7 @@ final class VideoOutput {
     writing.origins().frame(share.origin());
     poster.ifPresent(picture ->
         writing.image(
+            writing.there(item),
             picture,
             "",
             w -> w.item(piece, item, Pictures.size(picture)),

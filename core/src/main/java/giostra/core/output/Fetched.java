@@ -1,0 +1,79 @@
+package giostra.core.output;
+
+import giostra.core.band.Band;
+import giostra.core.fit.Line;
+import giostra.core.fit.Piecewise;
+import java.util.Collection;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * A place on a page in which a picture is drawn, and the files of it that a browser chooses
+ * between.
+ *
+ * @param files narrowest first; their widths in px
+ * @param drawn how wide it is drawn, by the ids of the bands in which it is there: px by the
+ *     viewport's width
+ */
+public record Fetched(List<Shipped.Rendition> files, Map<String, Piecewise> drawn) {
+  public Fetched {
+    files = List.copyOf(files);
+    drawn = Map.copyOf(drawn);
+  }
+
+  /**
+   * Paths of the files that are fetched for some places by whoever sees all of them: no more than
+   * that, since of a picture that is there in a larger file already a browser fetches no other.
+   *
+   * @param width of the viewport in px, within the band
+   * @param density device px for a px
+   */
+  public static Set<String> at(
+      Collection<Fetched> places, Band band, double width, double density) {
+    var paths = new LinkedHashSet<String>();
+    for (Fetched each : places) {
+      Piecewise drawn = each.drawn.get(band.id());
+      if (drawn != null) {
+        paths.add(each.path(said(drawn, width), density));
+      }
+    }
+    return paths;
+  }
+
+  /**
+   * Which file is taken, as Chromium does: the first that is dense enough, on a dense screen of two
+   * the larger from their geometric mean on. Source: HTML, "Select an image source from a source
+   * set", which leaves it to the browser; that mean is from memory.
+   */
+  private String path(double said, double density) {
+    for (int i = 0; i < files.size() - 1; i++) {
+      double here = files.get(i).width() / said;
+      double next = files.get(i + 1).width() / said;
+      if (here >= density) {
+        return files.get(i).path();
+      }
+      if (density > 1 && next >= density && density < Math.sqrt(here * next)) {
+        return files.get(i).path();
+      }
+    }
+    return files.getLast().path();
+  }
+
+  private static double said(Piecewise drawn, double width) {
+    return drawn.segments().stream()
+        .filter(each -> width >= each.from() && width < each.below())
+        .findFirst()
+        .map(each -> told(each.line()))
+        .map(line -> Math.max(line.at(width), 1))
+        .orElse(1.0);
+  }
+
+  /** How wide a browser is told that it is: what does not depend on the viewport in whole px. */
+  static Line told(Line line) {
+    return Math.abs(line.slope()) < 1e-9
+        ? new Line(0, Math.max(0, Math.ceil(line.constant())))
+        : line;
+  }
+}

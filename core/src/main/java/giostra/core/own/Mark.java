@@ -1,0 +1,29 @@
+package giostra.core.own;
+
+import java.util.List;
+
+/**
+ * By what an element is known again in a page that has changed.
+ *
+ * @param id its id; empty for none
+ * @param print what it looks like in itself: its tag, its classes and how its text begins
+ * @param alone whether no other element looked so
+ * @param way from the root down, each step the tag and which it is of those that its parent has
+ * @param among how many of its tag each of those parents had
+ */
+public record Mark(String id, String print, boolean alone, List<String> way, List<Integer> among) {
+  public Mark {
+    way = List.copyOf(way);
+    among = List.copyOf(among);
+  }
+
+  /** Its tag, in lower case. */
+  String tag() {
+    return way.isEmpty() ? "" : way.getLast().replaceAll(":.*", "");
+  }
+
+  /** Its tag and its classes. */
+  String kind() {
+    return print.substring(0, print.indexOf('\n'));
+  }
+}

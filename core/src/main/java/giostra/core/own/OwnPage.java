@@ -1,0 +1,595 @@
+package giostra.core.own;
+
+import giostra.core.value.Refused;
+import java.io.ByteArrayOutputStream;
+import java.nio.ByteBuffer;
+import java.nio.CharBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.Charset;
+import java.nio.charset.IllegalCharsetNameException;
+import java.nio.charset.StandardCharsets;
+import java.nio.charset.UnsupportedCharsetException;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.jsoup.nodes.Node;
+import org.jsoup.nodes.Range;
+import org.jsoup.nodes.TextNode;
+import org.jsoup.parser.Parser;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * An HTML page as somebody brought it. It is read as a browser reads it, however it is written, and
+ * nothing of it is ever written anew: what is put into it stands between bytes that stay what they
+ * were. Each byte is read as one character, so that places are counted in bytes whatever the page
+ * is encoded in; signs of markup are the same in all encodings that are taken. Source: HTML,
+ * "Parsing HTML documents"; Encoding, "ASCII-compatible".
+ */
+public final class OwnPage {
+  /** A page may be so large, bytes. */
+  public static final int MOST_BYTES = 8 * 1024 * 1024;
+
+  private static final int MOST_ELEMENTS = 50_000;
+
+  /** What counts of a text, characters. */
+  private static final int TEXT = 60;
+
+  /** What ends by itself. Source: HTML, "Void elements". */
+  private static final Set<String> VOID =
+      words("area base br col embed hr img input link meta param source track wbr");
+
+  /** What holds no elements that could be put there, or shows none of them. */
+  private static final Set<String> CLOSED =
+      words(
+          "script style template textarea title iframe noframes noembed noscript xmp plaintext"
+              + " select option optgroup datalist svg math object video audio canvas picture map"
+              + " giostra-piece ruby");
+
+  /** Holds only what is of it: neighbours of that would be put elsewhere. */
+  private static final Set<String> STRICT =
+      words("table thead tbody tfoot tr colgroup ul ol menu dl select html frameset");
+
+  /** In what is pressed nothing else can be. Source: HTML, "Interactive content". */
+  private static final Set<String> PRESSED = words("a button label summary");
+
+  /** Source: HTML, "Tag name state". */
+  private static final String ENDS_NAME = "\t\n\f\r />";
+
+  /** Something that is put into the page. */
+  public record Put(Spot spot, Side side, String lines) {}
+
+  private final byte[] bytes;
+  private final Charset charset;
+  private final List<Spot> spots;
+  private final List<Mark> marks;
+
+  private OwnPage(byte[] bytes, Charset charset, List<Spot> spots, List<Mark> marks) {
+    this.bytes = bytes;
+    this.charset = charset;
+    this.spots = spots;
+    this.marks = marks;
+  }
+
+  private static Set<String> words(String all) {
+    return Set.of(all.split(" "));
+  }
+
+  /**
+   * Reads a page.
+   *
+   * @throws Refused for one that is too large, or in an encoding in which signs of markup are not
+   *     single bytes
+   */
+  public static OwnPage of(byte[] bytes) {
+    if (bytes.length > MOST_BYTES) {
+      throw new Refused(
+          "The page", bytes.length + " bytes", "at most " + MOST_BYTES / 1024 / 1024 + " MB");
+    }
+    Document document = parsed(one(bytes));
+    Charset charset = charset(bytes, document);
+    List<Element> elements = elements(document);
+    if (elements.size() > MOST_ELEMENTS) {
+      throw new Refused("The page", elements.size() + " elements", "at most " + MOST_ELEMENTS);
+    }
+    return new Reading(bytes, charset, document, elements).page();
+  }
+
+  private static String one(byte[] bytes) {
+    return new String(bytes, StandardCharsets.ISO_8859_1);
+  }
+
+  private static Document parsed(String text) {
+    return Parser.htmlParser().setTrackPosition(true).parseInput(text, "");
+  }
+
+  /** Those that stand in the page's text, in their order; a tag that makes two counts once. */
+  private static List<Element> elements(Document document) {
+    var begun = new HashSet<Integer>();
+    return document.getAllElements().stream()
+        .filter(each -> !each.sourceRange().isImplicit())
+        .sorted(Comparator.comparingInt(each -> each.sourceRange().startPos()))
+        .filter(each -> begun.add(each.sourceRange().startPos()))
+        .toList();
+  }
+
+  private static Charset charset(byte[] bytes, Document document) {
+    if (begins(bytes, 0xEF, 0xBB, 0xBF)) {
+      return StandardCharsets.UTF_8;
+    }
+    if (begins(bytes, 0xFE, 0xFF) || begins(bytes, 0xFF, 0xFE)) {
+      throw new Refused("Encoding of the page", "UTF-16", "UTF-8, or another with ASCII in it");
+    }
+    String said = said(document);
+    try {
+      Charset charset = Charset.forName(said.isEmpty() ? "utf-8" : said);
+      byte[] signs = "<a b=\"'/>&;-!".getBytes(charset);
+      if (!new String(signs, StandardCharsets.ISO_8859_1).equals("<a b=\"'/>&;-!")
+          || charset.name().startsWith("ISO-2022")) {
+        throw new Refused("Encoding of the page", said, "UTF-8, or another with ASCII in it");
+      }
+      // What is not as it says is in what old pages mostly are in. Source: Encoding,
+      // "windows-1252".
+      return charset.equals(StandardCharsets.UTF_8) && !read(bytes, charset)
+          ? Charset.forName("windows-1252")
+          : charset;
+    } catch (IllegalCharsetNameException
+        | UnsupportedCharsetException
+        | UnsupportedOperationException e) {
+      return read(bytes, StandardCharsets.UTF_8)
+          ? StandardCharsets.UTF_8
+          : Charset.forName("windows-1252");
+    }
+  }
+
+  private static boolean begins(byte[] bytes, int... with) {
+    return bytes.length >= with.length
+        && IntStream.range(0, with.length).allMatch(i -> (bytes[i] & 255) == with[i]);
+  }
+
+  private static boolean read(byte[] bytes, Charset charset) {
+    try {
+      charset.newDecoder().decode(ByteBuffer.wrap(bytes));
+      return true;
+    } catch (CharacterCodingException e) {
+      return false;
+    }
+  }
+
+  private static String said(Document document) {
+    for (Element meta : document.select("meta")) {
+      if (meta.hasAttr("charset")) {
+        return meta.attr("charset").strip();
+      }
+      String content = meta.attr("content").toLowerCase(Locale.ROOT);
+      int at = content.indexOf("charset=");
+      if (meta.attr("http-equiv").equalsIgnoreCase("content-type") && at >= 0) {
+        return content.substring(at + "charset=".length()).replaceAll("[;\"'\\s].*", "");
+      }
+    }
+    return "";
+  }
+
+  /** Its encoding, as browsers call it. */
+  public String encoding() {
+    return charset.name().toLowerCase(Locale.ROOT);
+  }
+
+  /** How many bytes it has. */
+  public int length() {
+    return bytes.length;
+  }
+
+  /** Whether all of a text can be said in its encoding. */
+  public boolean has(String text) {
+    return charset.newEncoder().canEncode(text);
+  }
+
+  /** Its elements, in the order in which they begin. */
+  public List<Spot> spots() {
+    return spots;
+  }
+
+  /**
+   * An element by its number.
+   *
+   * @throws Refused when there is none
+   */
+  public Spot spot(int number) {
+    if (number < 0 || number >= spots.size()) {
+      throw new Refused(
+          "element of the page", Integer.toString(number), "0 to " + (spots.size() - 1));
+    }
+    return spots.get(number);
+  }
+
+  /** By what an element is known again. */
+  public Mark mark(Spot spot) {
+    return marks.get(spot.number());
+  }
+
+  // --- found again -------------------------------------------------------------------------------
+
+  /**
+   * The element that was marked on the page as it was: by its id; where it stood, if it looks as it
+   * did; wherever it stands, if it alone looks so; where it stood, if around it nothing came or
+   * went and it is of the same kind. None where that does not say for certain which it is.
+   */
+  public Optional<Spot> find(Mark mark) {
+    List<Spot> named =
+        mark.id().isEmpty()
+            ? List.of()
+            : those(other -> other.id().equals(mark.id()) && other.tag().equals(mark.tag()));
+    if (named.size() == 1) {
+      return Optional.of(named.getFirst());
+    }
+    List<Spot> stands = those(other -> other.way().equals(mark.way()));
+    List<Spot> alike =
+        those(other -> other.print().equals(mark.print()) && other.id().equals(mark.id()));
+    if (stands.size() == 1 && alike.contains(stands.getFirst())) {
+      boolean sure = alike.size() == 1 || mark(stands.getFirst()).among().equals(mark.among());
+      return sure ? Optional.of(stands.getFirst()) : Optional.empty();
+    }
+    if (alike.size() == 1 && mark.alone()) {
+      return Optional.of(alike.getFirst());
+    }
+    return stands.stream()
+        .filter(_ -> alike.isEmpty() && mark.id().isEmpty())
+        .filter(spot -> mark(spot).among().equals(mark.among()))
+        .filter(spot -> mark(spot).kind().equals(mark.kind()) && mark(spot).id().isEmpty())
+        .findFirst();
+  }
+
+  private List<Spot> those(Predicate<Mark> which) {
+    return spots.stream().filter(spot -> which.test(mark(spot))).toList();
+  }
+
+  // --- put in ------------------------------------------------------------------------------------
+
+  /**
+   * The page with something put into it, in its own encoding; all the rest is what it was. What is
+   * put at the same place stands there in the order in which it is told.
+   *
+   * @throws Refused where one stands in what another takes away, where the page's own markup would
+   *     take it elsewhere, and for letters that the page's encoding does not have
+   */
+  public byte[] with(List<Put> puts) {
+    List<Put> inOrder =
+        puts.stream()
+            .sorted(Comparator.comparingInt(put -> put.spot().room(put.side())[0]))
+            .toList();
+    var out = new ByteArrayOutputStream(bytes.length);
+    int at = 0;
+    for (Put put : inOrder) {
+      int[] room = put.spot().room(put.side());
+      if (room[0] < at) {
+        throw new Refused(
+            "Place at " + put.spot().called(),
+            "in what another place takes away",
+            "one outside of it");
+      }
+      out.write(bytes, at, room[0] - at);
+      out.writeBytes(encoded(put));
+      at = room[1];
+    }
+    out.write(bytes, at, bytes.length - at);
+    return out.toByteArray();
+  }
+
+  private byte[] encoded(Put put) {
+    try {
+      ByteBuffer made = charset.newEncoder().encode(CharBuffer.wrap(put.lines()));
+      byte[] all = new byte[made.remaining()];
+      made.get(all);
+      return all;
+    } catch (CharacterCodingException e) {
+      throw new Refused(
+          "What is put at " + put.spot().called(),
+          "with letters that are not in " + encoding(),
+          "the form that follows releases, or a page in UTF-8");
+    }
+  }
+
+  /**
+   * Refuses a place at which the page's own markup would not leave what is put there: where an end
+   * that nobody wrote, or a table, moves it. All other elements have to stay where they are.
+   *
+   * @throws Refused naming it
+   */
+  public void check(Spot spot, Side side) {
+    if (!spot.sides().contains(side)) {
+      throw new Refused(
+          side.name().toLowerCase(Locale.ROOT) + " at " + spot.called(),
+          "where nothing can stand",
+          spot.sides().isEmpty() ? "another element" : "one of " + names(spot.sides()));
+    }
+    String tried = "<giostra-piece></giostra-piece>";
+    List<Element> all = elements(parsed(one(with(List.of(new Put(spot, side, tried))))));
+    int[] room = spot.room(side);
+    var numbers = new IdentityHashMap<Element, Integer>();
+    Element piece = null;
+    var tree = new ArrayList<String>();
+    for (Element each : all) {
+      if (each.normalName().equals("giostra-piece") && each.sourceRange().startPos() == room[0]) {
+        piece = each;
+        continue;
+      }
+      numbers.put(each, tree.size());
+      tree.add(each.normalName() + " " + parent(each, numbers));
+    }
+    boolean stays = piece != null && stands(piece, spot, side) && tree.equals(left(spot, side));
+    if (!stays) {
+      throw new Refused(
+          side.name().toLowerCase(Locale.ROOT) + " at " + spot.called(),
+          "where the page's own markup would take it elsewhere",
+          "another side, or the element around it");
+    }
+  }
+
+  private static String names(Set<Side> sides) {
+    return EnumSet.copyOf(sides).stream()
+        .map(side -> side.name().toLowerCase(Locale.ROOT))
+        .collect(Collectors.joining(", "));
+  }
+
+  private static int parent(Element element, Map<Element, Integer> numbers) {
+    for (Element up = element.parent(); up != null; up = up.parent()) {
+      Integer number = numbers.get(up);
+      if (number != null) {
+        return number;
+      }
+    }
+    return -1;
+  }
+
+  /** Whether a piece that was tried stands where it was asked to. */
+  private static boolean stands(Element piece, Spot spot, Side side) {
+    Element by =
+        switch (side) {
+          case BEFORE -> piece.nextElementSibling();
+          case AFTER -> piece.previousElementSibling();
+          case FIRST, LAST -> piece.parent();
+          case INSTEAD -> null;
+        };
+    int moved = side == Side.BEFORE ? "<giostra-piece></giostra-piece>".length() : 0;
+    return side == Side.INSTEAD
+        || (by != null && by.sourceRange().startPos() == spot.from() + moved);
+  }
+
+  /** The tree of elements without what a place takes away. */
+  private List<String> left(Spot spot, Side side) {
+    int[] room = spot.room(side);
+    var numbers = new IdentityHashMap<Element, Integer>();
+    var tree = new ArrayList<String>();
+    for (Element each : elements(parsed(one(bytes)))) {
+      int from = each.sourceRange().startPos();
+      if (side == Side.INSTEAD && from >= room[0] && from < room[1]) {
+        continue;
+      }
+      numbers.put(each, tree.size());
+      tree.add(each.normalName() + " " + parent(each, numbers));
+    }
+    return tree;
+  }
+
+  // --- for the bench -----------------------------------------------------------------------------
+
+  /** What its elements carry in {@link #numbered}. */
+  public static final String NUMBER = "data-giostra-at";
+
+  /**
+   * The page with each of its elements numbered, and with something put into it: to be looked at
+   * and pointed at, never to be given back.
+   */
+  public byte[] numbered(List<Put> puts) {
+    var all = new ArrayList<Put>(puts);
+    for (Spot spot : spots) {
+      // Right behind the tag's name, where an attribute can stand however the tag goes on.
+      int name = spot.from() + 1;
+      while (name < spot.inside() && ENDS_NAME.indexOf(bytes[name]) < 0) {
+        name++;
+      }
+      boolean gone =
+          puts.stream()
+              .filter(put -> put.side() == Side.INSTEAD)
+              .anyMatch(
+                  put -> spot.from() >= put.spot().from() && spot.from() < put.spot().below());
+      if (!gone) {
+        var here = new Spot(spot.number(), 0, spot.called(), Set.of(), name, name, name, name);
+        all.add(new Put(here, Side.BEFORE, " " + NUMBER + "=\"" + spot.number() + "\" "));
+      }
+    }
+    return with(all);
+  }
+
+  // --- reading -----------------------------------------------------------------------------------
+
+  /** Makes spots and marks of the elements of a page. */
+  private static final class Reading {
+    /** So many nodes are looked through for the beginning of a text. */
+    private static final int LOOKED = 60;
+
+    private final byte[] bytes;
+    private final Charset charset;
+    private final List<Element> elements;
+    private final Map<Element, Integer> place = new IdentityHashMap<>();
+    private final Map<Element, Integer> among = new IdentityHashMap<>();
+    private final Map<Element, Integer> depth = new IdentityHashMap<>();
+
+    Reading(byte[] bytes, Charset charset, Document document, List<Element> elements) {
+      this.bytes = bytes;
+      this.charset = charset;
+      this.elements = elements;
+      for (Element parent : document.getAllElements()) {
+        int deep = depth.getOrDefault(parent, -1) + 1;
+        var count = new HashMap<String, Integer>();
+        for (Element child : parent.children()) {
+          depth.put(child, deep);
+          place.put(child, count.merge(child.normalName(), 1, Integer::sum) - 1);
+        }
+        parent.children().forEach(child -> among.put(child, many(count, child)));
+      }
+    }
+
+    private static int many(Map<String, Integer> count, Element child) {
+      return count.getOrDefault(child.normalName(), 1);
+    }
+
+    OwnPage page() {
+      List<String> printed = elements.stream().map(Reading::print).toList();
+      var prints = new HashMap<String, Integer>();
+      printed.forEach(each -> prints.merge(each, 1, Integer::sum));
+      var spots = new ArrayList<Spot>();
+      var marks = new ArrayList<Mark>();
+      for (Element each : elements) {
+        String print = printed.get(spots.size());
+        List<Element> down = down(each);
+        spots.add(spot(each, spots.size()));
+        marks.add(
+            new Mark(
+                each.id(),
+                print,
+                prints.getOrDefault(print, 0) == 1,
+                down.stream().map(e -> e.normalName() + ":" + place.getOrDefault(e, 0)).toList(),
+                down.stream().map(e -> among.getOrDefault(e, 1)).toList()));
+      }
+      return new OwnPage(bytes, charset, List.copyOf(spots), List.copyOf(marks));
+    }
+
+    private static List<Element> down(Element element) {
+      var all = new ArrayList<Element>();
+      for (Element up = element; up.parent() != null; up = up.parent()) {
+        all.add(up);
+      }
+      return all.reversed();
+    }
+
+    private static String print(Element element) {
+      return element.normalName() + classes(element) + "\n" + text(element);
+    }
+
+    private static String classes(Element element) {
+      return element.classNames().stream().map(each -> "." + each).collect(Collectors.joining());
+    }
+
+    /** How the text in it begins, with single spaces. */
+    private static String text(Element element) {
+      var text = new StringBuilder();
+      int looked = 0;
+      for (Node node = element.childNodeSize() > 0 ? element.childNode(0) : null;
+          node != null && looked++ < LOOKED && text.length() < TEXT;
+          node = next(node, element)) {
+        if (node instanceof TextNode words) {
+          text.append(words.getWholeText(), 0, Math.min(words.getWholeText().length(), 4 * TEXT));
+          text.append(' ');
+        }
+      }
+      return cut(text.toString().strip().replaceAll("[ \\t\\n\\f\\r]+", " "));
+    }
+
+    /** The node after one, within an element. */
+    private static @Nullable Node next(Node node, Element within) {
+      if (node.childNodeSize() > 0) {
+        return node.childNode(0);
+      }
+      for (Node up = node; up != null && up != within; up = up.parent()) {
+        Node beside = up.nextSibling();
+        if (beside != null) {
+          return beside;
+        }
+      }
+      return null;
+    }
+
+    private static String cut(String text) {
+      return text.length() > TEXT ? text.substring(0, TEXT) : text;
+    }
+
+    private String called(Element element) {
+      String mark = element.id().isEmpty() ? classes(element) : "#" + element.id();
+      String text = letters(text(element)).strip();
+      return letters(cut(element.normalName() + mark)) + (text.isEmpty() ? "" : " “" + text + "”");
+    }
+
+    /** What was read byte for byte, in letters; what was told by its name is one already. */
+    private String letters(String read) {
+      var all = new StringBuilder();
+      var some = new ByteArrayOutputStream();
+      read.chars()
+          .forEach(each -> {
+            if (each < 256) {
+              some.write(each);
+            } else {
+              all.append(some.toString(charset)).append((char) each);
+              some.reset();
+            }
+          });
+      return all.append(some.toString(charset)).toString().replace("\uFFFD", "");
+    }
+
+    private Spot spot(Element element, int number) {
+      Range start = element.sourceRange();
+      Range end = element.endSourceRange();
+      boolean ends = end.isTracked() && !end.isImplicit() && end.startPos() >= start.endPos();
+      boolean none = VOID.contains(element.normalName());
+      // Of what holds letters alone the parser tells the end from its beginning on.
+      int below = none ? start.endPos() : Math.max(end.endPos(), start.endPos());
+      return new Spot(
+          number,
+          depth.getOrDefault(element, 0),
+          called(element),
+          sides(element, ends, ends || none || !end.isImplicit()),
+          start.startPos(),
+          start.endPos(),
+          ends ? end.startPos() : start.endPos(),
+          below);
+    }
+
+    /**
+     * Where something can be put.
+     *
+     * @param ends whether somebody wrote where what is in it ends
+     * @param whole whether it is known where all of it ends
+     */
+    private static Set<Side> sides(Element element, boolean ends, boolean whole) {
+      String name = element.normalName();
+      Element parent = element.parent();
+      var all = EnumSet.noneOf(Side.class);
+      if (parent == null
+          || element.closest("body") == null
+          || element.parents().stream().anyMatch(Reading::closed)) {
+        return all;
+      }
+      if (!closed(element) && !VOID.contains(name) && !STRICT.contains(name)) {
+        all.add(Side.FIRST);
+        if (ends) {
+          all.add(Side.LAST);
+        }
+      }
+      if (!name.equals("body") && !STRICT.contains(parent.normalName())) {
+        all.add(Side.BEFORE);
+        if (whole) {
+          all.add(Side.AFTER);
+          all.add(Side.INSTEAD);
+        }
+      }
+      return all;
+    }
+
+    private static boolean closed(Element element) {
+      return CLOSED.contains(element.normalName()) || PRESSED.contains(element.normalName());
+    }
+  }
+}

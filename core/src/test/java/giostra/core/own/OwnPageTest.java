@@ -1,0 +1,279 @@
+package giostra.core.own;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import giostra.core.testing.OldPages;
+import giostra.core.testing.Runs;
+import giostra.core.value.Refused;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/**
+ * Pages that somebody brings: what is put in stands where it was asked for, and the rest stays.
+ * That a browser has it there too is held in OwnPageJourney.
+ */
+class OwnPageTest {
+  private static final String LINES = "<giostra-piece src=\"a\"></giostra-piece>\n";
+
+  private static OwnPage page(String html) {
+    return OwnPage.of(html.getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static Spot spot(OwnPage page, String called) {
+    return page.spots().stream()
+        .filter(each -> each.called().startsWith(called))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static String with(String html, String called, Side side) {
+    OwnPage page = page(html);
+    Spot spot = spot(page, called);
+    page.check(spot, side);
+    return new String(page.with(List.of(new OwnPage.Put(spot, side, "@"))), StandardCharsets.UTF_8);
+  }
+
+  @Test
+  void itStandsOnEachSideOfAnElement() {
+    String html = "<!doctype html>\r\n<BODY ><p>a</p><Div class=x>b<i>c</i></Div >d";
+    assertThat(with(html, "div.x", Side.BEFORE)).contains("</p>@<Div class=x>b");
+    assertThat(with(html, "div.x", Side.FIRST)).contains("<Div class=x>@b");
+    assertThat(with(html, "div.x", Side.LAST)).contains("</i>@</Div >");
+    assertThat(with(html, "div.x", Side.AFTER)).contains("</Div >@d");
+    assertThat(with(html, "div.x", Side.INSTEAD)).isEqualTo("<!doctype html>\r\n<BODY ><p>a</p>@d");
+  }
+
+  @Test
+  void itsPlacesAreCalledAsTheyRead() {
+    OwnPage page =
+        OwnPage.of(
+            "<meta charset=windows-1252><h1 id=t>\u00c9t\u00e9 &mdash; 5&nbsp;\u20ac</h1>"
+                .getBytes(java.nio.charset.Charset.forName("windows-1252")));
+    assertThat(page.encoding()).isEqualTo("windows-1252");
+    assertThat(page.spots().getLast().called()).startsWith("h1#t \u201c\u00c9t\u00e9 \u2014 5");
+  }
+
+  /** Source: HTML, "Optional tags": a p without an end holds what comes until the next block. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "<p>one<p>two|p “two|BEFORE",
+        "<table><tr><td>a</td></tr></table>|tr|BEFORE",
+        "<table><tr><td>a</td></tr></table>|table|FIRST",
+        "<ul><li>a<li>b</ul>|li “b|BEFORE",
+        "<a href=x><b>c</b></a>|b|FIRST",
+        "<p>one<div>two</div>|p|AFTER"
+      })
+  void whereTheMarkupWouldTakeItElsewhereItIsRefused(String told) {
+    String[] parts = told.split("\\|");
+    assertThatThrownBy(() -> with(parts[0], parts[1], Side.valueOf(parts[2])))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining(parts[1].split(" ")[0]);
+  }
+
+  @Test
+  void whatIsPutInOneAnotherIsRefused() {
+    OwnPage page = page("<div><p>a</p></div>");
+    var outer = new OwnPage.Put(spot(page, "div"), Side.INSTEAD, "1");
+    var inner = new OwnPage.Put(spot(page, "p"), Side.AFTER, "2");
+    assertThatThrownBy(() -> page.with(List.of(inner, outer)))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("another place takes away");
+    // Beside it there is room, in the order in which it is told.
+    var first = new OwnPage.Put(spot(page, "div"), Side.BEFORE, "3");
+    var then = new OwnPage.Put(spot(page, "div"), Side.BEFORE, "4");
+    assertThat(page.with(List.of(first, then))).asString().isEqualTo("34<div><p>a</p></div>");
+  }
+
+  @Test
+  void lettersThatThePageDoesNotHaveAreRefused() {
+    OwnPage page =
+        OwnPage.of("<meta charset=windows-1252><p>a</p>".getBytes(StandardCharsets.US_ASCII));
+    var put = new OwnPage.Put(spot(page, "p"), Side.AFTER, "\u6f22");
+    assertThatThrownBy(() -> page.with(List.of(put)))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("windows-1252");
+  }
+
+  @Test
+  void whatIsNoPageIsRefusedOrTakenAsItIs() {
+    byte[] sixteen = "\ufeff<p>a</p>".getBytes(StandardCharsets.UTF_16LE);
+    assertThatThrownBy(() -> OwnPage.of(sixteen)).hasMessageContaining("UTF-16");
+    assertThatThrownBy(() -> OwnPage.of(new byte[OwnPage.MOST_BYTES + 1]))
+        .hasMessageContaining("at most 8 MB");
+    assertThat(page("<div>".repeat(2000)).spots()).hasSizeGreaterThan(400);
+    assertThatThrownBy(() -> page("<hr>".repeat(60_000))).hasMessageContaining("60000 elements");
+    assertThat(page("").spots()).isEmpty();
+    assertThat(page("no markup").spots()).isEmpty();
+    var noise = new byte[20_000];
+    new Random(5).nextBytes(noise);
+    assertThat(OwnPage.of(noise).with(List.of())).isEqualTo(noise);
+  }
+
+  /** All that was not put in is what it was, byte for byte, wherever it is put. */
+  @Test
+  void theRestIsByteForByteWhatItWas() {
+    int places = 0;
+    int refused = 0;
+    for (int seed = 1; seed <= Runs.of(30, 300); seed++) {
+      OldPages.Old old = OldPages.of(seed);
+      OwnPage page = OwnPage.of(old.bytes());
+      assertThat(page.encoding()).as("seed %d", seed).isEqualToIgnoringCase(old.encoding());
+      var random = new Random(seed);
+      var puts = new ArrayList<OwnPage.Put>();
+      for (Spot spot : page.spots()) {
+        for (Side side : spot.sides()) {
+          if (side == Side.INSTEAD || random.nextInt(6) > 0) {
+            continue;
+          }
+          try {
+            page.check(spot, side);
+            puts.add(new OwnPage.Put(spot, side, LINES));
+            places++;
+          } catch (Refused e) {
+            refused++;
+          }
+        }
+      }
+      String made = new String(page.with(puts), StandardCharsets.ISO_8859_1);
+      assertThat(made.replace(LINES, ""))
+          .as("seed %d", seed)
+          .isEqualTo(new String(old.bytes(), StandardCharsets.ISO_8859_1));
+      assertThat(made.split(LINES, -1)).hasSize(puts.size() + 1);
+      assertThat(page.with(List.of())).isEqualTo(old.bytes());
+    }
+    System.out.printf("measured: %d places in pages of one's own, %d refused%n", places, refused);
+    assertThat(places).isGreaterThan(100);
+  }
+
+  /** What is put in stands with nothing but itself between two halves of an element's bytes. */
+  @Test
+  void whatTakesAPlaceTakesAllOfIt() {
+    for (int seed = 1; seed <= 30; seed++) {
+      byte[] bytes = OldPages.of(seed).bytes();
+      OwnPage page = OwnPage.of(bytes);
+      String text = new String(bytes, StandardCharsets.ISO_8859_1);
+      for (Spot spot : page.spots()) {
+        if (spot.sides().contains(Side.INSTEAD)) {
+          String made =
+              new String(
+                  page.with(List.of(new OwnPage.Put(spot, Side.INSTEAD, LINES))),
+                  StandardCharsets.ISO_8859_1);
+          assertThat(made)
+              .isEqualTo(text.substring(0, spot.from()) + LINES + text.substring(spot.below()));
+        }
+      }
+    }
+  }
+
+  // --- found again -------------------------------------------------------------------------------
+
+  private static Optional<String> again(String was, String called, String is) {
+    OwnPage before = page(was);
+    return page(is).find(before.mark(spot(before, called))).map(Spot::called);
+  }
+
+  @Test
+  void anElementIsFoundAgainOrAskedFor() {
+    String was = "<main><p class=a>one</p><p class=a>two</p><div id=q>three</div></main>";
+    // By its id, wherever it went.
+    assertThat(again(was, "div#q", "<div id=q>other</div><main></main>"))
+        .contains("div#q \u201cother\u201d");
+    // By how it looks, where something came before it.
+    assertThat(
+            again(was, "p.a \u201ctwo", was.replace("<p class=a>one", "<p>new</p><p class=a>one")))
+        .contains("p.a \u201ctwo\u201d");
+    // Where it stood, when its text alone was changed.
+    assertThat(again(was, "p.a \u201ctwo", was.replace("two", "zwei")))
+        .contains("p.a \u201czwei\u201d");
+    // Its text was changed and something came: nobody knows.
+    assertThat(
+            again(
+                was,
+                "p.a \u201ctwo",
+                was.replace("two", "zwei").replace("<main>", "<main><p class=a>0</p>")))
+        .isEmpty();
+    // Two look the same now, and it is gone from where it was.
+    assertThat(
+            again(was, "p.a \u201ctwo", "<p class=a>two</p><main><i></i><p class=a>two</p></main>"))
+        .isEmpty();
+    assertThat(
+            again(
+                was, "div#q", "<main><p class=a>one</p><p class=a>two</p><div>three</div></main>"))
+        .isEmpty();
+  }
+
+  /** After a page was changed an element is found where it is, or not at all: never elsewhere. */
+  @Test
+  void noElementIsTakenForAnother() {
+    int found = 0;
+    int asked = 0;
+    for (int seed = 1; seed <= Runs.of(60, 600); seed++) {
+      var random = new Random(seed);
+      var blocks = new ArrayList<String>();
+      int many = 6 + random.nextInt(8);
+      for (int i = 0; i < many; i++) {
+        String id = random.nextInt(4) == 0 ? " id=b" + i : "";
+        // Many look alike on purpose; what nobody reads tells which is which.
+        blocks.add(
+            "<div class=c"
+                + random.nextInt(2)
+                + id
+                + "><p>text "
+                + random.nextInt(many / 2)
+                + "</p><!--"
+                + i
+                + "--></div>");
+      }
+      String was = "<main>" + String.join("\n", blocks) + "</main>";
+      int marked = random.nextInt(many);
+      OwnPage before = page(was);
+      Spot spot =
+          before.spots().stream()
+              .filter(each ->
+                  was.startsWith(blocks.get(marked), each.from())
+                      && each.from()
+                          == was.indexOf("<!--" + marked + "-->")
+                              - blocks.get(marked).indexOf("<!--"))
+              .findFirst()
+              .orElseThrow();
+      var changed = new ArrayList<>(blocks);
+      for (int i = random.nextInt(4); i > 0; i--) {
+        int at = random.nextInt(changed.size());
+        switch (random.nextInt(4)) {
+          case 0 -> changed.add(at, "<div class=c0><p>new " + i + "</p></div>");
+          case 1 -> changed.remove(at);
+          case 2 -> changed.set(at, changed.get(at).replace("text", "words"));
+          default -> changed.add(random.nextInt(changed.size()), changed.remove(at));
+        }
+        if (changed.isEmpty()) {
+          break;
+        }
+      }
+      String is = "<main>" + String.join("\n", changed) + "</main>";
+      Optional<Spot> again = page(is).find(before.mark(spot));
+      if (again.isPresent()) {
+        found++;
+        String there = is.substring(again.get().from(), again.get().below());
+        // One that is the same in every letter may stand for it.
+        boolean same =
+            there.contains("<!--" + marked + "-->")
+                || there
+                    .replaceAll("<!--.*?-->", "")
+                    .equals(blocks.get(marked).replaceAll("<!--.*?-->", ""));
+        assertThat(same).as("seed %d: %s for %s", seed, there, blocks.get(marked)).isTrue();
+      } else {
+        asked++;
+      }
+    }
+    System.out.printf("measured: %d elements found again, %d asked for%n", found, asked);
+    assertThat(found).isGreaterThan(asked);
+  }
+}
