@@ -45,6 +45,7 @@ export type SaidOfMedia = Schemas['Said'];
 export type SpriteReply = Schemas['SpriteReply'];
 export type Embed = Schemas['EmbedReply'];
 export type Icon = Schemas['Icon'];
+export type OwnPage = Schemas['OwnPageReply'];
 export type Release = Schemas['Release'];
 export type ShelfReply = Schemas['ShelfReply'];
 export type Was = Schemas['WasReply'];

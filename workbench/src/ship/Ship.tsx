@@ -8,6 +8,7 @@ import { useSweep } from '../prove/useSweep';
 import { Compare } from './Compare';
 import { Difference } from './Difference';
 import { Note } from './Note';
+import { OwnPages } from './OwnPages';
 import { Planned } from './Planned';
 import { Snippets } from './Snippets';
 import { Tokens } from './Tokens';
@@ -110,6 +111,7 @@ export function Ship() {
       </div>
       <div className="ship-elsewhere">
         <Snippets address={live.address} />
+        <OwnPages />
         <Tokens />
       </div>
       <div className="ship-told">

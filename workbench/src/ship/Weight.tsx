@@ -122,8 +122,10 @@ export function BandWeight({ release, before }: Props) {
       </table>
       <p className="faint">
         All of the page, scrolled to its end, every item seen
-        {pictures > 0 ? ', each picture in the file that fits (less where a larger one is there already)' : ''}. Clips come as they are played
-        and are not counted, nor is what comes from elsewhere.
+        {pictures > 0
+          ? ', each picture in the file that fits (less where a larger one is there already)'
+          : ''}
+        . Clips come as they are played and are not counted, nor is what comes from elsewhere.
       </p>
     </div>
   );

@@ -33,6 +33,7 @@ public final class LongestOutside implements ClassOrderer {
           "KindsJourney",
           "SessionJourney",
           "SnippetJourney",
+          "OwnPageJourney",
           "OverPictureJourney",
           "MovesJourney",
           "SlowlyJourney",

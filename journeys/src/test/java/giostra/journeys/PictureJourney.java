@@ -175,7 +175,7 @@ class PictureJourney {
         "measured: pictures at %d px and %d: told %d, fetched %d bytes%n",
         width, density, told, found);
     // Of a picture that it has in a larger file already a browser fetches no other.
-    assertThat(found).isBetween(told * 4 / 5, told);
+    assertThat(found).isBetween(told * 2 / 3, told);
   }
 
   /** Every picture that is drawn: how wide, from which file, and what its sizes say. */

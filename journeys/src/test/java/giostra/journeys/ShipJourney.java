@@ -98,6 +98,12 @@ class ShipJourney {
         .hasText(Pattern.compile("^[+−]\\d+ B$"));
     assertThat(weight.filter(new Locator.FilterOptions().setHasText("Fonts")).locator("td").nth(1))
         .hasText("as before");
+    // So it is for whoever sees it on a phone; pictures are in the file that fits a dense screen.
+    Locator phone = weight.filter(new Locator.FilterOptions().setHasText("Phone at 390 px"));
+    assertThat(phone.locator("td").nth(1)).hasText(Pattern.compile("^[+−]\\d+ B$"));
+    String dense = phone.locator("td").first().textContent();
+    page.getByLabel("On screens of").selectOption("1");
+    assertThat(phone.locator("td").first()).not().hasText(dense);
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("See them both")).click();
     Locator compare =
         page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Compare releases"));

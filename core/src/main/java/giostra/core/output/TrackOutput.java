@@ -219,10 +219,12 @@ final class TrackOutput {
         .close("div");
   }
 
-  /** Whether pictures are among its marks. */
+  /** Whether pictures of its items are among its marks, or beside its arrows. */
   private boolean thumbed(Band band) {
-    return layout.bands().stream()
-        .anyMatch(b -> b.band().equals(band) && TrackCss.marks(b) && b.marks() == Marks.THUMBNAILS);
+    return room.neighbours(piece)
+        || layout.bands().stream()
+            .anyMatch(
+                b -> b.band().equals(band) && TrackCss.marks(b) && b.marks() == Marks.THUMBNAILS);
   }
 
   private void dot(int dot, String belt, boolean thumbnails, boolean names) {

@@ -3,7 +3,7 @@ package giostra.core.own;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import giostra.core.testing.OldPages;
+import giostra.core.testing.DrawnPages;
 import giostra.core.testing.Runs;
 import giostra.core.value.Refused;
 import java.nio.charset.StandardCharsets;
@@ -123,7 +123,7 @@ class OwnPageTest {
     int places = 0;
     int refused = 0;
     for (int seed = 1; seed <= Runs.of(30, 300); seed++) {
-      OldPages.Old old = OldPages.of(seed);
+      DrawnPages.Drawn old = DrawnPages.of(seed);
       OwnPage page = OwnPage.of(old.bytes());
       assertThat(page.encoding()).as("seed %d", seed).isEqualToIgnoringCase(old.encoding());
       var random = new Random(seed);
@@ -157,7 +157,7 @@ class OwnPageTest {
   @Test
   void whatTakesAPlaceTakesAllOfIt() {
     for (int seed = 1; seed <= 30; seed++) {
-      byte[] bytes = OldPages.of(seed).bytes();
+      byte[] bytes = DrawnPages.of(seed).bytes();
       OwnPage page = OwnPage.of(bytes);
       String text = new String(bytes, StandardCharsets.ISO_8859_1);
       for (Spot spot : page.spots()) {

@@ -79,7 +79,8 @@ class WorkbenchController {
                 + port.stage()
                 + "; media-src 'self' blob: "
                 + port.stage()
-                + "; frame-src "
+                // Pages of one's own are shown from here, sandboxed and without any script.
+                + "; frame-src 'self' "
                 + port.stage()
                 + "; base-uri 'none'; object-src 'none'; frame-ancestors 'none'")
         .header("X-Content-Type-Options", "nosniff");

@@ -8,7 +8,7 @@ import java.util.Random;
  * Pages as people have them: written by hand, by old programs, half of it wrong. Drawn, none is
  * real.
  */
-public final class OldPages {
+public final class DrawnPages {
   private static final List<String> ENCODINGS =
       List.of("utf-8", "windows-1252", "iso-8859-15", "utf-8", "shift_jis", "koi8-r");
 
@@ -35,16 +35,16 @@ public final class OldPages {
   private final StringBuilder out = new StringBuilder();
   private int named;
 
-  private OldPages(Random random) {
+  private DrawnPages(Random random) {
     this.random = random;
   }
 
   /** One of them. */
-  public record Old(byte[] bytes, String encoding) {}
+  public record Drawn(byte[] bytes, String encoding) {}
 
   /** The page of a seed. */
-  public static Old of(long seed) {
-    return new OldPages(new Random(seed)).page();
+  public static Drawn of(long seed) {
+    return new DrawnPages(new Random(seed)).page();
   }
 
   private boolean one(int of) {
@@ -55,7 +55,7 @@ public final class OldPages {
     return of[random.nextInt(of.length)];
   }
 
-  private Old page() {
+  private Drawn page() {
     String encoding = ENCODINGS.get(random.nextInt(ENCODINGS.size()));
     out.append(
         any("", "<!DOCTYPE html>", "<!doctype HTML PUBLIC '-//W3C//DTD HTML 4.01//EN'>\r\n"));
@@ -72,7 +72,7 @@ public final class OldPages {
     }
     out.append(whole ? any("</body></html>\n", "</BODY>", "") : "");
     Charset charset = Charset.forName(encoding);
-    return new Old(out.toString().getBytes(charset), encoding);
+    return new Drawn(out.toString().getBytes(charset), encoding);
   }
 
   private void text() {
