@@ -14,6 +14,7 @@ export function OwnPages() {
   const { page } = useBench();
   const queries = useQueryClient();
   const [open, setOpen] = useState('');
+  const [going, setGoing] = useState('');
   const key = ['own-pages', page.id];
   const lines = useQuery({
     queryKey: key,
@@ -53,15 +54,30 @@ export function OwnPages() {
                 {told(line.places)}, brought {broughtAt.format(new Date(line.broughtAt))}
                 {line.lost > 0 && <b className="text-error"> {line.lost} to be pointed at anew</b>}
               </span>
-              <button
-                type="button"
-                className="btn btn-xs"
-                aria-label={`Take ${line.name} away`}
-                disabled={drop.isPending}
-                onClick={() => drop.mutate(line.id)}
-              >
-                Take away
-              </button>
+              {going === line.id ? (
+                <span className="ship-own-going">
+                  <button
+                    type="button"
+                    className="btn btn-xs btn-error"
+                    disabled={drop.isPending}
+                    onClick={() => drop.mutate(line.id)}
+                  >
+                    Take away for good
+                  </button>
+                  <button type="button" className="btn btn-xs" onClick={() => setGoing('')}>
+                    Keep it
+                  </button>
+                </span>
+              ) : (
+                <button
+                  type="button"
+                  className="btn btn-xs"
+                  aria-label={`Take ${line.name} away`}
+                  onClick={() => setGoing(line.id)}
+                >
+                  Take away
+                </button>
+              )}
             </li>
           ))}
         </ul>

@@ -209,7 +209,9 @@ function Panel({ brought, queryKey, spot, onSpot, onShow }: PanelProps) {
       </h3>
       {brought.places.length === 0 && (
         <p className="faint">
-          Point at something on the page, or choose it below, and say what is to stand by it.
+          {brought.spots.some(takes)
+            ? 'Point at something on the page, or choose it below, and say what is to stand by it.'
+            : 'There is no element on this page at which something could stand.'}
         </p>
       )}
       <ul>

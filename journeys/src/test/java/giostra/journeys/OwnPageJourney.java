@@ -135,6 +135,7 @@ class OwnPageJourney {
     page.keyboard().press("Escape");
     assertThat(page.locator(".ship-own-line")).containsText("2 places");
     page.getByLabel("Take club.html away").click();
+    button(page, "Take away for good").click();
     assertThat(page.locator(".ship-own-line")).hasCount(0);
   }
 

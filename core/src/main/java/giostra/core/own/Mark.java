@@ -19,7 +19,7 @@ public record Mark(String id, String print, boolean alone, List<String> way, Lis
 
   /** Its tag, in lower case. */
   String tag() {
-    return way.isEmpty() ? "" : way.getLast().replaceAll(":.*", "");
+    return way.isEmpty() ? "" : way.getLast().substring(0, way.getLast().lastIndexOf(':'));
   }
 
   /** Its tag and its classes. */

@@ -18,6 +18,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -74,14 +75,53 @@ public final class OwnPage {
   private final byte[] bytes;
   private final Charset charset;
   private final List<Spot> spots;
-  private final List<Mark> marks;
+  private final List<Seen> seen;
+  private final Map<String, Long> prints;
 
-  private OwnPage(byte[] bytes, Charset charset, List<Spot> spots, List<Mark> marks) {
+  private OwnPage(byte[] bytes, Charset charset, List<Spot> spots, List<Seen> seen) {
     this.bytes = bytes;
     this.charset = charset;
     this.spots = spots;
-    this.marks = marks;
+    this.seen = seen;
+    this.prints = seen.stream().collect(Collectors.groupingBy(Seen::print, Collectors.counting()));
   }
+
+  /**
+   * Where an element stands: deep pages have many of these, each told once.
+   *
+   * @param place which it is of those of its tag that its parent has, from 0
+   * @param among how many these are
+   * @param depth how many there are above it
+   */
+  private record Stands(String tag, int place, int among, int depth, @Nullable Stands in) {
+    private List<Stands> way() {
+      var all = new ArrayList<Stands>();
+      for (Stands up = this; up != null; up = up.in) {
+        all.add(up);
+      }
+      return all.reversed();
+    }
+
+    private String step() {
+      return tag + ":" + place;
+    }
+
+    private List<String> steps() {
+      return way().stream().map(Stands::step).toList();
+    }
+
+    private List<Integer> amongst() {
+      return way().stream().map(Stands::among).toList();
+    }
+
+    /** Whether it stands where a mark says. */
+    private boolean at(List<String> way) {
+      return depth == way.size() - 1 && step().equals(way.getLast()) && steps().equals(way);
+    }
+  }
+
+  /** What an element is known by. */
+  private record Seen(String id, String print, Stands stands) {}
 
   private static Set<String> words(String all) {
     return Set.of(all.split(" "));
@@ -187,9 +227,9 @@ public final class OwnPage {
     return charset.name().toLowerCase(Locale.ROOT);
   }
 
-  /** How many bytes it has. */
-  public int length() {
-    return bytes.length;
+  /** About how many bytes it takes to keep it in mind. */
+  public int weight() {
+    return bytes.length + 600 * spots.size();
   }
 
   /** Whether all of a text can be said in its encoding. */
@@ -217,7 +257,13 @@ public final class OwnPage {
 
   /** By what an element is known again. */
   public Mark mark(Spot spot) {
-    return marks.get(spot.number());
+    Seen of = seen.get(spot.number());
+    return new Mark(
+        of.id(),
+        of.print(),
+        prints.getOrDefault(of.print(), 0L) == 1,
+        of.stands().steps(),
+        of.stands().amongst());
   }
 
   // --- found again -------------------------------------------------------------------------------
@@ -231,29 +277,36 @@ public final class OwnPage {
     List<Spot> named =
         mark.id().isEmpty()
             ? List.of()
-            : those(other -> other.id().equals(mark.id()) && other.tag().equals(mark.tag()));
+            : those(
+                other -> other.id().equals(mark.id()) && other.stands().tag().equals(mark.tag()));
     if (named.size() == 1) {
       return Optional.of(named.getFirst());
     }
-    List<Spot> stands = those(other -> other.way().equals(mark.way()));
+    List<Spot> there = those(other -> other.stands().at(mark.way()));
     List<Spot> alike =
         those(other -> other.print().equals(mark.print()) && other.id().equals(mark.id()));
-    if (stands.size() == 1 && alike.contains(stands.getFirst())) {
-      boolean sure = alike.size() == 1 || mark(stands.getFirst()).among().equals(mark.among());
-      return sure ? Optional.of(stands.getFirst()) : Optional.empty();
+    if (there.size() == 1 && alike.contains(there.getFirst())) {
+      boolean sure = alike.size() == 1 || settled(there.getFirst(), mark);
+      return sure ? Optional.of(there.getFirst()) : Optional.empty();
     }
     if (alike.size() == 1 && mark.alone()) {
       return Optional.of(alike.getFirst());
     }
-    return stands.stream()
+    return there.stream()
         .filter(_ -> alike.isEmpty() && mark.id().isEmpty())
-        .filter(spot -> mark(spot).among().equals(mark.among()))
-        .filter(spot -> mark(spot).kind().equals(mark.kind()) && mark(spot).id().isEmpty())
+        .filter(spot -> settled(spot, mark))
+        .filter(spot -> seen.get(spot.number()).id().isEmpty())
+        .filter(spot -> seen.get(spot.number()).print().startsWith(mark.kind() + "\n"))
         .findFirst();
   }
 
-  private List<Spot> those(Predicate<Mark> which) {
-    return spots.stream().filter(spot -> which.test(mark(spot))).toList();
+  /** Whether around an element, all the way up, there is as much as there was. */
+  private boolean settled(Spot spot, Mark mark) {
+    return seen.get(spot.number()).stands().amongst().equals(mark.among());
+  }
+
+  private List<Spot> those(Predicate<Seen> which) {
+    return spots.stream().filter(spot -> which.test(seen.get(spot.number()))).toList();
   }
 
   // --- put in ------------------------------------------------------------------------------------
@@ -268,7 +321,10 @@ public final class OwnPage {
   public byte[] with(List<Put> puts) {
     List<Put> inOrder =
         puts.stream()
-            .sorted(Comparator.comparingInt(put -> put.spot().room(put.side())[0]))
+            .sorted(
+                Comparator.<Put>comparingInt(put -> put.spot().room(put.side())[0])
+                    // What stands before something stands outside of what takes its place.
+                    .thenComparingInt(put -> put.spot().room(put.side())[1]))
             .toList();
     var out = new ByteArrayOutputStream(bytes.length);
     int at = 0;
@@ -424,56 +480,38 @@ public final class OwnPage {
     private final byte[] bytes;
     private final Charset charset;
     private final List<Element> elements;
-    private final Map<Element, Integer> place = new IdentityHashMap<>();
-    private final Map<Element, Integer> among = new IdentityHashMap<>();
-    private final Map<Element, Integer> depth = new IdentityHashMap<>();
+    private final Map<Element, Stands> stands = new IdentityHashMap<>();
 
     Reading(byte[] bytes, Charset charset, Document document, List<Element> elements) {
       this.bytes = bytes;
       this.charset = charset;
       this.elements = elements;
       for (Element parent : document.getAllElements()) {
-        int deep = depth.getOrDefault(parent, -1) + 1;
-        var count = new HashMap<String, Integer>();
+        Stands in = stands.get(parent);
+        var many = new HashMap<String, Integer>();
+        parent.children().forEach(child -> many.merge(child.normalName(), 1, Integer::sum));
+        var before = new HashMap<String, Integer>();
         for (Element child : parent.children()) {
-          depth.put(child, deep);
-          place.put(child, count.merge(child.normalName(), 1, Integer::sum) - 1);
+          String tag = child.normalName();
+          int place = before.merge(tag, 1, Integer::sum) - 1;
+          int depth = in == null ? 0 : in.depth() + 1;
+          stands.put(child, new Stands(tag, place, many.getOrDefault(tag, 1), depth, in));
         }
-        parent.children().forEach(child -> among.put(child, many(count, child)));
       }
     }
 
-    private static int many(Map<String, Integer> count, Element child) {
-      return count.getOrDefault(child.normalName(), 1);
+    private Stands stands(Element element) {
+      return Objects.requireNonNull(stands.get(element));
     }
 
     OwnPage page() {
-      List<String> printed = elements.stream().map(Reading::print).toList();
-      var prints = new HashMap<String, Integer>();
-      printed.forEach(each -> prints.merge(each, 1, Integer::sum));
       var spots = new ArrayList<Spot>();
-      var marks = new ArrayList<Mark>();
+      var seen = new ArrayList<Seen>();
       for (Element each : elements) {
-        String print = printed.get(spots.size());
-        List<Element> down = down(each);
         spots.add(spot(each, spots.size()));
-        marks.add(
-            new Mark(
-                each.id(),
-                print,
-                prints.getOrDefault(print, 0) == 1,
-                down.stream().map(e -> e.normalName() + ":" + place.getOrDefault(e, 0)).toList(),
-                down.stream().map(e -> among.getOrDefault(e, 1)).toList()));
+        seen.add(new Seen(each.id(), print(each), stands(each)));
       }
-      return new OwnPage(bytes, charset, List.copyOf(spots), List.copyOf(marks));
-    }
-
-    private static List<Element> down(Element element) {
-      var all = new ArrayList<Element>();
-      for (Element up = element; up.parent() != null; up = up.parent()) {
-        all.add(up);
-      }
-      return all.reversed();
+      return new OwnPage(bytes, charset, List.copyOf(spots), List.copyOf(seen));
     }
 
     private static String print(Element element) {
@@ -548,7 +586,7 @@ public final class OwnPage {
       int below = none ? start.endPos() : Math.max(end.endPos(), start.endPos());
       return new Spot(
           number,
-          depth.getOrDefault(element, 0),
+          stands(element).depth(),
           called(element),
           sides(element, ends, ends || none || !end.isImplicit()),
           start.startPos(),

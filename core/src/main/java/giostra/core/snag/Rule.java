@@ -62,6 +62,8 @@ public enum Rule {
   CONTRAST(BREAKS, Faint::check, BANDS, SITE, AROUND, PICTURES),
   /** A focus ring that nobody sees. */
   RING(BREAKS, Ring::check, BANDS, SITE, AROUND),
+  /** What is seen under a mouse alone. */
+  HOVER_ONLY(HURTS, HoverOnly::check, BANDS, SITE, AROUND),
   /** What takes more or less room while it is touched, so that what is around it moves. */
   JUMP(HURTS, Jumps::check, BANDS, SITE, AROUND, LANGUAGE),
   /** Words that are hard to read on the picture under them. */

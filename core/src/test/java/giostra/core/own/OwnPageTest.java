@@ -90,6 +90,7 @@ class OwnPageTest {
     var first = new OwnPage.Put(spot(page, "div"), Side.BEFORE, "3");
     var then = new OwnPage.Put(spot(page, "div"), Side.BEFORE, "4");
     assertThat(page.with(List.of(first, then))).asString().isEqualTo("34<div><p>a</p></div>");
+    assertThat(page.with(List.of(outer, first))).asString().isEqualTo("31");
   }
 
   @Test

@@ -127,8 +127,8 @@ class OwnPageService {
   /** What was read of them, by the hashes of their HTML: some of the largest, or many of most. */
   private final Cache<String, OwnPage> known =
       Caffeine.newBuilder()
-          .maximumWeight(2L * OwnPage.MOST_BYTES)
-          .weigher((String _, OwnPage page) -> page.length())
+          .maximumWeight(3L * OwnPage.MOST_BYTES)
+          .weigher((String _, OwnPage page) -> page.weight())
           .build();
 
   OwnPageService(
