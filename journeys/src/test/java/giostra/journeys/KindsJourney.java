@@ -196,19 +196,25 @@ class KindsJourney {
               tops[0] = below.getBoundingClientRect().top + scrollY;
               document.querySelector('#g-question-tram summary').click();
               const start = performance.now();
+              let drawn = 0;
               while (performance.now() - start < 700) {
                 await new Promise(requestAnimationFrame);
+                if (performance.now() - start < 300) drawn++;
                 tops.push(below.getBoundingClientRect().top + scrollY);
               }
               const all = tops.at(-1) - tops[0];
               const steps = tops.slice(1).map((top, i) => top - tops[i]);
-              return { all, back: Math.min(...steps), frames: steps.filter((s) => s > 0.1).length };
+              return { all, back: Math.min(...steps), drawn, frames: steps.filter((s) => s > 0.1).length };
             }
             """,
             null);
     assertThat(said.path("all").asDouble()).isGreaterThan(80);
     assertThat(said.path("back").asDouble()).as("never back").isGreaterThan(-.5);
-    assertThat(said.path("frames").asInt()).as("frames it takes").isGreaterThan(3);
+    // How many pictures there are in the 300 ms that it takes is the machine's affair.
+    assertThat(said.path("frames").asInt())
+        .as("frames it takes")
+        .isGreaterThan(1)
+        .isGreaterThan(said.path("drawn").asInt() / 2);
   }
 
   @Test

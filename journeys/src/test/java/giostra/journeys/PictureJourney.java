@@ -47,14 +47,12 @@ import tools.jackson.databind.JsonNode;
 /** Which files of pictures Chromium fetches, and what it shows of them in their boxes. */
 @ExtendWith({Giostra.class, Chromium.class})
 class PictureJourney {
-  /** Share of a picture's width that may be missing of what the screen could show. */
-  private static final double SHORT = 1 / Math.sqrt(2) * 0.98;
+  /** Share of what the screen could show that a picture has at the least, but for rounding. */
+  private static final double SHORT = 0.98;
 
   /**
    * At each width and density every picture is fetched once, in a file that is sharp enough and no
-   * more than one rung too large. Chromium takes the next larger file of two from their geometric
-   * mean on, so that one may be short of the screen by a factor of at most the root of two for a
-   * rung of two. Reference: Debian's Chromium; its rule for the mean is from memory.
+   * more than one rung too large. Reference: Debian's Chromium, which takes the first that is.
    */
   @InTurn(InTurn.EACH_CASE)
   @ParameterizedTest(name = "{0} px at {1}")

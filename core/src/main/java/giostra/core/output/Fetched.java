@@ -43,22 +43,15 @@ public record Fetched(List<Shipped.Rendition> files, Map<String, Piecewise> draw
   }
 
   /**
-   * Which file is taken, as Chromium does: the first that is dense enough, on a dense screen of two
-   * the larger from their geometric mean on. Source: HTML, "Select an image source from a source
-   * set", which leaves it to the browser; that mean is from memory.
+   * Which file is taken, as Chromium does: the first that is dense enough, or else the whole.
+   * Source: HTML, "Select an image source from a source set", which leaves it to the browser.
    */
   private String path(double said, double density) {
-    for (int i = 0; i < files.size() - 1; i++) {
-      double here = files.get(i).width() / said;
-      double next = files.get(i + 1).width() / said;
-      if (here >= density) {
-        return files.get(i).path();
-      }
-      if (density > 1 && next >= density && density < Math.sqrt(here * next)) {
-        return files.get(i).path();
-      }
-    }
-    return files.getLast().path();
+    return files.stream()
+        .filter(each -> each.width() / said >= density)
+        .findFirst()
+        .orElse(files.getLast())
+        .path();
   }
 
   private static double said(Piecewise drawn, double width) {
