@@ -41,9 +41,10 @@ import org.jspecify.annotations.Nullable;
  */
 public final class OwnPage {
   /** A page may be so large, bytes. */
-  public static final int MOST_BYTES = 8 * 1024 * 1024;
+  public static final int MOST_BYTES = 4 * 1024 * 1024;
 
-  private static final int MOST_ELEMENTS = 50_000;
+  /** So many tags are read: what is made of them takes memory, and some make several elements. */
+  private static final int MOST_TAGS = 20_000;
 
   /** What counts of a text, characters. */
   private static final int TEXT = 60;
@@ -65,6 +66,23 @@ public final class OwnPage {
 
   /** In what is pressed nothing else can be. Source: HTML, "Interactive content". */
   private static final Set<String> PRESSED = words("a button label summary");
+
+  /** What pages are in that do not say so and are not in UTF-8. */
+  private static final Charset OLD = Charset.forName("windows-1252");
+
+  /** What browsers take for what a page says. Source: Encoding, "Names and labels". */
+  private static final Map<String, String> ANOTHER =
+      Map.of(
+          "iso-8859-1", "windows-1252",
+          "latin1", "windows-1252",
+          "us-ascii", "windows-1252",
+          "ascii", "windows-1252",
+          "iso-8859-9", "windows-1254",
+          "tis-620", "windows-874",
+          "gb2312", "gbk",
+          "ks_c_5601-1987", "x-windows-949");
+
+  private static final String SIGNS = "<a b=\"'/>&;-!";
 
   /** Source: HTML, "Tag name state". */
   private static final String ENDS_NAME = "\t\n\f\r />";
@@ -89,14 +107,32 @@ public final class OwnPage {
   /**
    * Where an element stands: deep pages have many of these, each told once.
    *
+   * @param id its own; empty for none
    * @param place which it is of those of its tag that its parent has, from 0
    * @param among how many these are
    * @param depth how many there are above it
    */
-  private record Stands(String tag, int place, int among, int depth, @Nullable Stands in) {
+  private record Stands(
+      String tag, String id, int place, int among, int depth, @Nullable Stands in) {
+    /** The nearest element that it stands in and that has an id, if there is one. */
+    private @Nullable Stands named() {
+      Stands up = in;
+      while (up != null && up.id.isEmpty()) {
+        up = up.in;
+      }
+      return up;
+    }
+
+    private String within() {
+      Stands named = named();
+      return named == null ? "" : named.id;
+    }
+
+    /** From that element down to it, without that element. */
     private List<Stands> way() {
+      Stands named = named();
       var all = new ArrayList<Stands>();
-      for (Stands up = this; up != null; up = up.in) {
+      for (Stands up = this; up != null && up != named; up = up.in) {
         all.add(up);
       }
       return all.reversed();
@@ -115,8 +151,10 @@ public final class OwnPage {
     }
 
     /** Whether it stands where a mark says. */
-    private boolean at(List<String> way) {
-      return depth == way.size() - 1 && step().equals(way.getLast()) && steps().equals(way);
+    private boolean at(Mark mark) {
+      return step().equals(mark.way().getLast())
+          && within().equals(mark.within())
+          && steps().equals(mark.way());
     }
   }
 
@@ -138,13 +176,24 @@ public final class OwnPage {
       throw new Refused(
           "The page", bytes.length + " bytes", "at most " + MOST_BYTES / 1024 / 1024 + " MB");
     }
+    int tags = tags(bytes);
+    if (tags > MOST_TAGS) {
+      throw new Refused("The page", tags + " tags", "at most " + MOST_TAGS);
+    }
     Document document = parsed(one(bytes));
     Charset charset = charset(bytes, document);
     List<Element> elements = elements(document);
-    if (elements.size() > MOST_ELEMENTS) {
-      throw new Refused("The page", elements.size() + " elements", "at most " + MOST_ELEMENTS);
-    }
     return new Reading(bytes, charset, document, elements).page();
+  }
+
+  /** How many there may be at the most: what looks like the beginning of one. */
+  private static int tags(byte[] bytes) {
+    int count = 0;
+    for (int i = 0; i + 1 < bytes.length; i++) {
+      boolean letter = bytes[i + 1] >= 'A' && (bytes[i + 1] & 0xDF) <= 'Z';
+      count += bytes[i] == '<' && letter ? 1 : 0;
+    }
+    return count;
   }
 
   private static String one(byte[] bytes) {
@@ -172,25 +221,24 @@ public final class OwnPage {
     if (begins(bytes, 0xFE, 0xFF) || begins(bytes, 0xFF, 0xFE)) {
       throw new Refused("Encoding of the page", "UTF-16", "UTF-8, or another with ASCII in it");
     }
-    String said = said(document);
+    String said = said(document).toLowerCase(Locale.ROOT);
+    if (said.isEmpty() || said.equals("x-user-defined")) {
+      return read(bytes) ? StandardCharsets.UTF_8 : OLD;
+    }
+    // It was read byte by byte up to where it says so, and is none of these.
+    if (said.startsWith("utf-16")) {
+      return StandardCharsets.UTF_8;
+    }
     try {
-      Charset charset = Charset.forName(said.isEmpty() ? "utf-8" : said);
-      byte[] signs = "<a b=\"'/>&;-!".getBytes(charset);
-      if (!new String(signs, StandardCharsets.ISO_8859_1).equals("<a b=\"'/>&;-!")
-          || charset.name().startsWith("ISO-2022")) {
+      Charset charset = Charset.forName(ANOTHER.getOrDefault(said, said));
+      if (!one(SIGNS.getBytes(charset)).equals(SIGNS) || charset.name().startsWith("ISO-2022")) {
         throw new Refused("Encoding of the page", said, "UTF-8, or another with ASCII in it");
       }
-      // What is not as it says is in what old pages mostly are in. Source: Encoding,
-      // "windows-1252".
-      return charset.equals(StandardCharsets.UTF_8) && !read(bytes, charset)
-          ? Charset.forName("windows-1252")
-          : charset;
+      return charset;
     } catch (IllegalCharsetNameException
         | UnsupportedCharsetException
         | UnsupportedOperationException e) {
-      return read(bytes, StandardCharsets.UTF_8)
-          ? StandardCharsets.UTF_8
-          : Charset.forName("windows-1252");
+      return read(bytes) ? StandardCharsets.UTF_8 : OLD;
     }
   }
 
@@ -199,9 +247,10 @@ public final class OwnPage {
         && IntStream.range(0, with.length).allMatch(i -> (bytes[i] & 255) == with[i]);
   }
 
-  private static boolean read(byte[] bytes, Charset charset) {
+  /** Whether it can be read as UTF-8. */
+  private static boolean read(byte[] bytes) {
     try {
-      charset.newDecoder().decode(ByteBuffer.wrap(bytes));
+      StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes));
       return true;
     } catch (CharacterCodingException e) {
       return false;
@@ -262,6 +311,7 @@ public final class OwnPage {
         of.id(),
         of.print(),
         prints.getOrDefault(of.print(), 0L) == 1,
+        of.stands().within(),
         of.stands().steps(),
         of.stands().amongst());
   }
@@ -282,7 +332,7 @@ public final class OwnPage {
     if (named.size() == 1) {
       return Optional.of(named.getFirst());
     }
-    List<Spot> there = those(other -> other.stands().at(mark.way()));
+    List<Spot> there = those(other -> other.stands().at(mark));
     List<Spot> alike =
         those(other -> other.print().equals(mark.print()) && other.id().equals(mark.id()));
     if (there.size() == 1 && alike.contains(there.getFirst())) {
@@ -300,7 +350,7 @@ public final class OwnPage {
         .findFirst();
   }
 
-  /** Whether around an element, all the way up, there is as much as there was. */
+  /** Whether on the way down to an element there is as much beside it as there was. */
   private boolean settled(Spot spot, Mark mark) {
     return seen.get(spot.number()).stands().amongst().equals(mark.among());
   }
@@ -495,7 +545,8 @@ public final class OwnPage {
           String tag = child.normalName();
           int place = before.merge(tag, 1, Integer::sum) - 1;
           int depth = in == null ? 0 : in.depth() + 1;
-          stands.put(child, new Stands(tag, place, many.getOrDefault(tag, 1), depth, in));
+          stands.put(
+              child, new Stands(tag, child.id(), place, many.getOrDefault(tag, 1), depth, in));
         }
       }
     }

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
@@ -58,6 +59,25 @@ class OwnPageTest {
                 .getBytes(java.nio.charset.Charset.forName("windows-1252")));
     assertThat(page.encoding()).isEqualTo("windows-1252");
     assertThat(page.spots().getLast().called()).startsWith("h1#t \u201c\u00c9t\u00e9 \u2014 5");
+  }
+
+  /** Source: Encoding, "Names and labels"; HTML, "Determining the character encoding". */
+  @ParameterizedTest
+  @CsvSource({
+    "<meta charset=ISO-8859-1>, windows-1252",
+    "<meta charset='latin1'>, windows-1252",
+    "<meta charset=utf-16>, utf-8",
+    "<meta http-equiv=Content-Type content='text/html; charset=koi8-r'>, koi8-r",
+    "<meta charset=nobody-knows>, utf-8",
+    "<p>, utf-8"
+  })
+  void itIsInWhatABrowserTakesItFor(String start, String encoding) {
+    assertThat(page(start + "<p>a</p>").encoding()).isEqualTo(encoding);
+    // What says that it is in UTF-8 is, whatever it holds; what says nothing is in the other one.
+    byte[] old = "<meta charset=utf-8><p>\u00e9</p>".getBytes(StandardCharsets.ISO_8859_1);
+    assertThat(OwnPage.of(old).encoding()).isEqualTo("utf-8");
+    assertThat(OwnPage.of("<p>\u00e9".getBytes(StandardCharsets.ISO_8859_1)).encoding())
+        .isEqualTo("windows-1252");
   }
 
   /** Source: HTML, "Optional tags": a p without an end holds what comes until the next block. */
@@ -108,9 +128,9 @@ class OwnPageTest {
     byte[] sixteen = "\ufeff<p>a</p>".getBytes(StandardCharsets.UTF_16LE);
     assertThatThrownBy(() -> OwnPage.of(sixteen)).hasMessageContaining("UTF-16");
     assertThatThrownBy(() -> OwnPage.of(new byte[OwnPage.MOST_BYTES + 1]))
-        .hasMessageContaining("at most 8 MB");
+        .hasMessageContaining("at most 4 MB");
     assertThat(page("<div>".repeat(2000)).spots()).hasSizeGreaterThan(400);
-    assertThatThrownBy(() -> page("<hr>".repeat(60_000))).hasMessageContaining("60000 elements");
+    assertThatThrownBy(() -> page("<hr>".repeat(60_000))).hasMessageContaining("60000 tags");
     assertThat(page("").spots()).isEmpty();
     assertThat(page("no markup").spots()).isEmpty();
     var noise = new byte[20_000];
@@ -200,6 +220,13 @@ class OwnPageTest {
                 was,
                 "p.a \u201ctwo",
                 was.replace("two", "zwei").replace("<main>", "<main><p class=a>0</p>")))
+        .isEmpty();
+    // Of many that look the same, in what has an id, whatever came around that.
+    String list = "<section id=s><i>x</i><i>x</i><i>x</i></section>";
+    OwnPage before = page(list);
+    Mark second = before.mark(before.spots().get(2));
+    assertThat(page("<div>new</div>" + list).find(second).map(Spot::number)).contains(3);
+    assertThat(page(list.replace("<section id=s>", "<section id=s><i>x</i>")).find(second))
         .isEmpty();
     // Two look the same now, and it is gone from where it was.
     assertThat(

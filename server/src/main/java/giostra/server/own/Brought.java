@@ -23,7 +23,7 @@ import java.util.zip.ZipInputStream;
  */
 record Brought(String name, String entry, boolean packed, Map<String, byte[]> files) {
   private static final int MOST_FILES = 2000;
-  private static final int MOST_MB = 64;
+  private static final int MOST_MB = 24;
   private static final int LONGEST = 300;
   private static final int LONGEST_NAME = 120;
 

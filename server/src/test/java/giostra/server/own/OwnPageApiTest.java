@@ -213,7 +213,7 @@ class OwnPageApiTest {
     assertThat(api.uploadTo(all(Api.DEMO), "a.zip", zip(Map.of("a.css", new byte[1]))).text())
         .contains("without a page");
     byte[] bomb = zip(Map.of("index.html", new byte[80 * 1024 * 1024]));
-    assertThat(api.uploadTo(all(Api.DEMO), "a.zip", bomb).text()).contains("64 MB");
+    assertThat(api.uploadTo(all(Api.DEMO), "a.zip", bomb).text()).contains("24 MB");
     assertThat(api.uploadTo(all("nobody"), "a.html", new byte[] {'<'}).status()).isEqualTo(404);
 
     JsonNode page = bring(api, HTML.getBytes(OLD));
