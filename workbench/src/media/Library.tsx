@@ -41,9 +41,12 @@ export function Library() {
   const queries = useQueryClient();
   const [uploads] = useState(
     () =>
-      new Uploads(siteId, () => {
-        void queries.invalidateQueries({ queryKey: ['library', siteId] });
-        void queries.invalidateQueries({ queryKey: ['media', siteId] });
+      new Uploads(siteId, async () => {
+        for (const list of ['library', 'media']) {
+          // A first answer may be on its way since before the file was there: it is not waited for.
+          await queries.cancelQueries({ queryKey: [list, siteId] });
+          void queries.invalidateQueries({ queryKey: [list, siteId] });
+        }
       }),
   );
   const going = useSyncExternalStore(uploads.subscribe, uploads.snapshot);
