@@ -1,5 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 
+/** Widths that screens commonly have, px. */
+export const COMMON = [390, 820, 1280, 1920] as const;
 /** The widths between which the tape is evenly divided, so that narrow ones are not squeezed. */
 export const MARKS = [280, 480, 768, 1024, 1440, 1920, 2560] as const;
 export const NARROWEST = 280;

@@ -2,11 +2,9 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { api, ask, type Release } from '../api/client';
 import { useBench, versionOf } from '../bench/context';
-import { NARROWEST, WIDEST } from '../bench/scale';
+import { COMMON, NARROWEST, WIDEST } from '../bench/scale';
 import { useSize } from '../bench/useSize';
 import { Dialog, useClose } from '../ui/Dialog';
-
-const USUAL = [390, 820, 1280, 1920];
 
 /** What moves by itself would soon be at two places. */
 const STILL = 'reduced-motion';
@@ -140,7 +138,7 @@ function Pages({ releases, from, to }: PagesProps) {
             setTyped('');
           }}
         >
-          {USUAL.map((each) => (
+          {COMMON.map((each) => (
             <button
               key={each}
               type="button"

@@ -92,6 +92,7 @@ export function OwnFrame({ src, title, width, room, spots, spot, shown, onPick }
       <iframe
         ref={frame}
         title={title}
+        tabIndex={-1}
         src={src}
         sandbox="allow-same-origin"
         style={{ width, height: high, transform: `scale(${scale})` }}

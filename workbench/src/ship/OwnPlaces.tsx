@@ -4,6 +4,7 @@ import { useId, useRef, useState } from 'react';
 import { api, ask, type OwnPage, send } from '../api/client';
 import { isPiece, useBench } from '../bench/context';
 import { nameOf, walk } from '../bench/document';
+import { COMMON } from '../bench/scale';
 import { useSize } from '../bench/useSize';
 import { useClose } from '../ui/Dialog';
 import { FilePick } from '../ui/FilePick';
@@ -13,8 +14,6 @@ type Place = OwnPage['places'][number];
 type Spot = OwnPage['spots'][number];
 type Side = Place['side'];
 type Form = Place['form'];
-
-const WIDTHS = [390, 820, 1280, 1920];
 
 const SIDES: Readonly<Record<Side, string>> = {
   BEFORE: 'Before it',
@@ -58,7 +57,7 @@ function Opened({ brought, queryKey }: Props) {
   const { page } = useBench();
   const queries = useQueryClient();
   const close = useClose();
-  const [width, setWidth] = useState(1280);
+  const [width, setWidth] = useState<number>(1280);
   const [spot, setSpot] = useState<number>();
   const [shown, setShown] = useState('');
   const [box, room] = useSize<HTMLDivElement>();
@@ -92,7 +91,7 @@ function Opened({ brought, queryKey }: Props) {
           {brought.files > 1 && `, ${brought.entry} of ${brought.files} files`}
         </span>
         <span className="line-up-ways" role="group" aria-label="Width">
-          {WIDTHS.map((each) => (
+          {COMMON.map((each) => (
             <button
               key={each}
               type="button"

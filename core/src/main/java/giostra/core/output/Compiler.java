@@ -121,6 +121,7 @@ public final class Compiler {
     head(top, page, pictures, tags(scripts, sections), fonts);
     top.raw(Compiled.BODY).raw(Icons.sprite(icons)).raw(Compiled.MAIN);
     files.addAll(pictures.files);
+    fetched.addAll(pictures.fetched);
     missing.addAll(pictures.missing);
     missing.addAll(absent);
     // The site's own are files of its media, as its pictures are.

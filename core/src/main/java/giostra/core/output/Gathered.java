@@ -56,7 +56,7 @@ record Gathered(
         writing.mostItems,
         writing.icons.used(),
         writing.pictures.files,
-        List.copyOf(writing.pictures.fetched),
+        writing.pictures.fetched,
         writing.pictures.missing,
         writing.origins,
         FontUse.of(writing.document, nodes, markup),

@@ -72,8 +72,18 @@ public final class Pictures {
    */
   String ground(String id, double wide) {
     return find(id)
-        .map(picture -> picture.isRemote() ? picture.path() : one(picture, wide))
+        .map(picture -> picture.isRemote() ? picture.path() : alone(_ -> true, picture, wide))
         .orElse("");
+  }
+
+  /** The path of one file that is fetched whatever the screen. */
+  private String alone(Predicate<Band> there, Shipped.Picture picture, double wide) {
+    String path = one(picture, wide);
+    // Of one file there is nothing to choose, however wide it is drawn.
+    fetched.add(
+        new Fetched(
+            List.of(new Shipped.Rendition(1, path)), byBand(there, widths -> widths.fixed(1))));
+    return path;
   }
 
   /** The picture with an id, if there is one; the page will ask for it. */
@@ -111,10 +121,7 @@ public final class Pictures {
     }
     double most =
         widths.stream().map(drawn).mapToDouble(Pictures::most).max().orElse(picture.width());
-    String path = one(picture, most);
-    var only = new Shipped.Rendition((int) Math.ceil(most), path);
-    fetched.add(new Fetched(List.of(only), byBand(there, drawn)));
-    return path;
+    return alone(there, picture, most);
   }
 
   private String one(Shipped.Picture picture, double most) {

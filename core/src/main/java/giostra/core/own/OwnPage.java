@@ -82,10 +82,16 @@ public final class OwnPage {
           "gb2312", "gbk",
           "ks_c_5601-1987", "x-windows-949");
 
+  /** The byte order mark of UTF-8, byte for byte. */
+  private static final String MARK = "\u00ef\u00bb\u00bf";
+
   private static final String SIGNS = "<a b=\"'/>&;-!";
 
   /** Source: HTML, "Tag name state". */
   private static final String ENDS_NAME = "\t\n\f\r />";
+
+  /** What stands for something that is to be put in. */
+  private static final String TRIED = "<giostra-piece></giostra-piece>";
 
   /** Something that is put into the page. */
   public record Put(Spot spot, Side side, String lines) {}
@@ -197,7 +203,9 @@ public final class OwnPage {
   }
 
   private static String one(byte[] bytes) {
-    return new String(bytes, StandardCharsets.ISO_8859_1);
+    String text = new String(bytes, StandardCharsets.ISO_8859_1);
+    // Read as letters, the mark of UTF-8 would begin the body before the head.
+    return text.startsWith(MARK) ? " ".repeat(MARK.length()) + text.substring(MARK.length()) : text;
   }
 
   private static Document parsed(String text) {
@@ -215,7 +223,7 @@ public final class OwnPage {
   }
 
   private static Charset charset(byte[] bytes, Document document) {
-    if (begins(bytes, 0xEF, 0xBB, 0xBF)) {
+    if (new String(bytes, StandardCharsets.ISO_8859_1).startsWith(MARK)) {
       return StandardCharsets.UTF_8;
     }
     if (begins(bytes, 0xFE, 0xFF) || begins(bytes, 0xFF, 0xFE)) {
@@ -421,8 +429,7 @@ public final class OwnPage {
           "where nothing can stand",
           spot.sides().isEmpty() ? "another element" : "one of " + names(spot.sides()));
     }
-    String tried = "<giostra-piece></giostra-piece>";
-    List<Element> all = elements(parsed(one(with(List.of(new Put(spot, side, tried))))));
+    List<Element> all = elements(parsed(one(with(List.of(new Put(spot, side, TRIED))))));
     int[] room = spot.room(side);
     var numbers = new IdentityHashMap<Element, Integer>();
     Element piece = null;
@@ -435,7 +442,13 @@ public final class OwnPage {
       numbers.put(each, tree.size());
       tree.add(each.normalName() + " " + parent(each, numbers));
     }
-    boolean stays = piece != null && stands(piece, spot, side) && tree.equals(left(spot, side));
+    Left left = left(spot, side);
+    boolean stays =
+        piece != null
+            && (side == Side.INSTEAD
+                ? parent(piece, numbers) == left.parent()
+                : stands(piece, spot, side))
+            && tree.equals(left.tree());
     if (!stays) {
       throw new Refused(
           side.name().toLowerCase(Locale.ROOT) + " at " + spot.called(),
@@ -466,28 +479,37 @@ public final class OwnPage {
         switch (side) {
           case BEFORE -> piece.nextElementSibling();
           case AFTER -> piece.previousElementSibling();
-          case FIRST, LAST -> piece.parent();
+          case FIRST -> piece.previousElementSibling() == null ? piece.parent() : null;
+          case LAST -> piece.nextElementSibling() == null ? piece.parent() : null;
           case INSTEAD -> null;
         };
-    int moved = side == Side.BEFORE ? "<giostra-piece></giostra-piece>".length() : 0;
-    return side == Side.INSTEAD
-        || (by != null && by.sourceRange().startPos() == spot.from() + moved);
+    int moved = side == Side.BEFORE ? TRIED.length() : 0;
+    return by != null && by.sourceRange().startPos() == spot.from() + moved;
   }
 
+  /**
+   * What is left of the tree of elements where a place takes some away.
+   *
+   * @param parent number of the element that the place is in; -1 for none
+   */
+  private record Left(List<String> tree, int parent) {}
+
   /** The tree of elements without what a place takes away. */
-  private List<String> left(Spot spot, Side side) {
+  private Left left(Spot spot, Side side) {
     int[] room = spot.room(side);
     var numbers = new IdentityHashMap<Element, Integer>();
     var tree = new ArrayList<String>();
+    int in = -1;
     for (Element each : elements(parsed(one(bytes)))) {
       int from = each.sourceRange().startPos();
+      in = from == room[0] ? parent(each, numbers) : in;
       if (side == Side.INSTEAD && from >= room[0] && from < room[1]) {
         continue;
       }
       numbers.put(each, tree.size());
       tree.add(each.normalName() + " " + parent(each, numbers));
     }
-    return tree;
+    return new Left(tree, in);
   }
 
   // --- for the bench -----------------------------------------------------------------------------

@@ -51,6 +51,23 @@ class OwnPageTest {
     assertThat(with(html, "div.x", Side.INSTEAD)).isEqualTo("<!doctype html>\r\n<BODY ><p>a</p>@d");
   }
 
+  /** Source: Encoding, "BOM sniff": what is in the head stays there. */
+  @Test
+  void aByteOrderMarkIsNoLetterOfThePage() {
+    OwnPage page =
+        page(
+            "\ufeff<!doctype html><html><head><link rel=x><title>t</title></head><body><p>a</p></body></html>");
+    assertThat(page.encoding()).isEqualTo("utf-8");
+    assertThat(spot(page, "link").sides()).isEmpty();
+    assertThat(spot(page, "body").sides()).containsExactlyInAnyOrder(Side.FIRST, Side.LAST);
+    Spot p = spot(page, "p");
+    page.check(p, Side.BEFORE);
+    assertThat(page.with(List.of(new OwnPage.Put(p, Side.BEFORE, "@"))))
+        .asString(StandardCharsets.UTF_8)
+        .contains("<body>@<p>")
+        .startsWith("\ufeff<!doctype");
+  }
+
   @Test
   void itsPlacesAreCalledAsTheyRead() {
     OwnPage page =
@@ -89,7 +106,8 @@ class OwnPageTest {
         "<table><tr><td>a</td></tr></table>|table|FIRST",
         "<ul><li>a<li>b</ul>|li “b|BEFORE",
         "<a href=x><b>c</b></a>|b|FIRST",
-        "<p>one<div>two</div>|p|AFTER"
+        "<p>one<div>two</div>|p|AFTER",
+        "<p>one<div>two</div>|div|INSTEAD"
       })
   void whereTheMarkupWouldTakeItElsewhereItIsRefused(String told) {
     String[] parts = told.split("\\|");

@@ -12,6 +12,8 @@ import org.springframework.data.jpa.repository.Query;
 interface OwnPageRows extends JpaRepository<OwnPageEntity, String> {
   List<OwnPageEntity> findByPageIdOrderByBroughtAtDescId(String pageId);
 
+  long countByPageId(String pageId);
+
   Optional<OwnPageEntity> findByIdAndPageId(String id, String pageId);
 
   /** Whoever has it is alone with it until the transaction ends. */

@@ -32,8 +32,11 @@ import java.util.function.Function;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -45,6 +48,7 @@ import tools.jackson.databind.json.JsonMapper;
  */
 @Service
 class OwnPageService {
+  private static final Logger LOG = LoggerFactory.getLogger(OwnPageService.class);
   private static final int MOST_PLACES = 60;
   private static final int MOST_PAGES = 50;
 
@@ -111,6 +115,9 @@ class OwnPageService {
   /** A file as it is given back. */
   record Given(String name, boolean packed, byte[] bytes) {}
 
+  /** A page as it is kept. */
+  private record Loaded(OwnPageEntity row, List<OwnFileEntity> files) {}
+
   /** A page with its HTML, read. */
   private record Opened(OwnPageEntity row, List<OwnFileEntity> files, OwnPage page) {}
 
@@ -121,6 +128,7 @@ class OwnPageService {
   private final BlobStore blobs;
   private final EntityManager entities;
   private final TransactionTemplate transaction;
+  private final TransactionTemplate moment;
   private final JsonMapper mapper;
   private final Clock clock;
 
@@ -148,6 +156,9 @@ class OwnPageService {
     this.blobs = blobs;
     this.entities = entities;
     this.transaction = new TransactionTemplate(transactions);
+    this.moment = new TransactionTemplate(transactions);
+    moment.setReadOnly(true);
+    moment.setIsolationLevel(TransactionDefinition.ISOLATION_REPEATABLE_READ);
     this.mapper = mapper;
     this.clock = clock;
   }
@@ -157,15 +168,21 @@ class OwnPageService {
   /** All that were brought for a page, the newest first. */
   List<OwnPageLine> of(String pageId) {
     pages.place(pageId);
-    return rows.findByPageIdOrderByBroughtAtDescId(pageId).stream()
-        .map(this::opened)
-        .map(each -> {
-          List<OwnPlace> places = places(each);
-          int lost = (int) places.stream().filter(place -> place.spot() == null).count();
-          OwnPageEntity row = each.row();
-          return new OwnPageLine(row.id, row.name, row.broughtAt, places.size(), lost);
-        })
-        .toList();
+    return rows.findByPageIdOrderByBroughtAtDescId(pageId).stream().map(this::line).toList();
+  }
+
+  /** One that cannot be read any more takes no others with it: none of its places is known. */
+  private OwnPageLine line(OwnPageEntity row) {
+    int places = kept(row).size();
+    int lost = places;
+    try {
+      List<OwnPlace> all = places(opened(row.pageId, row.id));
+      places = all.size();
+      lost = (int) all.stream().filter(place -> place.spot() == null).count();
+    } catch (Gone e) {
+      LOG.warn("a page of one's own cannot be read: {}", row.id, e);
+    }
+    return new OwnPageLine(row.id, row.name, row.broughtAt, places, lost);
   }
 
   /**
@@ -177,9 +194,6 @@ class OwnPageService {
     pages.place(pageId);
     Brought brought = Brought.of(called, bytes);
     OwnPage.of(html(brought));
-    if (rows.findByPageIdOrderByBroughtAtDescId(pageId).size() >= MOST_PAGES) {
-      throw new Refused("Pages of one’s own", "more than " + MOST_PAGES, "at most so many");
-    }
     List<OwnFileEntity> kept = keep(brought);
     var row = new OwnPageEntity();
     row.id = Ids.chance();
@@ -190,6 +204,9 @@ class OwnPageService {
     row.broughtAt = clock.instant();
     transaction.executeWithoutResult(_ -> {
       pages.hold(pageId);
+      if (rows.countByPageId(pageId) >= MOST_PAGES) {
+        throw new Refused("Pages of one’s own", "more than " + MOST_PAGES, "at most so many");
+      }
       entities.persist(row);
       add(row.id, kept);
     });
@@ -273,7 +290,7 @@ class OwnPageService {
 
   /** A page with its places. */
   OwnPageReply open(String pageId, String id) {
-    Opened opened = opened(row(pageId, id));
+    Opened opened = opened(pageId, id);
     OwnPageEntity row = opened.row();
     return new OwnPageReply(
         row.id,
@@ -305,7 +322,7 @@ class OwnPageService {
     if (asked.size() > MOST_PLACES) {
       throw new Refused("Places", Integer.toString(asked.size()), "at most " + MOST_PLACES);
     }
-    Opened opened = opened(row(pageId, id));
+    Opened opened = opened(pageId, id);
     List<Kept> there = kept(opened.row());
     var all = new ArrayList<Kept>();
     var ids = new HashSet<String>();
@@ -357,12 +374,17 @@ class OwnPageService {
         .map(each ->
             new OwnPlace(
                 each.id(),
-                opened.page().find(each.mark()).map(Spot::number).orElse(null),
+                found(opened.page(), each).map(Spot::number).orElse(null),
                 each.called(),
                 each.side(),
                 each.node(),
                 each.form()))
         .toList();
+  }
+
+  /** The element of a place, as long as something can stand on that side of it. */
+  private static Optional<Spot> found(OwnPage page, Kept place) {
+    return page.find(place.mark()).filter(spot -> spot.sides().contains(place.side()));
   }
 
   private List<Kept> kept(OwnPageEntity row) {
@@ -373,8 +395,14 @@ class OwnPageService {
     return rows.findByIdAndPageId(id, pageId).orElseThrow(() -> new Gone("page", id));
   }
 
-  private Opened opened(OwnPageEntity row) {
-    List<OwnFileEntity> all = files.findByOwnPageIdOrderByPlace(row.id);
+  /** A page and its files as they were at one moment, whoever brings it anew meanwhile. */
+  private Opened opened(String pageId, String id) {
+    Loaded loaded =
+        Objects.requireNonNull(
+            moment.execute(
+                _ -> new Loaded(row(pageId, id), files.findByOwnPageIdOrderByPlace(id))));
+    OwnPageEntity row = loaded.row();
+    List<OwnFileEntity> all = loaded.files();
     String html =
         all.stream()
             .filter(each -> each.path.equals(row.entry))
@@ -389,7 +417,7 @@ class OwnPageService {
       OwnPage page, List<Kept> places, Function<Kept, String> lines) {
     return places.stream()
         .flatMap(each ->
-            page.find(each.mark()).stream()
+            found(page, each).stream()
                 .map(spot -> new OwnPage.Put(spot, each.side(), lines.apply(each))))
         .toList();
   }
@@ -403,11 +431,14 @@ class OwnPageService {
    * @throws Conflict where nothing is live, or a place is not known any more
    */
   Given give(String pageId, String id, String origin) {
-    Opened opened = opened(row(pageId, id));
+    Opened opened = opened(pageId, id);
     OwnPageEntity row = opened.row();
     List<Kept> places = kept(row);
     for (Kept each : places) {
-      if (opened.page().find(each.mark()).isEmpty()) {
+      Optional<Spot> spot = found(opened.page(), each);
+      // What was brought anew may be written otherwise there.
+      spot.ifPresent(found -> opened.page().check(found, each.side()));
+      if (spot.isEmpty()) {
         throw new Conflict(
             "The place at "
                 + each.called()
@@ -466,9 +497,11 @@ class OwnPageService {
           files.findByOwnPageIdAndPath(id, path).orElseThrow(() -> new Gone("file", path));
       return new Seen(path, "", blobs.get(file.hash));
     }
-    OwnPage page = opened(row).page();
-    List<OwnPage.Put> puts = puts(page, kept(row), each -> seen(pageId, page, each, origin));
-    return new Seen(row.entry, page.encoding(), page.numbered(puts));
+    Opened opened = opened(pageId, id);
+    OwnPage page = opened.page();
+    List<OwnPage.Put> puts =
+        puts(page, kept(opened.row()), each -> seen(pageId, page, each, origin));
+    return new Seen(opened.row().entry, page.encoding(), page.numbered(puts));
   }
 
   /** What is seen in a place: nothing moves there, and what is not live yet is told. */

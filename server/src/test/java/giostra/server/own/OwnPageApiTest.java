@@ -33,7 +33,7 @@ class OwnPageApiTest {
   private static final String HTML =
       "<html>\r\n<head><meta charset=windows-1252><title>Club</title>"
           + "<script>document.body.remove()</script></head>\r\n<BODY bgcolor=white>"
-          + "<h1 id=top>\u00c9t\u00e9 \u2013 caf\u00e9</h1><p>One<p>Two<div class=news>News</div></BODY></html>";
+          + "<h1 id=top>\u00c9t\u00e9 \u2013 caf\u00e9</h1><p>One<p>Two</p><div class=news>News</div></BODY></html>";
 
   private static String all(String page) {
     return "/api/pages/" + page + "/own-pages";
@@ -106,7 +106,9 @@ class OwnPageApiTest {
     String made = new String(api.get(at + "/file").bytes(), OLD);
     String before = HTML.substring(0, HTML.indexOf("<p>One"));
     assertThat(made).startsWith(before + "<script src=\"http");
-    assertThat(made).endsWith("</giostra-piece>\n</BODY></html>").contains("<p>One<p>Two<script");
+    assertThat(made)
+        .endsWith("</giostra-piece>\n</BODY></html>")
+        .contains("<p>One<p>Two</p><script");
     assertThat(made).contains("/live/questions.html\"").contains("integrity=");
     assertThat(made.replaceAll("(?s)<script src=.*?</giostra-piece>\n", ""))
         .isEqualTo(HTML.replace("<div class=news>News</div>", ""));
@@ -178,6 +180,11 @@ class OwnPageApiTest {
     Api.Answer refused = api.get(at + "/file");
     assertThat(refused.status()).isEqualTo(409);
     assertThat(refused.text()).contains("div.news").contains("point at it anew");
+    // What nobody ends any more has no room after it, though it is found.
+    JsonNode open =
+        api.uploadTo(at + "/file", "c.html", HTML.replace("</h1>", "").getBytes(OLD)).json();
+    assertThat(open.path("places").path(0).path("spot").isNull()).isTrue();
+    anew = api.uploadTo(at + "/file", "club2.html", changed.getBytes(OLD)).json();
     // Pointed at anew it is there again; a file that is none leaves all as it was.
     assertThat(api.uploadTo(at + "/file", "club.txt", new byte[] {1, 2}).status()).isEqualTo(422);
     Map<String, Object> second = kept(anew.path("places").path(1));
