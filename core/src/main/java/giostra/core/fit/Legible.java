@@ -10,7 +10,7 @@ import giostra.core.value.Colour;
  */
 public final class Legible {
   /** The share of what lies under words that counts. */
-  private static final double WORST = 0.05;
+  static final double WORST = 0.05;
 
   /** Hundredths that contrasts are told apart by. */
   private static final int BINS = 2100;

@@ -26,8 +26,8 @@ public final class Samples {
   /** Cells in a px from which half as many are nearer to one in each. */
   private static final double NEARER = Math.sqrt(2);
 
-  /** The share of it that may be darker, or lighter, than its ends: ours. */
-  private static final double REST = 0.05;
+  /** The share of it that may be darker, or lighter, than its ends. */
+  private static final double REST = Legible.WORST / 2;
 
   /** Shades that its colours are told apart by. */
   private static final int SHADES = 1024;
@@ -199,9 +199,10 @@ public final class Samples {
   }
 
   /**
-   * The darkest and the lightest of its colours over another, but for the twentieth of it that is
-   * darker and the one that is lighter: what words on any part of it have to be read against. That
-   * twentieth is what {@link Legible} has the mean of.
+   * The darkest and the lightest of its colours over another, but for the share of it that is
+   * darker and the one that is lighter: what words on any part of it have to be read against. The
+   * share is half of the one that {@link Legible} has the mean of: what lies in the midst of that
+   * is near its mean.
    *
    * @param below solid, which is seen where it is clear
    */
