@@ -1,6 +1,7 @@
 package giostra.core.fit;
 
 import giostra.core.value.Colour;
+import giostra.core.value.Srgb;
 
 /**
  * How well words can be read on a picture: the mean contrast of the worst twentieth of what lies
@@ -14,15 +15,6 @@ public final class Legible {
 
   /** Hundredths that contrasts are told apart by. */
   private static final int BINS = 2100;
-
-  private static final double[] LINEAR = new double[256];
-
-  static {
-    for (int i = 0; i < LINEAR.length; i++) {
-      double share = i / 255.0;
-      LINEAR[i] = share <= 0.04045 ? share / 12.92 : Math.pow((share + 0.055) / 1.055, 2.4);
-    }
-  }
 
   private final double[] weights = new double[BINS + 1];
   private double all;
@@ -63,20 +55,16 @@ public final class Legible {
     int blue = below & 255;
     int alpha = ink.alpha();
     double a =
-        luminance(
+        Srgb.luminance(
             mixed(ink.red(), red, alpha),
             mixed(ink.green(), green, alpha),
             mixed(ink.blue(), blue, alpha));
-    double b = luminance(red, green, blue);
+    double b = Srgb.luminance(red, green, blue);
     return (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
   }
 
   /** A channel over a solid one, as whole numbers. */
   public static int mixed(int above, int below, int alpha) {
     return (above * alpha + below * (255 - alpha) + 127) / 255;
-  }
-
-  private static double luminance(int red, int green, int blue) {
-    return 0.2126 * LINEAR[red] + 0.7152 * LINEAR[green] + 0.0722 * LINEAR[blue];
   }
 }

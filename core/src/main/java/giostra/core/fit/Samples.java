@@ -2,6 +2,7 @@ package giostra.core.fit;
 
 import giostra.core.value.Colour;
 import giostra.core.value.Require;
+import giostra.core.value.Srgb;
 import java.util.List;
 import java.util.function.IntBinaryOperator;
 import org.jspecify.annotations.Nullable;
@@ -25,9 +26,6 @@ public final class Samples {
 
   /** Cells in a px from which half as many are nearer to one in each. */
   private static final double NEARER = Math.sqrt(2);
-
-  /** The share of it that may be darker, or lighter, than its ends. */
-  private static final double REST = Legible.WORST / 2;
 
   /** Shades that its colours are told apart by. */
   private static final int SHADES = 1024;
@@ -199,10 +197,10 @@ public final class Samples {
   }
 
   /**
-   * The darkest and the lightest of its colours over another, but for the share of it that is
-   * darker and the one that is lighter: what words on any part of it have to be read against. The
-   * share is half of the one that {@link Legible} has the mean of: what lies in the midst of that
-   * is near its mean.
+   * The darkest and the lightest of it over another colour, as the mean light of as much of it as
+   * {@link Legible} counts: what words on any part of it have to be read against. Words that are
+   * darker than all of that have the contrast that Legible tells; of lighter ones it is the least
+   * that can be told.
    *
    * @param below solid, which is seen where it is clear
    */
@@ -211,30 +209,64 @@ public final class Samples {
     if (Math.max(across, down) > OF_BOX) {
       return of(across, down, this::at, OF_BOX).ends(below);
     }
-    var counts = new int[SHADES];
-    var seen = new Colour[SHADES];
+    var shades = new Light[SHADES];
     for (int cell : cells) {
       Colour colour =
           new Colour(cell >> 16 & 255, cell >> 8 & 255, cell & 255, cell >>> 24).over(below);
       // What is dark is told apart as finely as what is light.
       int shade = (int) Math.min(SHADES - 1, Math.sqrt(colour.luminance()) * SHADES);
-      counts[shade]++;
-      seen[shade] = colour;
+      if (shades[shade] == null) {
+        shades[shade] = new Light();
+      }
+      shades[shade].add(colour);
     }
-    double rest = REST * cells.length;
-    return List.of(end(counts, seen, rest, true), end(counts, seen, rest, false));
+    return List.of(end(shades, true), end(shades, false));
   }
 
-  private static Colour end(int[] counts, Colour[] seen, double rest, boolean dark) {
-    int sum = 0;
-    for (int i = 0; i < SHADES; i++) {
-      int shade = dark ? i : SHADES - 1 - i;
-      sum += counts[shade];
-      if (sum > 0 && sum >= rest) {
-        return seen[shade];
+  private Colour end(@Nullable Light[] shades, boolean dark) {
+    double left = Legible.WORST * cells.length;
+    var sum = new Light();
+    for (int i = 0; i < SHADES && left > 0; i++) {
+      Light each = shades[dark ? i : SHADES - 1 - i];
+      if (each != null) {
+        double counted = Math.min(left, each.count);
+        sum.add(each, counted);
+        left -= counted;
       }
     }
-    throw new IllegalStateException("a picture without a colour");
+    return sum.mean();
+  }
+
+  /** The light of some cells. */
+  private static final class Light {
+    private double red;
+    private double green;
+    private double blue;
+    private double count;
+
+    void add(Colour colour) {
+      red += Srgb.linear(colour.red());
+      green += Srgb.linear(colour.green());
+      blue += Srgb.linear(colour.blue());
+      count++;
+    }
+
+    /** As many of others as are counted. */
+    void add(Light other, double counted) {
+      double share = counted / other.count;
+      red += share * other.red;
+      green += share * other.green;
+      blue += share * other.blue;
+      count += counted;
+    }
+
+    Colour mean() {
+      return new Colour(channel(red), channel(green), channel(blue), 255);
+    }
+
+    private int channel(double sum) {
+      return Srgb.channel(Srgb.gamma(sum / count));
+    }
   }
 
   /** What it takes in memory, in bytes, about. */

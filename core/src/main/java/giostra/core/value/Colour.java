@@ -102,12 +102,7 @@ public record Colour(int red, int green, int blue, int alpha) {
 
   /** Relative luminance of a solid colour, 0 to 1. Source: WCAG 2.2, "relative luminance". */
   public double luminance() {
-    return 0.2126 * linear(red) + 0.7152 * linear(green) + 0.0722 * linear(blue);
-  }
-
-  private static double linear(int channel) {
-    double share = channel / 255.0;
-    return share <= 0.04045 ? share / 12.92 : Math.pow((share + 0.055) / 1.055, 2.4);
+    return Srgb.luminance(red, green, blue);
   }
 
   /** Contrast of two solid colours, 1 to 21. Source: WCAG 2.2, "contrast ratio". */

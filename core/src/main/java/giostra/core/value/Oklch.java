@@ -27,14 +27,17 @@ public record Oklch(double lightness, double chroma, double hue) {
     double light = (seen.lightness * own + of(to).lightness * share) / all;
     double[] rgb = new Oklch(light, 0, seen.hue).rgb(seen.chroma * own / all);
     return new Colour(
-        channel(rgb[0]), channel(rgb[1]), channel(rgb[2]), (int) Math.round(all * 255));
+        Srgb.channel(rgb[0]),
+        Srgb.channel(rgb[1]),
+        Srgb.channel(rgb[2]),
+        (int) Math.round(all * 255));
   }
 
   /** Of a colour, whatever its alpha. */
   public static Oklch of(Colour colour) {
-    double r = linear(colour.red() / 255.0);
-    double g = linear(colour.green() / 255.0);
-    double b = linear(colour.blue() / 255.0);
+    double r = Srgb.linear(colour.red() / 255.0);
+    double g = Srgb.linear(colour.green() / 255.0);
+    double b = Srgb.linear(colour.blue() / 255.0);
     double l = Math.cbrt(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
     double m = Math.cbrt(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);
     double s = Math.cbrt(0.0883024619 * r + 0.2817188376 * g + 0.6299787005 * b);
@@ -71,7 +74,7 @@ public record Oklch(double lightness, double chroma, double hue) {
       most = least;
     }
     double[] rgb = rgb(most);
-    return new Colour(channel(rgb[0]), channel(rgb[1]), channel(rgb[2]), alpha);
+    return new Colour(Srgb.channel(rgb[0]), Srgb.channel(rgb[1]), Srgb.channel(rgb[2]), alpha);
   }
 
   private double[] rgb(double c) {
@@ -81,9 +84,9 @@ public record Oklch(double lightness, double chroma, double hue) {
     double m = cubed(lightness - 0.1055613458 * a - 0.0638541728 * b);
     double s = cubed(lightness - 0.0894841775 * a - 1.2914855480 * b);
     return new double[] {
-      gamma(4.0767416621 * l - 3.3077115913 * m + 0.2309699292 * s),
-      gamma(-1.2684380046 * l + 2.6097574011 * m - 0.3413193965 * s),
-      gamma(-0.0041960863 * l - 0.7034186147 * m + 1.7076147010 * s)
+      Srgb.gamma(4.0767416621 * l - 3.3077115913 * m + 0.2309699292 * s),
+      Srgb.gamma(-1.2684380046 * l + 2.6097574011 * m - 0.3413193965 * s),
+      Srgb.gamma(-0.0041960863 * l - 0.7034186147 * m + 1.7076147010 * s)
     };
   }
 
@@ -96,19 +99,7 @@ public record Oklch(double lightness, double chroma, double hue) {
     return true;
   }
 
-  private static int channel(double value) {
-    return (int) Math.round(Math.clamp(value, 0, 1) * 255);
-  }
-
   private static double cubed(double value) {
     return value * value * value;
-  }
-
-  private static double linear(double value) {
-    return value <= 0.04045 ? value / 12.92 : Math.pow((value + 0.055) / 1.055, 2.4);
-  }
-
-  private static double gamma(double value) {
-    return value <= 0.0031308 ? value * 12.92 : 1.055 * Math.pow(value, 1 / 2.4) - 0.055;
   }
 }

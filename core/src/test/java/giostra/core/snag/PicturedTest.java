@@ -1,8 +1,11 @@
 package giostra.core.snag;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.data.Percentage.withPercentage;
 
 import giostra.core.band.Bands;
+import giostra.core.fit.Legible;
 import giostra.core.fit.Samples;
 import giostra.core.layout.PictureSizes;
 import giostra.core.look.Property;
@@ -23,12 +26,14 @@ import giostra.core.piece.flipboxes.FlipBoxes;
 import giostra.core.piece.flipboxes.FlipParts;
 import giostra.core.testing.OnePicture;
 import giostra.core.value.Colour;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 /** Words on a picture that is the ground of a box. */
 class PicturedTest {
+  private static final Colour BLACK = new Colour(0, 0, 0, 255);
+  private static final Colour WHITE = new Colour(255, 255, 255, 255);
   private static final StyleKey PICTURE = FlipParts.FRONT.key(Property.PICTURE, State.REST);
   private static final StyleKey VEIL = FlipParts.FRONT.key(Property.VEIL, State.REST);
 
@@ -77,10 +82,12 @@ class PicturedTest {
     // Source: WCAG 2.2, "contrast ratio": 21 of black on white.
     var white = new OnePicture((_, _) -> 0xffffffff);
     assertThat(contrast(boxes(picture, ink("#000000")), white)).isEqualTo(21);
-    // A tenth is more than what may be worse.
+    // A tenth is more than what counts.
     assertThat(contrast(boxes(picture, ink("#000000")), MOSTLY_WHITE)).isEqualTo(1);
-    var hardly = new OnePicture((x, _) -> x < 12 ? 0xff000000 : 0xffffffff);
-    assertThat(contrast(boxes(picture, ink("#000000")), hardly)).isEqualTo(21);
+    // Of two in a hundred the worst twentieth is 2/5 black and 3/5 white: (2 * 1 + 3 * 21) / 5; of
+    // a grid of 256 across the cell at the edge is of both.
+    var hardly = new OnePicture((x, _) -> x < 8 ? 0xff000000 : 0xffffffff);
+    assertThat(contrast(boxes(picture, ink("#000000")), hardly)).isCloseTo(13, within(0.3));
     // What is clear shows the ground.
     var clear = new OnePicture((_, _) -> 0x00000000);
     Edit ground = set(FlipParts.FRONT.key(Property.GROUND, State.REST), "#767676");
@@ -125,17 +132,36 @@ class PicturedTest {
     assertThat(contrast(fails, MOSTLY_WHITE)).isLessThan(asked);
   }
 
+  /** Any picture: words of black or white on it are read as px by px. */
   @Test
-  void theEndsOfAPictureLeaveATwentiethOut() {
-    var shades = new ArrayList<Integer>();
-    for (int i = 0; i < 100; i++) {
-      shades.add(i * 255 / 99);
+  void theEndsOfAPictureAreReadAsItsWorstTwentieth() {
+    var random = new Random(5);
+    for (int n = 0; n < 200; n++) {
+      int level = 1 + random.nextInt(255);
+      int apart = 1 + random.nextInt(256 - level);
+      Samples samples =
+          Samples.of(
+              40, 30, (_, _) -> 0xff000000 | random.nextInt(apart) * 0x010101 + level * 0x100);
+      List<Colour> ends = samples.ends(BLACK);
+      assertThat(Colour.contrast(BLACK, ends.getFirst()))
+          .isCloseTo(legible(samples, BLACK), withPercentage(1));
+      double white = legible(samples, WHITE);
+      assertThat(Colour.contrast(WHITE, ends.getLast()))
+          // But for the steps that channels have.
+          .isLessThanOrEqualTo(white * 1.01)
+          .isCloseTo(white, withPercentage(6));
+      assertThat(samples.ends(WHITE)).as("of a solid one").isEqualTo(ends);
     }
-    Samples samples = Samples.of(100, 1, (x, _) -> 0xff000000 | shades.get(x) * 0x010101);
-    List<Colour> ends = samples.ends(new Colour(0, 0, 0, 255));
-    assertThat(ends.getFirst().red()).isBetween(shades.get(4), shades.get(5));
-    assertThat(ends.getLast().red()).isBetween(shades.get(94), shades.get(95));
-    assertThat(samples.ends(new Colour(9, 9, 9, 255))).isEqualTo(ends);
+  }
+
+  private static double legible(Samples samples, Colour ink) {
+    var legible = new Legible();
+    for (int y = 0; y < samples.down(); y++) {
+      for (int x = 0; x < samples.across(); x++) {
+        legible.add(ink, samples.at(x, y) & 0xffffff, 1);
+      }
+    }
+    return legible.contrast();
   }
 
   @Test
