@@ -45,8 +45,9 @@ import org.junit.jupiter.params.provider.ValueSource;
  */
 @ExtendWith({Giostra.class, Chromium.class})
 class AccessJourney {
+  @InTurn(InTurn.EACH_CASE)
   @ParameterizedTest
-  @ValueSource(ints = {1280, 768, 390})
+  @ValueSource(ints = {1280, 768, 390, 1024, 1920, 320})
   void axeFindsNothingOnTheLivePage(int width, Api api, Chromium.Open chromium) {
     Page page = chromium.page(width, 800);
     page.navigate(api.at(Api.LIVE_DEMO));
