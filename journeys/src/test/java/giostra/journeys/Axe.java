@@ -26,6 +26,8 @@ final class Axe {
               ? { type: 'rule', values: ['color-contrast', 'link-in-text-block'] }
               : ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
           resultTypes: ['violations'],
+          // Of WCAG 2.2, and not asked of its own.
+          rules: colours ? {} : { 'target-size': { enabled: true } },
         });
         return found.violations.map(({ id, help, nodes }) =>
             `${id}: ${help} at ${nodes.slice(0, 3).map(({ target, html }) => target + ' ' + html)}`);
@@ -57,10 +59,31 @@ final class Axe {
     return run(page, selector, true, without);
   }
 
-  private static List<String> run(Page page, String within, boolean colours, String... without) {
+  /** The pieces in which something is too small and too close to others: WCAG 2.2, 2.5.8. */
+  static JsonNode tooSmall(Page page) {
+    ready(page);
+    return Js.ask(
+        page,
+        """
+        async () => {
+          const { violations } = await axe.run(document, {
+            runOnly: { type: 'rule', values: ['target-size'] },
+          });
+          return violations.flatMap(({ nodes }) => nodes).map(({ target }) =>
+              document.querySelector(target[0]).closest('[data-piece]').dataset.piece);
+        }
+        """,
+        null);
+  }
+
+  private static void ready(Page page) {
     if (!Boolean.TRUE.equals(page.evaluate("() => typeof axe === 'object'"))) {
       page.evaluate(SCRIPT);
     }
+  }
+
+  private static List<String> run(Page page, String within, boolean colours, String... without) {
+    ready(page);
     var all = new ArrayList<String>();
     for (JsonNode each : Js.ask(page, RUN, List.of(within, colours, List.of(without)))) {
       all.add(each.asString());

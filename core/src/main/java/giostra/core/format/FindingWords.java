@@ -48,6 +48,7 @@ final class FindingWords {
       case CONTRAST -> "words and signs hard to tell from their ground";
       case JUMP -> "what moves its neighbours when it is touched";
       case HOVER_ONLY -> "what is seen under a mouse alone";
+      case LOW_TARGET -> "buttons that are lower than a finger hits";
       case RING -> "focus rings that nobody sees";
       case COVERED -> "arrows and buttons over words";
       case OVER_PICTURE -> "words hard to read on a picture";

@@ -64,6 +64,8 @@ public enum Rule {
   RING(BREAKS, Ring::check, BANDS, SITE, AROUND),
   /** What is seen under a mouse alone. */
   HOVER_ONLY(HURTS, HoverOnly::check, BANDS, SITE, AROUND),
+  /** A button that is lower than a finger hits. */
+  LOW_TARGET(HURTS, LowTargets::check, BANDS, SITE, AROUND),
   /** What takes more or less room while it is touched, so that what is around it moves. */
   JUMP(HURTS, Jumps::check, BANDS, SITE, AROUND, LANGUAGE),
   /** Words that are hard to read on the picture under them. */
