@@ -34,7 +34,7 @@ export function Form({ node, settings, top }: Props) {
       </div>
       {seldom.length > 0 && (
         <details className="form-more" open={seldom.some((each) => each.id === wanted)}>
-          <summary>Links in detail, conditions, marks for scripts and styles, own CSS</summary>
+          <summary>Links in detail, conditions, marks for scripts and styles, own CSS and code</summary>
           <div className="form">
             {seldom.map((setting) => (
               <Field key={setting.id} node={node} setting={setting} />
@@ -60,7 +60,7 @@ const HINTS: Readonly<Record<string, string>> = {
 
 const LONG = new Set(['rich', 'markup']);
 
-const CODE = new Set(['markup', 'stylesheet']);
+const CODE = new Set(['markup', 'stylesheet', 'code']);
 
 function Field({ node, setting }: { readonly node: NodeBody; readonly setting: SettingReply }) {
   const { session, now, page, setting: wanted } = useBench();
@@ -176,6 +176,13 @@ function Field({ node, setting }: { readonly node: NodeBody; readonly setting: S
         </p>
       )}
       {setting.kind === 'stylesheet' && <Selectors node={node} />}
+      {setting.kind === 'code' && (
+        <p className="field-note text-warning">
+          It runs for everyone who visits the live page, and may do all that a page can: read what
+          they type, change what they see, ask the hosts below. On the stage it is off, and what it
+          does is not proved.
+        </p>
+      )}
     </div>
   );
 }

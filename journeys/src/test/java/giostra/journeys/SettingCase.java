@@ -164,6 +164,34 @@ record SettingCase(
             ".g-button { letter-spacing: 5px }",
             "css('#g-section .g-button').letterSpacing",
             "5px"),
+        of(
+            NodeType.PAGE,
+            "page",
+            "headCode",
+            "<meta name=\"verify\" content=\"page\">",
+            "document.head.querySelector('meta[name=verify]')?.content",
+            "page"),
+        of(
+            NodeType.PAGE,
+            "page",
+            "endCode",
+            "<p id=\"page-ends\">Thanks</p>",
+            "document.body.lastElementChild.id",
+            "page-ends"),
+        of(
+            NodeType.SITE,
+            "site",
+            "headCode",
+            "<meta name=\"verify\" content=\"site\">",
+            "document.head.querySelector('meta[name=verify]')?.content",
+            "site"),
+        of(
+            NodeType.SITE,
+            "site",
+            "endCode",
+            "<p id=\"site-ends\">Thanks</p>",
+            "document.body.lastElementChild.id",
+            "site-ends"),
         of(NodeType.SITE, "site", "name", "Lume", "document.title", "Lume")
             .needing(need("page", "title", "")),
         // Midnight in Tokyo is nine hours before that of UTC: 2020-01-01 began at 15:00 the day

@@ -102,6 +102,9 @@ class SettingsJourney {
         .filter(key -> key.matches("site\\.font\\d"))
         .forEach(key -> tried.put(key, "FontsJourney"));
     there.stream()
+        .filter(key -> key.endsWith(".codeHosts"))
+        .forEach(key -> tried.put(key, "CodeJourney"));
+    there.stream()
         .filter(key -> key.startsWith("page.trace"))
         .forEach(key -> tried.put(key, "TraceJourney"));
     assertThat(tried.keySet()).containsExactlyInAnyOrderElementsOf(there);

@@ -65,6 +65,7 @@ final class FindingWords {
       case CLOSE -> "texts about to take another line";
       case EDGE_OVER -> "edges of sections over their neighbour";
       case CUT_SHADOW -> "shadows that are cut";
+      case OWN_CODE -> "what own code does";
       case OWN_CSS -> "what own CSS touches";
       case NO_EFFECT -> "values without effect";
     };

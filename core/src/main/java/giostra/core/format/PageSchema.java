@@ -11,6 +11,7 @@ import giostra.core.value.AddressKind;
 import giostra.core.value.AdvanceKind;
 import giostra.core.value.AroundKind;
 import giostra.core.value.Changes;
+import giostra.core.value.CodeKind;
 import giostra.core.value.DecimalKind;
 import giostra.core.value.Easing;
 import giostra.core.value.EndsKind;
@@ -235,6 +236,8 @@ public final class PageSchema {
           case IconKind _ -> MAKE.objectNode().put("type", "string");
           case RichKind(int most) -> MAKE.objectNode().put("type", "string").put("maxLength", most);
           case MarkupKind(int most) ->
+              MAKE.objectNode().put("type", "string").put("maxLength", most);
+          case CodeKind(_, int most) ->
               MAKE.objectNode().put("type", "string").put("maxLength", most);
           case StylesheetKind(int most) ->
               MAKE.objectNode().put("type", "string").put("maxLength", most);

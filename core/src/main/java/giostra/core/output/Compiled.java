@@ -11,7 +11,12 @@ public final class Compiled {
   /** How the link to the sheet begins, whose path is not known before everything else is. */
   static final String LINKED = "<link rel=\"stylesheet\" href=\"";
 
+  static final String HEAD_ENDS = "</head>";
   static final String BODY = "<body>";
+
+  /** How the page ends after all that it has. */
+  static final String ENDS = "</body></html>\n";
+
   static final String MAIN = "<main>";
 
   private final Shipped shipped;
@@ -27,6 +32,7 @@ public final class Compiled {
   private final List<String> fonts;
   private final List<String> missing;
   private final Origins origins;
+  private final PageCode code;
 
   /**
    * @param shipped what it was compiled with
@@ -47,7 +53,8 @@ public final class Compiled {
       List<String> scripts,
       List<String> fonts,
       List<String> missing,
-      Origins origins) {
+      Origins origins,
+      PageCode code) {
     this.shipped = shipped;
     this.start = start;
     this.end = end;
@@ -61,14 +68,31 @@ public final class Compiled {
     this.fonts = fonts;
     this.missing = missing;
     this.origins = origins;
+    this.code = code;
   }
 
-  /** The whole document, put together anew each time. */
+  /** The whole document without anybody's own code, put together anew each time. */
   public String html() {
+    return html(PageCode.NONE);
+  }
+
+  /** The whole document as it is published: with the code that somebody has put in it. */
+  public String published() {
+    return html(code);
+  }
+
+  /** The code that somebody has put in it. */
+  public PageCode code() {
+    return code;
+  }
+
+  private String html(PageCode code) {
     var html = new StringBuilder(start);
+    html.insert(start.indexOf(HEAD_ENDS + BODY), code.head());
     html.insert(start.indexOf(LINKED) + LINKED.length(), cssPath);
     sections.forEach(each -> each.html(html));
-    return html.append(end).toString();
+    html.append(end);
+    return html.insert(html.length() - ENDS.length(), code.end()).toString();
   }
 
   /** What stands in its main element, with the icons that it draws before that. */

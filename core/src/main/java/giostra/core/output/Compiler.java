@@ -135,7 +135,7 @@ public final class Compiler {
     return new Compiled(
         shipped,
         top.toString(),
-        "</main></body></html>\n",
+        "</main>" + Compiled.ENDS,
         sections,
         sheet,
         sheet.fixed().text().length() + sections.stream().mapToInt(SectionFiles::length).sum(),
@@ -145,7 +145,8 @@ public final class Compiler {
         scripts,
         Objects.requireNonNull(fontFiles.get(false)),
         List.copyOf(missing),
-        origins);
+        origins,
+        PageCode.of(document));
   }
 
   /**

@@ -25,6 +25,12 @@ public final class Hash {
     return "sha384-" + Base64.getEncoder().encodeToString(digest("SHA-384", bytes));
   }
 
+  /** What a policy says of a script or a sheet in a page. Source: Content Security Policy 3. */
+  public static String source(String text) {
+    byte[] bytes = text.getBytes(StandardCharsets.UTF_8);
+    return "'sha256-" + Base64.getEncoder().encodeToString(digest("SHA-256", bytes)) + "'";
+  }
+
   private static byte[] digest(String by, byte[] bytes) {
     try {
       return MessageDigest.getInstance(by).digest(bytes);

@@ -31,7 +31,8 @@ public final class Fields {
           List.of(ItemSettings.DISABLED, ItemSettings.TOOLTIP),
           MarkSettings.ALL,
           List.of(ConditionSettings.SHOW_QUERY),
-          List.of(ItemSettings.ACTION, ItemSettings.ACTION_ON, ProofSettings.OWN_CSS));
+          List.of(ItemSettings.ACTION, ItemSettings.ACTION_ON, ProofSettings.OWN_CSS),
+          CodeSettings.ALL);
 
   /** The words and the buttons of an item, as they are read. */
   public static final List<Object> WORDED =

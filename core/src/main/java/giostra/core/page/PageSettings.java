@@ -8,6 +8,7 @@ import giostra.core.value.Step;
 import giostra.core.value.WholeKind;
 import giostra.core.value.WordsKind;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** The head of a page. Source of what each is for: HTML, "The document element" and "Metadata". */
 public final class PageSettings {
@@ -48,18 +49,19 @@ public final class PageSettings {
           .in(Step.DRESS);
 
   static final List<Setting<?>> ALL =
-      List.of(
-          TITLE,
-          LANGUAGE,
-          DIRECTION,
-          DESCRIPTION,
-          ICON,
-          SHARE_PICTURE,
-          ProofSettings.OWN_CSS,
-          TRACE,
-          TRACE_WIDE,
-          TRACE_LEFT,
-          TRACE_TOP);
+      Stream.of(
+              List.of(
+                  TITLE,
+                  LANGUAGE,
+                  DIRECTION,
+                  DESCRIPTION,
+                  ICON,
+                  SHARE_PICTURE,
+                  ProofSettings.OWN_CSS),
+              CodeSettings.ALL,
+              List.of(TRACE, TRACE_WIDE, TRACE_LEFT, TRACE_TOP))
+          .<Setting<?>>flatMap(List::stream)
+          .toList();
 
   private PageSettings() {}
 }

@@ -53,7 +53,11 @@ public final class SiteSettings {
           .toList();
 
   static final List<Setting<?>> ALL =
-      Stream.of(List.of(NAME, ZONE, ICONS, MEASURE, PADDING, ProofSettings.OWN_CSS), TONES, FONTS)
+      Stream.of(
+              List.of(NAME, ZONE, ICONS, MEASURE, PADDING, ProofSettings.OWN_CSS),
+              CodeSettings.ALL,
+              TONES,
+              FONTS)
           .<Setting<?>>flatMap(List::stream)
           .toList();
 

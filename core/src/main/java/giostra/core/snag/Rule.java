@@ -100,7 +100,9 @@ public enum Rule {
   /** A shadow that is cut where its track ends. */
   CUT_SHADOW(HINT, CutShadow::check, BANDS, SITE, AROUND),
   /** CSS of one's own: what it touches is not computed. */
-  OWN_CSS(NOTE, Unproved::check),
+  OWN_CSS(NOTE, Unproved::css),
+  /** Code of one's own in the page: what it does is not computed. */
+  OWN_CODE(NOTE, Unproved::code),
   /** A value that cannot take effect where it stands. */
   NO_EFFECT(NOTE, NoEffect::check, BANDS, SITE, AROUND, LANGUAGE, NEIGHBOURS);
 

@@ -5,7 +5,6 @@ import giostra.core.page.Block;
 import giostra.core.page.Document;
 import giostra.core.page.Node;
 import giostra.core.page.Piece;
-import giostra.core.page.ProofSettings;
 import giostra.core.page.Section;
 import java.util.Arrays;
 import java.util.List;
@@ -40,9 +39,7 @@ public final class Snags {
   public static Stream<Node> swept(Document document) {
     Stream<Node> whole =
         Stream.<Node>of(document.site(), document.page())
-            .filter(node ->
-                !node.values().get(ProofSettings.OWN_CSS).isEmpty()
-                    || NoFamily.said(document, node));
+            .filter(node -> Unproved.said(node) || NoFamily.said(document, node));
     Stream<Node> parts =
         document
             .nodes()

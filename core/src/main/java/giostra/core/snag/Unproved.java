@@ -1,20 +1,41 @@
 package giostra.core.snag;
 
+import giostra.core.page.CodeSettings;
+import giostra.core.page.Node;
 import giostra.core.page.ProofSettings;
+import giostra.core.value.Setting;
 import java.util.List;
+import java.util.stream.Stream;
 
-/** CSS of one's own, of which nothing is computed. */
+/** CSS and code of one's own, of which nothing is computed. */
 final class Unproved {
   private Unproved() {}
 
-  static List<Snag> check(Looked at) {
-    boolean there =
-        at.node().type().settings().contains(ProofSettings.OWN_CSS)
-            && !at.node().values().get(ProofSettings.OWN_CSS).isEmpty();
-    return there
-        ? List.of(
-            Snag.of(Rule.OWN_CSS, at.node().id(), Extent.always(at.document()), Said.of("own-css"))
-                .about(ProofSettings.OWN_CSS.id(), ""))
-        : List.of();
+  static List<Snag> css(Looked at) {
+    return check(Rule.OWN_CSS, "own-css", at, ProofSettings.OWN_CSS).toList();
+  }
+
+  static List<Snag> code(Looked at) {
+    return Stream.of(CodeSettings.HEAD, CodeSettings.END)
+        .flatMap(setting -> check(Rule.OWN_CODE, "own-code", at, setting))
+        .toList();
+  }
+
+  /** Whether a node has any. */
+  static boolean said(Node node) {
+    return Stream.of(ProofSettings.OWN_CSS, CodeSettings.HEAD, CodeSettings.END)
+        .anyMatch(setting -> said(node, setting));
+  }
+
+  private static boolean said(Node node, Setting<String> setting) {
+    return node.type().settings().contains(setting) && !node.values().get(setting).isEmpty();
+  }
+
+  private static Stream<Snag> check(Rule rule, String says, Looked at, Setting<String> setting) {
+    return said(at.node(), setting)
+        ? Stream.of(
+            Snag.of(rule, at.node().id(), Extent.always(at.document()), Said.of(says))
+                .about(setting.id(), ""))
+        : Stream.empty();
   }
 }

@@ -34,6 +34,7 @@ public sealed interface Kind<T>
         RichKind,
         MarkupKind,
         StylesheetKind,
+        CodeKind,
         TokenKind {
 
   /**
@@ -91,6 +92,7 @@ public sealed interface Kind<T>
           RichKind _,
           MarkupKind _,
           StylesheetKind _,
+          CodeKind _,
           TokenKind _ ->
           false;
     };

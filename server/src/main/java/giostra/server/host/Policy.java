@@ -1,34 +1,50 @@
 package giostra.server.host;
 
 import giostra.core.output.Origins;
-import java.util.Locale;
+import giostra.core.output.PageCode;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 
 /** The Content-Security-Policy of published pages: everything from the page's own place. */
 public final class Policy {
-  private static final String PAGE =
-      "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self';"
-          + " base-uri 'none'; form-action 'self'; img-src 'self'%s; media-src 'self'%s";
+  private static final List<String> OWN =
+      List.of("script-src", "style-src", "font-src", "img-src", "media-src");
 
   private Policy() {}
 
-  /** For live pages, which only their own site may frame; with the other places that one needs. */
-  public static String live(Origins origins) {
-    return page(origins) + "; frame-ancestors 'self'";
+  /**
+   * For live pages, which only their own site may frame; with the other places that one needs, and
+   * with what somebody's own code needs.
+   */
+  public static String live(Origins origins, PageCode code) {
+    return page(origins, code) + "; frame-ancestors 'self'";
   }
 
-  /** For previews, which only the bench may frame. */
+  /** For previews, which only the bench may frame; nobody's own code runs there. */
   public static String preview(String bench, Origins origins) {
-    return page(origins) + "; frame-ancestors " + bench;
+    return page(origins, PageCode.NONE) + "; frame-ancestors " + bench;
   }
 
-  private static String page(Origins origins) {
-    String frames =
-        origins.frames().isEmpty() ? "" : "; frame-src " + String.join(" ", origins.frames());
-    return String.format(Locale.ROOT, PAGE, list(origins.images()), list(origins.media())) + frames;
+  private static String page(Origins origins, PageCode code) {
+    Map<String, Set<String>> sources = new LinkedHashMap<>();
+    OWN.forEach(directive -> add(sources, directive, Set.of("'self'")));
+    add(sources, "img-src", origins.images());
+    add(sources, "media-src", origins.media());
+    add(sources, "frame-src", origins.frames());
+    code.sources().forEach((directive, from) -> add(sources, directive, from));
+    return "default-src 'none'; base-uri 'none'; form-action 'self'; "
+        + sources.entrySet().stream()
+            .map(each -> each.getKey() + " " + String.join(" ", each.getValue()))
+            .collect(Collectors.joining("; "));
   }
 
-  private static String list(Set<String> origins) {
-    return origins.isEmpty() ? "" : " " + String.join(" ", origins);
+  private static void add(Map<String, Set<String>> to, String directive, Set<String> sources) {
+    if (!sources.isEmpty()) {
+      to.computeIfAbsent(directive, _ -> new TreeSet<>()).addAll(sources);
+    }
   }
 }

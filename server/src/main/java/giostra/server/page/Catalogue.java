@@ -14,6 +14,7 @@ import giostra.core.page.NodeType;
 import giostra.core.page.Starters;
 import giostra.core.tempo.Score;
 import giostra.core.tempo.Visit;
+import giostra.core.value.CodeKind;
 import giostra.core.value.Ground;
 import giostra.core.value.Kind;
 import giostra.core.value.MarkupKind;
@@ -119,7 +120,8 @@ final class Catalogue {
     boolean lines =
         (kind instanceof WordsKind text && text.lines())
             || kind instanceof MarkupKind
-            || kind instanceof StylesheetKind;
+            || kind instanceof StylesheetKind
+            || kind instanceof CodeKind;
     return new Bodies.SettingReply(
         setting.id(),
         setting.label(),

@@ -156,7 +156,7 @@ public class ReleaseService {
             page.fetched(),
             kept.stream().collect(Collectors.toMap(file -> file.path, file -> file.bytes)));
     var release = new ReleaseEntity();
-    release.policy = Policy.live(page.origins());
+    release.policy = Policy.live(page.origins(), page.code());
     release.pageId = pageId;
     release.note = note;
     release.revision = head.revision();
@@ -204,7 +204,7 @@ public class ReleaseService {
   /** The files of a page as it is now. */
   private Map<String, byte[]> files(PageService.Head head, Compiled page) {
     var all = new LinkedHashMap<String, byte[]>();
-    all.put(INDEX, page.html().getBytes(StandardCharsets.UTF_8));
+    all.put(INDEX, page.published().getBytes(StandardCharsets.UTF_8));
     all.put(page.cssPath(), page.css().getBytes(StandardCharsets.UTF_8));
     all.putAll(shipped.of(page));
     media.prepare(head.siteId(), page.pictures());
@@ -375,7 +375,7 @@ public class ReleaseService {
    */
   public ProofSheet.Release told(Held held, String siteId, Document shown) {
     Compiled now = stage.published(siteId, shown, held.at());
-    String hash = Hash.full(now.html().getBytes(StandardCharsets.UTF_8));
+    String hash = Hash.full(now.published().getBytes(StandardCharsets.UTF_8));
     boolean same =
         held.files().stream()
             .anyMatch(file -> file.path().equals(INDEX) && file.sha256().equals(hash));
