@@ -34,7 +34,9 @@ export function Form({ node, settings, top }: Props) {
       </div>
       {seldom.length > 0 && (
         <details className="form-more" open={seldom.some((each) => each.id === wanted)}>
-          <summary>Links in detail, conditions, marks for scripts and styles, own CSS and code</summary>
+          <summary>
+            Links in detail, conditions, marks for scripts and styles, own CSS and code
+          </summary>
           <div className="form">
             {seldom.map((setting) => (
               <Field key={setting.id} node={node} setting={setting} />

@@ -112,6 +112,16 @@ export function Prove({ length }: { readonly length: number }) {
             ? 'going through the page again…'
             : reach(sweep.data.proved)}
         </span>
+        {sweep.data.proved.without.map((each) => (
+          <button
+            key={`${each.node} ${each.setting}`}
+            type="button"
+            className="prove-without"
+            onClick={() => choose(each.node)}
+          >
+            not proved: {each.label.toLowerCase()} of {each.called}
+          </button>
+        ))}
         <span className="prove-axes" role="group" aria-label="Seen along">
           {AXES.map((each, at) => (
             <button

@@ -11,7 +11,6 @@ import giostra.core.page.Site;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
-import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
@@ -94,6 +93,13 @@ class CodeJourney {
     // The page is as it was: it lives, and nothing of it is refused.
     page.waitForSelector("[data-piece][data-live]");
 
+    // It may open the bench, and does not reach into it.
+    Page bench =
+        page.waitForPopup(() -> page.evaluate("() => { window.opened = window.open('/') }"));
+    bench.waitForSelector("main");
+    assertThat(page.evaluate("() => window.opened.closed")).isEqualTo(true);
+    bench.close();
+
     // A page of the same site that has no code at its end has the site's head alone.
     String policy = api.get(address).header("content-security-policy");
     assertThat(policy)
@@ -125,12 +131,11 @@ class CodeJourney {
     preview.waitForSelector("[data-live]");
     assertThat(preview.content()).doesNotContain("dataset.ran");
     preview.close();
-    List<String> notes = new ArrayList<>();
-    api.get("/api/pages/" + id + "/snags")
-        .json()
-        .findValues("message")
-        .forEach(each -> notes.add(each.asString()));
-    assertThat(notes).anyMatch(each -> each.contains("code of its own"));
+    bench.step("Prove");
+    assertThat(page.locator(".prove-without")).containsText("not proved: code in the head of");
+    assertThat(api.get("/api/pages/" + id + "/proof-sheet").text())
+        .contains("Not looked at", ": Code in the head");
+    assertThat(Axe.within(page, ".prove")).isEmpty();
     page.navigate(api.publish(id));
     page.waitForSelector("[data-live]");
     assertThat(page.evaluate("() => document.documentElement.dataset.ran")).isEqualTo("yes");

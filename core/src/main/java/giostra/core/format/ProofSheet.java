@@ -5,6 +5,7 @@ import giostra.core.band.Bands;
 import giostra.core.look.State;
 import giostra.core.output.Html;
 import giostra.core.page.Document;
+import giostra.core.page.Fields;
 import giostra.core.page.PageSettings;
 import giostra.core.page.SiteSettings;
 import giostra.core.snag.Extent;
@@ -204,6 +205,13 @@ public final class ProofSheet {
               + proved.until().map(until -> " to " + said(DAY, until)).orElse(""));
     }
     fact("Rules", "" + rulesMet().size());
+    if (!proved.without().isEmpty()) {
+      fact(
+          "Not looked at",
+          proved.without().stream()
+              .map(each -> Fields.called(each.node()) + ": " + each.setting().label())
+              .collect(Collectors.joining("; ")));
+    }
     out.close("dl");
   }
 

@@ -11,6 +11,7 @@ import giostra.core.page.Piece;
 import giostra.core.page.SiteSettings;
 import giostra.core.page.Tracked;
 import giostra.core.season.Season;
+import giostra.core.value.Setting;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Arrays;
@@ -28,9 +29,17 @@ import java.util.stream.Stream;
  *     nothing does
  * @param from the first date on which something changes
  * @param until the last
+ * @param without what it knows nothing of
  */
 public record Proved(
-    int widths, List<State> states, long roundMs, Optional<Instant> from, Optional<Instant> until) {
+    int widths,
+    List<State> states,
+    long roundMs,
+    Optional<Instant> from,
+    Optional<Instant> until,
+    List<Without> without) {
+  /** What somebody has written of their own, whose effect is not computed. */
+  public record Without(Node node, Setting<String> setting) {}
 
   /** That of the sweep of a page. */
   public static Proved of(Document document) {
@@ -42,7 +51,8 @@ public record Proved(
         Arrays.stream(State.values()).filter(state -> state != State.DISABLED).toList(),
         document.pieces().stream().mapToLong(piece -> round(document, piece)).max().orElse(0),
         changes(document, zone).min(order),
-        changes(document, zone).max(order));
+        changes(document, zone).max(order),
+        document.nodes().flatMap(Unproved::of).toList());
   }
 
   private static long round(Document document, Piece piece) {

@@ -39,7 +39,8 @@ public final class Snags {
   public static Stream<Node> swept(Document document) {
     Stream<Node> whole =
         Stream.<Node>of(document.site(), document.page())
-            .filter(node -> Unproved.said(node) || NoFamily.said(document, node));
+            .filter(
+                node -> Unproved.of(node).findAny().isPresent() || NoFamily.said(document, node));
     Stream<Node> parts =
         document
             .nodes()

@@ -9,6 +9,9 @@ import java.util.stream.Stream;
 
 /** CSS and code of one's own, of which nothing is computed. */
 final class Unproved {
+  private static final List<Setting<String>> ALL =
+      List.of(ProofSettings.OWN_CSS, CodeSettings.HEAD, CodeSettings.END);
+
   private Unproved() {}
 
   static List<Snag> css(Looked at) {
@@ -21,10 +24,11 @@ final class Unproved {
         .toList();
   }
 
-  /** Whether a node has any. */
-  static boolean said(Node node) {
-    return Stream.of(ProofSettings.OWN_CSS, CodeSettings.HEAD, CodeSettings.END)
-        .anyMatch(setting -> said(node, setting));
+  /** Those of a node. */
+  static Stream<Proved.Without> of(Node node) {
+    return ALL.stream()
+        .filter(setting -> said(node, setting))
+        .map(setting -> new Proved.Without(node, setting));
   }
 
   private static boolean said(Node node, Setting<String> setting) {

@@ -83,6 +83,8 @@ class WorkbenchController {
                 + "; frame-src 'self' "
                 + port.stage()
                 + "; base-uri 'none'; object-src 'none'; frame-ancestors 'none'")
+        // A live page, which may run somebody's own code, does not keep hold of a bench it opens.
+        .header("Cross-Origin-Opener-Policy", "same-origin")
         .header("X-Content-Type-Options", "nosniff");
   }
 }

@@ -1,6 +1,7 @@
 package giostra.server.page;
 
 import giostra.core.format.EditJson;
+import giostra.core.page.Fields;
 import giostra.core.snag.Leaves;
 import giostra.core.snag.Proved;
 import giostra.core.snag.Snag;
@@ -60,13 +61,24 @@ class ProofController {
    * @param roundMs the longest round that something goes by itself, in ms; 0 where nothing does
    * @param from the first moment at which somebody comes or goes
    * @param until the last
+   * @param without what it knows nothing of
    */
   record ProvedReply(
       int widths,
       List<String> states,
       long roundMs,
       @Nullable Instant from,
-      @Nullable Instant until) {}
+      @Nullable Instant until,
+      List<WithoutReply> without) {}
+
+  /**
+   * What somebody has written of their own, whose effect is not computed.
+   *
+   * @param node its id
+   * @param called what the node is called
+   * @param label of the setting
+   */
+  record WithoutReply(String node, String called, String setting, String label) {}
 
   /** The whole sweep. */
   @GetMapping("/api/pages/{id}/snags")
@@ -86,7 +98,15 @@ class ProofController {
             proved.states().stream().map(PickKind::word).toList(),
             proved.roundMs(),
             proved.from().orElse(null),
-            proved.until().orElse(null)));
+            proved.until().orElse(null),
+            proved.without().stream()
+                .map(each ->
+                    new WithoutReply(
+                        each.node().id(),
+                        Fields.called(each.node()),
+                        each.setting().id(),
+                        each.setting().label()))
+                .toList()));
   }
 
   /**
