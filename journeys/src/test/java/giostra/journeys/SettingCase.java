@@ -153,6 +153,13 @@ record SettingCase(
         of(
             NodeType.PAGE,
             "page",
+            "address",
+            "https://velluta.example/evenings/",
+            "document.querySelector('link[rel=canonical]')?.href",
+            "https://velluta.example/evenings/"),
+        of(
+            NodeType.PAGE,
+            "page",
             "ownCss",
             ".g-button { letter-spacing: 3px }",
             "css('#g-section .g-button').letterSpacing",

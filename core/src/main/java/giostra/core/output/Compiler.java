@@ -16,6 +16,7 @@ import giostra.core.room.Rooms;
 import giostra.core.value.Further;
 import giostra.core.value.OwnCss;
 import giostra.core.value.Typeface;
+import java.net.URI;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
@@ -25,6 +26,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -296,13 +298,7 @@ public final class Compiler {
                 head.open("link", "rel", "icon", "href", blank, "type", "image/svg+xml");
               }
             });
-    pictures
-        .find(page.values().get(PageSettings.SHARE_PICTURE))
-        .ifPresent(share -> {
-          head.open(
-              "meta", "property", "og:title", "content", title.isEmpty() ? siteName() : title);
-          head.open("meta", "property", "og:image", "content", share.path());
-        });
+    shared(head, page, pictures, title.isEmpty() ? siteName() : title);
     for (Shipped.Font font : fonts) {
       if (first(font)) {
         head.open(
@@ -321,6 +317,48 @@ public final class Compiler {
     }
     head.raw(Compiled.LINKED).raw("\">");
     head.raw(scripts).close("head");
+  }
+
+  /**
+   * What is shown of it where somebody shares it, and where it is found. Source: the Open Graph
+   * protocol, from memory: a title, a type, a picture and an address, pictures by their whole
+   * address; RFC 6596, "canonical".
+   */
+  private static void shared(Html head, Page page, Pictures pictures, String title) {
+    String address = page.values().get(PageSettings.ADDRESS);
+    if (!address.isEmpty()) {
+      head.open("link", "rel", "canonical", "href", address);
+      property(head, "og:url", address);
+    }
+    Optional<Shipped.Picture> share = pictures.find(page.values().get(PageSettings.SHARE_PICTURE));
+    if (share.isEmpty() && address.isEmpty()) {
+      return;
+    }
+    property(head, "og:type", "website");
+    property(head, "og:title", title);
+    String description = page.values().get(PageSettings.DESCRIPTION);
+    if (!description.isEmpty()) {
+      property(head, "og:description", description);
+    }
+    share.ifPresent(picture -> {
+      String path = picture.path();
+      property(head, "og:image", address.isEmpty() ? path : base(address).resolve(path).toString());
+      property(head, "og:image:width", Integer.toString(picture.width()));
+      property(head, "og:image:height", Integer.toString(picture.height()));
+      if (!picture.alt().isEmpty()) {
+        property(head, "og:image:alt", picture.alt());
+      }
+    });
+  }
+
+  /** The place that paths are relative to: of a host alone its root. RFC 3986, 5.2.3. */
+  private static URI base(String address) {
+    URI given = URI.create(address);
+    return given.getRawPath().isEmpty() ? URI.create(address + "/") : given;
+  }
+
+  private static void property(Html head, String name, String content) {
+    head.open("meta", "property", name, "content", content);
   }
 
   /**

@@ -24,9 +24,17 @@ public record PageCode(String head, String end, Map<String, Set<String>> sources
   /** None. */
   public static final PageCode NONE = new PageCode("", "", Map.of());
 
-  /** What code asks in turn may be any of these. */
+  /** What code asks in turn may be any of these, and where its forms are sent. */
   private static final List<String> NAMED =
-      List.of("script-src", "connect-src", "img-src", "style-src", "font-src", "frame-src");
+      List.of(
+          "script-src",
+          "connect-src",
+          "img-src",
+          "media-src",
+          "style-src",
+          "font-src",
+          "frame-src",
+          "form-action");
 
   static PageCode of(Document document) {
     List<Node> from = List.of(document.site(), document.page());
@@ -36,16 +44,9 @@ public record PageCode(String head, String end, Map<String, Set<String>> sources
       return NONE;
     }
     var sources = new TreeMap<String, Set<String>>();
-    for (OwnCode code :
-        List.of(
-            OwnCode.read(CodeSettings.HEAD.label(), head, OwnCode.Where.HEAD),
-            OwnCode.read(CodeSettings.END.label(), end, OwnCode.Where.END))) {
-      add(sources, "script-src", code.scriptHosts());
-      add(sources, "script-src", hashes(code.scripts()));
-      add(sources, "style-src", code.styleHosts());
-      add(sources, "style-src", hashes(code.styles()));
-      add(sources, "img-src", code.imageHosts());
-      add(sources, "frame-src", code.frameHosts());
+    for (Node node : from) {
+      read(node, CodeSettings.HEAD, OwnCode.Where.HEAD, sources);
+      read(node, CodeSettings.END, OwnCode.Where.END, sources);
     }
     var named = new TreeSet<String>();
     for (Node node : from) {
@@ -56,6 +57,17 @@ public record PageCode(String head, String end, Map<String, Set<String>> sources
     }
     NAMED.forEach(directive -> add(sources, directive, named));
     return new PageCode(head, end, sources);
+  }
+
+  private static void read(
+      Node node, Setting<String> setting, OwnCode.Where where, Map<String, Set<String>> sources) {
+    OwnCode code = OwnCode.read(setting.label(), node.values().get(setting).strip(), where);
+    add(sources, "script-src", code.scriptHosts());
+    add(sources, "script-src", hashes(code.scripts()));
+    add(sources, "style-src", code.styleHosts());
+    add(sources, "style-src", hashes(code.styles()));
+    add(sources, "img-src", code.imageHosts());
+    add(sources, "frame-src", code.frameHosts());
   }
 
   private static String joined(List<Node> from, Setting<String> setting) {

@@ -5,6 +5,7 @@ import giostra.core.value.PickKind;
 import giostra.core.value.PictureKind;
 import giostra.core.value.Setting;
 import giostra.core.value.Step;
+import giostra.core.value.TokenKind;
 import giostra.core.value.WholeKind;
 import giostra.core.value.WordsKind;
 import java.util.List;
@@ -27,6 +28,18 @@ public final class PageSettings {
   public static final Setting<String> DESCRIPTION =
       Setting.once("description", "Description", new WordsKind(400, false), "");
   public static final Setting<String> ICON = Setting.once("icon", "Icon", new PictureKind(), "");
+
+  /** What others find it by, and what its picture is fetched from when it is shared. */
+  public static final Setting<String> ADDRESS =
+      Setting.once(
+          "address",
+          "Address where it is live",
+          new TokenKind(
+              "https?://[a-zA-Z0-9.-]{1,253}(:[0-9]{1,5})?"
+                  + "(/(%[0-9a-fA-F]{2}|[a-zA-Z0-9._~!$&'()*+,;=:@/-]){0,500})?",
+              "a whole address such as https://velluta.example/evenings/"),
+          "");
+
   public static final Setting<String> SHARE_PICTURE =
       Setting.once("sharePicture", "Picture when shared", new PictureKind(), "");
 
@@ -57,6 +70,7 @@ public final class PageSettings {
                   DESCRIPTION,
                   ICON,
                   SHARE_PICTURE,
+                  ADDRESS,
                   ProofSettings.OWN_CSS),
               CodeSettings.ALL,
               List.of(TRACE, TRACE_WIDE, TRACE_LEFT, TRACE_TOP))

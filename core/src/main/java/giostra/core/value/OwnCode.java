@@ -90,7 +90,9 @@ public record OwnCode(
 
   /** What it is read into: nothing of it may lie elsewhere, and nothing may lie in it. */
   private static Element whole(String what, String html, Where where) {
-    String end = where == Where.HEAD ? "<meta id=" + MARK + ">" : "<hr id=" + MARK + ">";
+    // A letter after the end is in no element of it either: one that sets letters is closed.
+    String end =
+        where == Where.HEAD ? "<meta id=" + MARK + ">" : "<hr><span id=" + MARK + ">a</span>";
     String start = "<!DOCTYPE html><html><head>";
     Document page =
         Jsoup.parse(

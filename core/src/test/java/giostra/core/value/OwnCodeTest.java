@@ -94,6 +94,7 @@ class OwnCodeTest {
         "<div>",
         "<a href=\"javascript:go()\">x</a>",
         "<p onclick=\"go()\">x</p>",
+        "<p><b>a",
         "<select>",
         "<plaintext>"
       })

@@ -12,7 +12,7 @@ import java.util.stream.Collectors;
 /** The Content-Security-Policy of published pages: everything from the page's own place. */
 public final class Policy {
   private static final List<String> OWN =
-      List.of("script-src", "style-src", "font-src", "img-src", "media-src");
+      List.of("script-src", "style-src", "font-src", "img-src", "media-src", "form-action");
 
   private Policy() {}
 
@@ -36,7 +36,7 @@ public final class Policy {
     add(sources, "media-src", origins.media());
     add(sources, "frame-src", origins.frames());
     code.sources().forEach((directive, from) -> add(sources, directive, from));
-    return "default-src 'none'; base-uri 'none'; form-action 'self'; "
+    return "default-src 'none'; base-uri 'none'; "
         + sources.entrySet().stream()
             .map(each -> each.getKey() + " " + String.join(" ", each.getValue()))
             .collect(Collectors.joining("; "));
