@@ -53,6 +53,9 @@ public record OwnCode(
 
   private static final String MARK = "giostra-goes-on";
 
+  /** Characters of what is refused that are told. */
+  private static final int MOST_SAID = 80;
+
   /** An origin; nothing in it can end an entry of a policy. */
   private static final Pattern HOST = Pattern.compile("[a-z0-9.-]{1,253}");
 
@@ -104,7 +107,7 @@ public record OwnCode(
       for (var node : page.body().childNodes()) {
         boolean blank = node instanceof TextNode text && text.isBlank();
         if (!blank && node != mark && !node.nodeName().equals("hr")) {
-          throw new Refused(what, node.outerHtml().strip(), where.allowed());
+          throw new Refused(what, shortened(node.outerHtml().strip()), where.allowed());
         }
       }
     }
@@ -138,10 +141,10 @@ public record OwnCode(
         if (each.hasAttr("src")) {
           host(what, each, "src", scriptHosts);
         } else if (RUN.matcher(type).matches()) {
-          scripts.add(each.data());
+          scripts.add(held(each));
         }
       }
-      case "style" -> styles.add(each.data());
+      case "style" -> styles.add(held(each));
       case "link" -> {
         if (each.attr("rel").toLowerCase(Locale.ROOT).contains("stylesheet")) {
           host(what, each, "href", styleHosts);
@@ -151,6 +154,15 @@ public record OwnCode(
       case "iframe" -> host(what, each, "src", frameHosts);
       default -> {}
     }
+  }
+
+  /** In drawings it is text as any other. */
+  private static String held(Element each) {
+    return each.data().isEmpty() ? each.wholeText() : each.data();
+  }
+
+  private static String shortened(String text) {
+    return text.length() > MOST_SAID ? text.substring(0, MOST_SAID) + "…" : text;
   }
 
   private static void host(String what, Element each, String attribute, Set<String> hosts) {

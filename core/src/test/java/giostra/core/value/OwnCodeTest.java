@@ -26,11 +26,12 @@ class OwnCodeTest {
             <script type="application/ld+json">{"@type":"Event"}</script>
             <script src="/own.js"></script>
             <style>b{color:red}</style>
+            <svg><script>drawn()</script></svg>
             <img src="HTTP://Pixel.example:8080/p.gif" alt="">
             <iframe src="https://frame.example/x?y"></iframe>
             """,
             Where.END);
-    assertThat(code.scripts()).containsExactly("seen(\"a\")");
+    assertThat(code.scripts()).containsExactly("seen(\"a\")", "drawn()");
     assertThat(code.styles()).containsExactly("b{color:red}");
     assertThat(code.scriptHosts()).containsExactly("https://stats.example");
     assertThat(code.imageHosts()).containsExactly("http://pixel.example:8080");
