@@ -27,6 +27,7 @@ class KindTest {
             "advance",
             "captionfile",
             "clip",
+            "code",
             "corners",
             "decimal",
             "ends",
