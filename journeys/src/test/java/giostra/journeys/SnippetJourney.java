@@ -173,6 +173,18 @@ class SnippetJourney {
     return chromium.calm(width, 1400);
   }
 
+  /** Waits for all faces: where none has been asked for yet, all that were asked for are there. */
+  private static void lettered(Page page) {
+    page.evaluate(
+        """
+        async () => {
+          await Promise.all([...document.fonts].map((face) => face.load()));
+          await document.fonts.ready;
+          await new Promise(requestAnimationFrame);
+        }
+        """);
+  }
+
   private static BufferedImage drawn(Locator what) {
     try {
       return ImageIO.read(new ByteArrayInputStream(what.screenshot()));
@@ -231,8 +243,9 @@ class SnippetJourney {
         () => [...document.querySelectorAll('#g-houses-section img')].every((each) => {
           each.loading = 'eager';
           return each.complete;
-        }) && document.fonts.status === 'loaded'
+        })
         """);
+    lettered(live);
     BufferedImage asItIs = drawn(section);
 
     String lines = taken(api, Api.DEMO, "houses-section").path("follows").asString();
@@ -254,7 +267,7 @@ class SnippetJourney {
         page.waitForTimeout(4200);
       }
       page.waitForFunction(LOADED);
-      page.waitForFunction("() => document.fonts.status === 'loaded'");
+      lettered(page);
       Locator piece = page.locator("giostra-piece");
       assertThat(piece.boundingBox().width).isEqualTo(ROOM);
       assertThat(different(asItIs, drawn(piece))).as("share of px that differ").isLessThan(0.0005);
