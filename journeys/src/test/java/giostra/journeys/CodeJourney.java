@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import giostra.core.page.Edit;
 import giostra.core.page.Site;
+import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
@@ -46,6 +47,7 @@ class CodeJourney {
     return asked;
   }
 
+  @InTurn({0, 3})
   @Test
   void whatIsNamedIsLetInAndNothingElse(Api api, Page page) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
@@ -110,6 +112,7 @@ class CodeJourney {
         .doesNotContain("sha256", "connect-src");
   }
 
+  @InTurn({2, 4})
   @Test
   void aDesignerPutsCodeIntoThePageAndItIsOffOnTheStage(Api api, Page page) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
