@@ -95,7 +95,7 @@ final class LowTargets {
         && PieceSettings.TITLE_LINK.in(piece.values()).leads()) {
       all.add(new Pressed(piece, List.of(PageParts.BUTTON), false));
     }
-    for (Item item : piece.items()) {
+    for (Item item : piece.onShow()) {
       Node speaks = item.values().styles().set().isEmpty() ? piece : item;
       List<Fields.Pressed> its = Fields.buttons(piece, item);
       if (!its.isEmpty()) {

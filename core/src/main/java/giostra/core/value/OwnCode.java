@@ -115,6 +115,12 @@ public record OwnCode(
     if (mark == null || mark.parent() != inside || mark.nextElementSibling() != null) {
       throw new Refused(what, "something that is not closed", where.allowed());
     }
+    // Browsers give what such a tag says to the one that is there.
+    for (Element one : page.select("html, body")) {
+      if (one.attributesSize() > 0) {
+        throw new Refused(what, "<" + one.normalName() + ">", "without it: the page has one");
+      }
+    }
     return inside;
   }
 

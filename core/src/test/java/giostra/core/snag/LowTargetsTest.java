@@ -78,6 +78,18 @@ class LowTargetsTest {
   }
 
   @Test
+  void whatDoesNotShowIsNotTold() {
+    String piece = buttoned();
+    Document low = with(piece, "12px", 0);
+    List<Edit> hidden =
+        ((Piece) low.node(piece))
+            .items().stream()
+                .<Edit>map(item -> new Edit.SetValue(item.id(), "hidden", "", true))
+                .toList();
+    assertThat(found(Edits.apply(low, hidden).document())).isEmpty();
+  }
+
+  @Test
   void theDemosAreHighEnough() {
     assertThat(found(Demo.document())).isEmpty();
   }

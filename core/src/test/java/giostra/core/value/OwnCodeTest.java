@@ -99,6 +99,8 @@ class OwnCodeTest {
         "<a href=\"javascript:go()\">x</a>",
         "<p onclick=\"go()\">x</p>",
         "<p><b>a",
+        "<p>a</p><body class=\"own\">",
+        "<html dir=\"rtl\">",
         "<select>",
         "<plaintext>"
       })
