@@ -9,17 +9,23 @@ const RISE = 22;
 
 export const move = (x: number, y: number) => `translate(${x}px,${y}px)`;
 
-const came: Readonly<Record<string, (way: number) => Frames>> = {
-  rise: () => ({ transform: [move(0, RISE), move(0, 0)], opacity: ['0', '1'] }),
-  fade: () => ({ opacity: ['0', '1'] }),
-  'from-start': (way) => ({
-    transform: [move(-2 * RISE * way, 0), move(0, 0)],
-    opacity: ['0', '1'],
-  }),
-  'from-end': (way) => ({ transform: [move(2 * RISE * way, 0), move(0, 0)], opacity: ['0', '1'] }),
-  grow: () => ({ transform: ['scale(.9)', 'scale(1)'], opacity: ['0', '1'] }),
+const from = (x: number, y: number, opacity: string[]) => ({
+  transform: [move(x, y), move(0, 0)],
+  opacity,
+});
+
+const came: Readonly<Record<string, (way: number, opacity: string[]) => Frames>> = {
+  rise: (_, opacity) => from(0, RISE, opacity),
+  fade: (_, opacity) => ({ opacity }),
+  'from-start': (way, opacity) => from(-2 * RISE * way, 0, opacity),
+  'from-end': (way, opacity) => from(2 * RISE * way, 0, opacity),
+  grow: (_, opacity) => ({ transform: ['scale(.9)', 'scale(1)'], opacity }),
   unveil: () => ({ clipPath: ['inset(0 0 100% 0)', 'inset(0 0 0 0)'] }),
 };
 
-/** How something comes in, as keyframes. @param way 1, or -1 where one reads from the right */
-export const entering = (manner: string, way: number): Frames => came[manner]?.(way) ?? {};
+/**
+ * How something comes in, as keyframes. @param way 1, or -1 where one reads from the right
+ * @param seen the opacity that it has when it is there
+ */
+export const entering = (manner: string, way: number, seen = '1'): Frames =>
+  came[manner]?.(way, ['0', seen]) ?? {};

@@ -16,7 +16,7 @@ function entrances() {
     const apart = Number(beat) > 0 ? [...root.querySelectorAll<HTMLElement>('[data-item]')] : [];
     const own = apart.filter((item) => item.closest('[data-piece]') === root && !item.inert);
     const all = (own.length > 0 ? own : [root]).map((each, index) => {
-      const animation = each.animate(entering(manner, way), {
+      const animation = each.animate(entering(manner, way, getComputedStyle(each).opacity), {
         duration: Number(takes),
         delay: index * Number(beat),
         easing: CURVE,

@@ -11,6 +11,7 @@ import giostra.core.look.Resolved;
 import giostra.core.look.Scope;
 import giostra.core.look.StyleKey;
 import giostra.core.look.Styles;
+import giostra.core.look.Values;
 import giostra.core.page.Block;
 import giostra.core.page.Column;
 import giostra.core.page.Document;
@@ -112,17 +113,26 @@ public final class Resolution {
     return new Scope(document.bands(), voices, document.site().fonts());
   }
 
-  /** The tone that a node stands in, that of its section, as it is in a band. */
+  /**
+   * The tone that a node stands in as it is in a band: that of its section, or over a picture that
+   * is the section's ground.
+   */
   public static Tone tone(Document document, Node node, Band band) {
     return tone(document, node).in(scope(document, node), band);
   }
 
   private static Tone tone(Document document, Node node) {
-    String id =
+    Optional<Values> section =
         document.path(node.id()).stream()
             .filter(Section.class::isInstance)
-            .map(section -> PickKind.word(section.values().get(SectionSettings.TONE)))
-            .findFirst()
+            .map(Node::values)
+            .findFirst();
+    if (section.filter(values -> !values.get(SectionSettings.GROUND).isEmpty()).isPresent()) {
+      return Tone.PICTURE;
+    }
+    String id =
+        section
+            .map(values -> PickKind.word(values.get(SectionSettings.TONE)))
             .orElse(Tone.PAPER.id());
     Tone tone =
         Tone.ALL.stream()

@@ -28,7 +28,6 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -72,11 +71,6 @@ final class PartCss {
    * @param name of the CSS property
    */
   record Declared(List<Property<?>> of, String within, String name, Function<Look, String> value) {}
-
-  /** What the tone over pictures says, see base.css. */
-  private static final Set<ToneColour> OVER_PICTURES =
-      Set.of(
-          ToneColour.INK, ToneColour.QUIET, ToneColour.ACCENT, ToneColour.RING, ToneColour.GROUND);
 
   /** What goes over between states. */
   private static final List<String> GOING_OVER =
@@ -133,12 +127,9 @@ final class PartCss {
         css.add(List.of(Property.TEXT_FACE), "", "font-family", _ -> Family.TEXT.css());
       }
     } else if (Tone.is(part)) {
+      // Over a picture all has the colours of that tone, whatever the section's is.
+      String unless = !whole && !part.equals(Tone.PICTURE.part()) ? ":not(.g-grounded)" : "";
       for (ToneColour name : ToneColour.values()) {
-        // Over a picture words have the colours of that tone, whatever the section's is.
-        String unless =
-            !whole && !part.equals(Tone.PICTURE.part()) && OVER_PICTURES.contains(name)
-                ? ":not(.g-grounded)"
-                : "";
         Property<Colour> property = Property.of(name);
         css.add(List.of(property), unless, name.variable(), look -> look.of(property).css());
       }

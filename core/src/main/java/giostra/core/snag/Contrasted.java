@@ -47,11 +47,16 @@ public interface Contrasted {
    * @param widest what was found in the widest of them
    */
   record Range<C extends Contrasted>(C widest, Band narrowest) {
+    /** Whether it is so in a band. */
+    boolean holds(Band band) {
+      return band.from() >= narrowest.from() && band.from() <= widest.band().from();
+    }
+
     /** The edits that set a style in all of it: the widest band says it for the rest. */
-    List<Edit> set(Document document, Node node, StyleKey key, String value) {
+    List<Edit> set(Document document, Node node, StyleKey key, Object value) {
       var edits = new ArrayList<Edit>();
       for (Band each : document.bands().all()) {
-        boolean within = each.from() >= narrowest.from() && each.from() < widest.band().from();
+        boolean within = holds(each) && !each.equals(widest.band());
         if (within && node.values().styles().own(key, each.id()) != null) {
           edits.add(new Edit.SetStyle(node.id(), key, each.id(), null));
         }

@@ -1,9 +1,7 @@
 package giostra.core.snag;
 
-import giostra.core.anatomy.TrackParts;
 import giostra.core.band.Band;
 import giostra.core.layout.Resolution;
-import giostra.core.layout.TrackLayout;
 import giostra.core.look.Cascade;
 import giostra.core.look.Part;
 import giostra.core.look.Property;
@@ -14,10 +12,7 @@ import giostra.core.page.Item;
 import giostra.core.page.Node;
 import giostra.core.page.PartsShown;
 import giostra.core.page.Piece;
-import giostra.core.page.TrackSettings.Arrows;
-import giostra.core.page.Tracked;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -69,7 +64,7 @@ final class HoverOnly {
       return List.of();
     }
     Scope scope = Resolution.scope(at.document(), node);
-    Set<Band> gone = part.equals(TrackParts.ARROW) ? without(at, piece) : Set.of();
+    Set<Band> gone = Present.gone(at.document(), piece, part, at.scrollbar());
     return at.document().bands().all().stream()
         .filter(band -> !gone.contains(band))
         .flatMap(band -> {
@@ -80,17 +75,6 @@ final class HoverOnly {
               : Stream.of();
         })
         .toList();
-  }
-
-  /** Bands in which a track has no arrows. */
-  private static Set<Band> without(Looked at, Piece piece) {
-    var gone = new HashSet<>(at.document().bands().all());
-    if (piece instanceof Tracked track) {
-      TrackLayout.of(at.document(), track, at.scrollbar()).bands().stream()
-          .filter(band -> band.moves() && band.arrows() != Arrows.NONE)
-          .forEach(band -> gone.remove(band.band()));
-    }
-    return gone;
   }
 
   private static Snag snag(

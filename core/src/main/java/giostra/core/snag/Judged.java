@@ -6,6 +6,7 @@ import giostra.core.page.Piece;
 import giostra.core.page.PieceRoom;
 import giostra.core.room.Rooms;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What can be wrong with a kind of piece that cannot with others.
@@ -34,6 +35,16 @@ public interface Judged<P extends Piece> extends PieceRoom {
 
   /** Whether an item of it shows something though all its fields are empty. */
   default boolean showsAnyway() {
+    return false;
+  }
+
+  /** What a part of it stands on as it is set, where another of its kind may stand elsewhere. */
+  default Optional<Part> under(P piece, Part part) {
+    return Optional.empty();
+  }
+
+  /** Whether a part of it has the ground that its kind has only where somebody says so. */
+  default boolean isBare(P piece, Part part) {
     return false;
   }
 

@@ -59,11 +59,11 @@ public enum Rule {
   /** A clip without a poster, a second format or captions. */
   CLIP(BREAKS, BANDS),
   /** A sign or words that are hard to tell from what they stand on. */
-  CONTRAST(BREAKS, Faint::check, BANDS, SITE, AROUND, PICTURES),
+  CONTRAST(BREAKS, Faint::check, BANDS, SITE, AROUND, PICTURES, SCROLLBAR),
   /** A focus ring that nobody sees. */
   RING(BREAKS, Ring::check, BANDS, SITE, AROUND),
   /** What is seen under a mouse alone. */
-  HOVER_ONLY(HURTS, HoverOnly::check, BANDS, SITE, AROUND),
+  HOVER_ONLY(HURTS, HoverOnly::check, BANDS, SITE, AROUND, SCROLLBAR),
   /** A button that is lower than a finger hits. */
   LOW_TARGET(HURTS, LowTargets::check, BANDS, SITE, AROUND),
   /** What takes more or less room while it is touched, so that what is around it moves. */

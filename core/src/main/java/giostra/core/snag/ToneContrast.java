@@ -25,6 +25,8 @@ public record ToneContrast(Part part, Band band, double found) {
   private static final List<ToneColour> WORDS =
       List.of(ToneColour.INK, ToneColour.QUIET, ToneColour.ACCENT);
 
+  private static final List<ToneColour> GROUNDS = List.of(ToneColour.GROUND, ToneColour.RAISED);
+
   /** Of all tones in all bands, as a node has them. */
   public static List<ToneContrast> of(Document document, Node node) {
     Scope scope = Resolution.scope(document, node);
@@ -40,15 +42,10 @@ public record ToneContrast(Part part, Band band, double found) {
   }
 
   private static double worst(Tone tone) {
-    // Over a picture nothing is raised.
-    List<ToneColour> under =
-        tone.id().equals(Tone.PICTURE.id())
-            ? List.of(ToneColour.GROUND)
-            : List.of(ToneColour.GROUND, ToneColour.RAISED);
     Colour white = new Colour(255, 255, 255, 255);
     return WORDS.stream()
         .flatMapToDouble(ink ->
-            under.stream()
+            GROUNDS.stream()
                 .mapToDouble(name -> {
                   Colour below = tone.colour(name).over(white);
                   return Colour.contrast(tone.colour(ink).over(below), below);

@@ -88,7 +88,11 @@ public record Colour(int red, int green, int blue, int alpha) {
 
   /** This colour over a solid one. Source: Compositing and Blending 1, "source-over". */
   public Colour over(Colour below) {
-    double share = alpha / 255.0;
+    return over(below, alpha / 255.0);
+  }
+
+  /** So much of this colour, whatever it lets through itself, over a solid one. */
+  public Colour over(Colour below, double share) {
     return new Colour(
         mixed(red, below.red, share),
         mixed(green, below.green, share),

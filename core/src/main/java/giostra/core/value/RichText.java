@@ -156,6 +156,11 @@ public final class RichText {
     return clean.body().html().replace("&nbsp;", "\u00A0").strip();
   }
 
+  /** Whether something is in it. @param selector of what, as CSS says it */
+  public static boolean has(String text, String selector) {
+    return isMarkup(text) && Jsoup.parseBodyFragment(text).selectFirst(selector) != null;
+  }
+
   /** The words alone, blocks parted by line ends: what is searched, counted and measured. */
   public static String words(String text) {
     if (!isMarkup(text)) {

@@ -63,7 +63,7 @@ class BoxStatesTest {
   }
 
   private static List<Snag> low(Document document) {
-    return PartContrast.snags(document, document.piece("piece"), PictureSizes.NONE);
+    return PartContrast.snags(document, document.piece("piece"), PictureSizes.NONE, 0);
   }
 
   private static final Edit BLACK_ON_HOVER =

@@ -112,7 +112,7 @@ class PicturedTest {
   void theLeastOverlayIsTheLeast() {
     Document document = boxes(set(PICTURE, "some"), ink("#ffffff"));
     Snag found =
-        PartContrast.snags(document, document.piece("boxes"), MOSTLY_WHITE).stream()
+        PartContrast.snags(document, document.piece("boxes"), MOSTLY_WHITE, 0).stream()
             .filter(each -> each.place().part().equals(FlipParts.HEADING.id().id()))
             .findFirst()
             .orElseThrow();

@@ -8,6 +8,7 @@ import static giostra.core.anatomy.Initially.gap;
 import static giostra.core.anatomy.Initially.ground;
 import static giostra.core.anatomy.Initially.ink;
 import static giostra.core.anatomy.Initially.none;
+import static giostra.core.anatomy.Initially.opacity;
 import static giostra.core.anatomy.Initially.padded;
 import static giostra.core.anatomy.Initially.pictured;
 import static giostra.core.anatomy.Initially.plain;
@@ -33,15 +34,17 @@ import java.util.Set;
 /** Parts of accordions. */
 public final class AccordionParts {
   public static final Part ROW =
-      shaded(
-          corners(
-              edge(
-                  pictured(
-                      ink(Part.of("accordion.row", "Row", State.CURRENT), ToneColour.INK),
-                      plain(ToneColour.RAISED)),
-                  1,
-                  Ink.of(ToneColour.LINE)),
-              px(12)));
+      opacity(
+          shaded(
+              corners(
+                  edge(
+                      pictured(
+                          ink(Part.of("accordion.row", "Row", State.CURRENT), ToneColour.INK),
+                          plain(ToneColour.RAISED)),
+                      1,
+                      Ink.of(ToneColour.LINE)),
+                  px(12))),
+          1);
 
   public static final Part QUESTION =
       words(

@@ -60,6 +60,7 @@ public final class AccordionRoom
     return StandsOn.on(
         AccordionParts.ROW,
         StandsOn.WORDS,
+        AccordionParts.PANEL,
         AccordionParts.QUESTION,
         AccordionParts.SHARE,
         PanelParts.MARKER);

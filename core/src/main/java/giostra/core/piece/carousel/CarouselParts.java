@@ -44,16 +44,18 @@ import java.util.Set;
 /** Parts of cards. */
 public final class CarouselParts {
   public static final Part CARD =
-      Initially.box(
-          lively(
-              corners(
-                  border(
-                      pictured(
-                          ink(Part.of("carousel.card", "Card", State.HOVER), ToneColour.INK),
-                          plain(ToneColour.RAISED)),
-                      1,
-                      Ink.of(ToneColour.LINE)),
-                  px(14))));
+      opacity(
+          Initially.box(
+              lively(
+                  corners(
+                      border(
+                          pictured(
+                              ink(Part.of("carousel.card", "Card", State.HOVER), ToneColour.INK),
+                              plain(ToneColour.RAISED)),
+                          1,
+                          Ink.of(ToneColour.LINE)),
+                      px(14)))),
+          1);
 
   public static final Part CARD_WORDS =
       Initially.placed(
@@ -154,19 +156,21 @@ public final class CarouselParts {
 
   /** The box of the words where the quotation has a tail. */
   public static final Part BUBBLE =
-      shaded(
-          corners(
-              edge(
-                  pictured(
-                      padded(
-                          Part.of("quotation.bubble", "Box with a tail"),
-                          rem(1.4),
-                          rem(1.5),
-                          rem(1.4)),
-                      plain(ToneColour.RAISED)),
-                  1,
-                  Ink.of(ToneColour.LINE)),
-              px(14)));
+      opacity(
+          shaded(
+              corners(
+                  edge(
+                      pictured(
+                          padded(
+                              Part.of("quotation.bubble", "Box with a tail"),
+                              rem(1.4),
+                              rem(1.5),
+                              rem(1.4)),
+                          plain(ToneColour.RAISED)),
+                      1,
+                      Ink.of(ToneColour.LINE)),
+                  px(14))),
+          1);
 
   /** Who speaks, where the quotation has a tail. */
   public static final Part BUBBLE_SPEAKER =

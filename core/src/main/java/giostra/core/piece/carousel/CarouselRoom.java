@@ -27,6 +27,7 @@ import giostra.core.page.Starters.Starter;
 import giostra.core.page.TrackSettings;
 import giostra.core.page.TrackSettings.Arrows;
 import giostra.core.piece.carousel.CarouselSettings.Card;
+import giostra.core.piece.carousel.CarouselSettings.NameLine;
 import giostra.core.piece.carousel.CarouselSettings.PictureShape;
 import giostra.core.snag.Asked;
 import giostra.core.snag.Judged;
@@ -77,6 +78,7 @@ public final class CarouselRoom
             CarouselParts.CARD,
             List.of(),
             CarouselParts.CARD_WORDS,
+            CarouselParts.BUBBLE,
             CarouselParts.QUOTATION_TEXT,
             CarouselParts.QUOTE_MARK,
             CarouselParts.SPEAKER_NAME,
@@ -86,10 +88,31 @@ public final class CarouselRoom
 
   @Override
   public Optional<Part> throwing(Carousel piece) {
-    boolean tailed =
-        piece.values().get(CarouselSettings.CARD) == Card.QUOTATION
-            && piece.values().get(CarouselSettings.FRAME) == CarouselSettings.Frame.TAIL;
-    return Optional.of(tailed ? CarouselParts.BUBBLE : CarouselParts.CARD);
+    return Optional.of(isTailed(piece) ? CarouselParts.BUBBLE : CarouselParts.CARD);
+  }
+
+  private static boolean isTailed(Carousel piece) {
+    return piece.values().get(CarouselSettings.CARD) == Card.QUOTATION
+        && piece.values().get(CarouselSettings.FRAME) == CarouselSettings.Frame.TAIL;
+  }
+
+  /** The words of a quotation stand in its box, and who speaks where the name stands with them. */
+  @Override
+  public Optional<Part> under(Carousel piece, Part part) {
+    boolean named = piece.values().get(CarouselSettings.NAME_LINE) == NameLine.TEXT;
+    boolean boxed =
+        part.equals(CarouselParts.QUOTATION_TEXT)
+            || part.equals(CarouselParts.QUOTE_MARK)
+            || (named
+                && (part.equals(CarouselParts.SPEAKER_NAME) || part.equals(CarouselParts.ROLE)));
+    return boxed && isTailed(piece) ? Optional.of(CarouselParts.BUBBLE) : Optional.empty();
+  }
+
+  @Override
+  public boolean isBare(Carousel piece, Part part) {
+    return part.equals(CarouselParts.CARD)
+        && (isTailed(piece)
+            || piece.values().get(CarouselSettings.FRAME) == CarouselSettings.Frame.NONE);
   }
 
   @Override
