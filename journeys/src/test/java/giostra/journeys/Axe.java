@@ -76,6 +76,39 @@ final class Axe {
         null);
   }
 
+  /**
+   * Every contrast that axe reads, whether it is enough or not: the colours that it saw, the ratio,
+   * what it asks; and where, as a script says of an element.
+   *
+   * @param where a function from an element to what names it, null for what does not matter
+   */
+  static JsonNode contrasts(Page page, String where) {
+    ready(page);
+    return Js.ask(
+        page,
+        """
+        async () => {
+          const where = %s;
+          const { passes, violations } = await axe.run(document, {
+            runOnly: { type: 'rule', values: ['color-contrast'] },
+          });
+          return [...passes, ...violations].flatMap(({ nodes }) => nodes).flatMap((node) => {
+            const name = where(document.querySelector(node.target[0]));
+            const data = node.any[0]?.data;
+            return name && data?.contrastRatio ? [{
+              name,
+              ratio: data.contrastRatio,
+              asked: Number.parseFloat(data.expectedContrastRatio),
+              ink: data.fgColor,
+              ground: data.bgColor,
+            }] : [];
+          });
+        }
+        """
+            .formatted(where),
+        null);
+  }
+
   private static void ready(Page page) {
     if (!Boolean.TRUE.equals(page.evaluate("() => typeof axe === 'object'"))) {
       page.evaluate(SCRIPT);

@@ -39,6 +39,7 @@ public final class LongestOutside implements ClassOrderer {
           "SlowlyJourney",
           "PinJourney",
           "OverClipJourney",
+          "ReadableJourney",
           "ContentJourney",
           "ProveJourney",
           "TraceJourney",
