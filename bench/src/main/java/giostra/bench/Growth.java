@@ -148,7 +148,9 @@ final class Growth {
     }
   }
 
-  /** Against a server that runs: its address, then "pages", "moving" or how many editors. */
+  /**
+   * Against a server that runs: its address, then "pages", "moving", "drawing" or how many editors.
+   */
   public static void main(String[] args) throws InterruptedException {
     // As many connections stay open as there are editors.
     System.setProperty("http.maxConnections", "1000");
@@ -157,6 +159,8 @@ final class Growth {
       pages(api);
     } else if (args[1].equals("moving")) {
       Moving.measure(api);
+    } else if (args[1].equals("drawing")) {
+      Drawing.measure(api);
     } else {
       editors(api, Integer.parseInt(args[1]), 20);
     }

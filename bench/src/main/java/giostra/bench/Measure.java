@@ -39,6 +39,7 @@ public final class Measure {
       Growth.pages(app.api());
       Growth.editors(app.api(), 50, 20);
       Moving.measure(app.api());
+      Drawing.measure(app.api());
     }
     new Runner(
             new OptionsBuilder()
