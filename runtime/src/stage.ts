@@ -1,5 +1,6 @@
 import { unbar } from './bars';
 import { type Drawn, draw } from './drawn';
+import { farOff } from './far';
 import { heedHeld, hold, letGo } from './held';
 import type { Shown } from './kinds';
 import { type Traced, tracing } from './traced';
@@ -27,8 +28,16 @@ interface Swap {
     readonly insert: readonly string[];
   }[];
 }
+/** What was swapped in last, with other colours: where that cannot be, it goes and this comes. */
+interface Redraw {
+  readonly type: 'redraw';
+  readonly to: Swap;
+  /** What takes back the one before. */
+  readonly back: Swap;
+}
 type Told =
   | Swap
+  | Redraw
   | { readonly type: 'show' | 'mark' | 'replay'; readonly id: string }
   | Hold
   | Drawn
@@ -70,6 +79,15 @@ function fragment(html: string) {
   return template.content;
 }
 
+/**
+ * Makes a sheet the page's alone. Browsers share one that was fetched until it is changed, and then
+ * style all of the page anew: that is better done while it is loaded than at the first edit.
+ */
+function own({ sheet }: HTMLLinkElement) {
+  if (!sheet) return;
+  sheet.deleteRule(sheet.insertRule('own{}', sheet.cssRules.length));
+}
+
 /** Puts a new sheet in; the old one goes when the new one is there, so nothing shows undressed. */
 function dress(path: string): Promise<void> {
   const old = document.querySelector<HTMLLinkElement>('link[rel=stylesheet]');
@@ -81,6 +99,7 @@ function dress(path: string): Promise<void> {
   sheet.media = 'not all';
   return new Promise((done) => {
     sheet.onload = sheet.onerror = () => {
+      own(sheet);
       old.remove();
       sheet.removeAttribute('media');
       done();
@@ -119,27 +138,64 @@ function swapAll(html: string) {
   if (main && nextMain) main.replaceWith(document.importNode(nextMain, true));
 }
 
+const first = document.querySelector<HTMLLinkElement>('link[rel=stylesheet]');
+if (first) own(first);
+
 /** Path of the sheet that the page wears: its own, or one that patches have made of it. */
-let worn = document.querySelector('link[rel=stylesheet]')?.getAttribute('href') ?? '';
+let worn = first?.getAttribute('href') ?? '';
+
+/** The rules that were put in last. */
+let patched: readonly CSSRule[] = [];
 
 /** Changes the rules that changed, so that only what they touch is laid out anew. */
 function patch(message: Swap): boolean {
+  patched = [];
   const sheet = document.querySelector<HTMLLinkElement>('link[rel=stylesheet]')?.sheet;
   if (!message.rules || !sheet || worn !== message.from) return false;
   if (sheet.cssRules.length !== message.count) return false;
-  for (const { group, at, remove, insert } of message.rules) {
+  patched = message.rules.flatMap(({ group, at, remove, insert }) => {
     const list = group == null ? sheet : (sheet.cssRules[group] as CSSGroupingRule);
     for (let i = 0; i < remove; i++) list.deleteRule(at);
     insert.forEach((rule, index) => {
       list.insertRule(rule, at + index);
     });
-  }
+    return insert.flatMap((_, index) => list.cssRules[at + index] ?? []);
+  });
   worn = message.css;
   return true;
 }
 
+/** Gives rules the declarations of others, in which nothing but colours differs. */
+function recolour(rules: Iterable<CSSRule>, next: CSSRuleList) {
+  [...rules].forEach((rule, index) => {
+    const other = next[index];
+    if (rule instanceof CSSStyleRule && other instanceof CSSStyleRule) {
+      rule.style.cssText = other.style.cssText;
+    } else if (rule instanceof CSSGroupingRule && other instanceof CSSGroupingRule) {
+      recolour(rule.cssRules, other.cssRules);
+    }
+  });
+}
+
+async function redraw({ to, back }: Redraw) {
+  const rules = to.rules?.flatMap(({ insert }) => insert) ?? [];
+  if (worn !== back.from || patched.length === 0 || patched.length !== rules.length) {
+    await swap(back);
+    await swap(to);
+    return;
+  }
+  far.leave();
+  const others = new CSSStyleSheet();
+  others.replaceSync(rules.join(''));
+  recolour(patched, others.cssRules);
+  worn = to.css;
+  say({ type: 'swapped', css: to.css });
+}
+
+const far = farOff();
 let turn: Promise<void> = Promise.resolve();
 async function swap(message: Swap) {
+  far.near();
   const at = window.scrollY;
   const styled = patch(message) ? Promise.resolve() : dress(message.css);
   if (message.html) swapAll(message.html);
@@ -162,6 +218,7 @@ async function swap(message: Swap) {
 addEventListener('message', (event: MessageEvent<Told>) => {
   if (event.source !== bench || event.origin !== benchOrigin) return;
   const message = event.data;
+  if (message.type !== 'redraw') far.near();
   if (message.type === 'hello') hello();
   else if (message.type === 'show') show(element(message.id));
   else if (message.type === 'mark') mark(message.id);
@@ -181,9 +238,11 @@ addEventListener('message', (event: MessageEvent<Told>) => {
     turn = turn
       .then(() => document.fonts.ready)
       .then(() => {
+        far.near();
         say({ type: 'tree', asked: message.asked, tree: tree() });
       });
   } else if (message.type === 'swap') turn = turn.then(() => swap(message));
+  else if (message.type === 'redraw') turn = turn.then(() => redraw(message));
 });
 
 const trace = tracing(say);

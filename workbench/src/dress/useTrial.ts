@@ -126,7 +126,8 @@ export function useTrial() {
     if (again) {
       asked.current++;
       next.current = undefined;
-      wear(again.to, again.back);
+      say({ type: 'redraw', to: again.to, back: back.current });
+      back.current = again.back;
       return;
     }
     next.current = edits;

@@ -74,7 +74,7 @@ final class Drawing {
       stage.evaluate(
           """
           () => addEventListener('message', ({ data }) => {
-            if (data.type === 'swap') requestAnimationFrame(() => setTimeout(() =>
+            if (data.type === 'swap' || data.type === 'redraw') requestAnimationFrame(() => setTimeout(() =>
               parent.postMessage({ type: 'painted' }, '*')));
           })
           """);

@@ -19,6 +19,7 @@ import giostra.server.testing.Giostra;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -152,5 +153,55 @@ class DrawnColourJourney {
     bench.saved();
     assertThat(api.document(id).node("cards").values().styles().set().toString())
         .contains("angle=180");
+  }
+
+  /** What is far out of view waits while a tone is drawn, and nothing moves. */
+  @InTurn(4)
+  @Test
+  void whatIsFarOutOfViewIsDrawnWhenItIsComeTo(Api api, Page page) {
+    var item = new Item("card", Values.NONE.with(ItemSettings.HEADING, Values.ALL, "A heading"));
+    List<Section> sections =
+        IntStream.range(0, 30)
+            .mapToObj(n ->
+                new Section(
+                    "section-" + n,
+                    Values.NONE,
+                    List.of(
+                        new Carousel(
+                            "cards-" + n,
+                            Values.NONE,
+                            List.of(new Item("card-" + n, item.values()))))))
+            .toList();
+    String id =
+        api.newPage(
+            new Document(
+                new Site(Bands.INITIAL, Values.NONE),
+                new giostra.core.page.Page("page", Values.NONE, sections)));
+    Bench bench = Bench.open(page, api, id, "dress", "site&setting=tone.paper/rest/tone-raised");
+    Frame stage = bench.stage();
+    stage.waitForSelector("#g-cards-29[data-live]");
+    Object high = stage.evaluate("document.documentElement.scrollHeight");
+    bench.cell("site", "tone.paper/rest/tone-raised", "desktop").focus();
+    page.keyboard().press("Space");
+    Locator dialog = page.locator("dialog[open]");
+    Locator colour = dialog.getByLabel("Colour", new Locator.GetByLabelOptions().setExact(true));
+    String far = "() => document.querySelectorAll('[data-far]').length";
+    for (int n = 1; n <= 5; n++) {
+      draw(colour, hex(n));
+      seen(stage, rgb(n));
+    }
+    assertThat((Integer) stage.evaluate(far)).isBetween(10, 29);
+    assertThat(stage.evaluate("document.documentElement.scrollHeight")).isEqualTo(high);
+    stage.evaluate("() => scrollTo(0, document.documentElement.scrollHeight)");
+    stage.waitForFunction(
+        "(rgb) => getComputedStyle([...document.querySelectorAll('.g-card')].at(-1)).backgroundColor"
+            + " === rgb && document.querySelector('[data-far]') === null",
+        rgb(5));
+    draw(colour, hex(6));
+    stage.waitForFunction("() => document.querySelector('#g-cards-0').closest('[data-far]')");
+    dialog.getByText("Cancel").click();
+    stage.waitForFunction("() => document.querySelector('[data-far]') === null");
+    seen(stage, "rgb(255, 253, 246)");
+    assertThat(stage.evaluate("document.documentElement.scrollHeight")).isEqualTo(high);
   }
 }
