@@ -50,6 +50,8 @@ export function autoplay(
   let left = 0;
   /** Ms that it is behind the rule, which timers and drawing on a busy device cost. */
   let behind = 0;
+  /** Since when it is held. */
+  let heldSince = 0;
   let back = false;
   let later = false;
   let asked = false;
@@ -66,6 +68,7 @@ export function autoplay(
 
   function freeze() {
     const now = clock.now();
+    if (runs()) heldSince = now;
     if (still()) {
       if (runs()) left = Math.max(0, left - (now - since));
       since = now;
@@ -114,7 +117,8 @@ export function autoplay(
     since = clock.now();
     left = restOf(track, track.stop) * (later ? (track.band.auto?.later ?? 1) : 1);
     later = false;
-    behind += since - at;
+    // A rest that is held already has nothing to make up for since then.
+    behind += runs() ? since - at : Math.max(0, heldSince - at);
     if (behind >= left) behind = 0;
     const madeUp = Math.min(behind, left * MADE_UP);
     left -= madeUp;

@@ -3,6 +3,7 @@ package giostra.journeys;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.band.Bands;
 import giostra.core.fit.Screen;
 import giostra.core.layout.PictureSizes;
@@ -17,6 +18,8 @@ import giostra.core.page.PageSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
+import giostra.core.page.TrackSettings;
+import giostra.core.piece.carousel.Carousel;
 import giostra.core.piece.slider.Slider;
 import giostra.core.snag.Rule;
 import giostra.core.snag.Snag;
@@ -28,11 +31,14 @@ import giostra.core.value.Place;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -46,16 +52,21 @@ class CoveredJourney {
       "The doors are open from dusk until the last guest has gone, and the paths are lit as far as"
           + " the pond. Bring something warm, and somebody to lean on. ";
 
-  /** How far what covers reaches over words of the first slides, px along the shorter way. */
+  /**
+   * How far what covers reaches over words, px along the shorter way: of the first slides, or of
+   * all cards.
+   */
   private static final String OVER =
       """
-      async () => {
+      async (box) => {
         await document.fonts.ready;
         const found = {};
         for (const piece of document.querySelectorAll('.g-piece[data-piece]')) {
-          const slide = piece.querySelector('.g-item');
-          const words = ['.g-kicker', 'h2', '.g-sub', '.g-copy'].flatMap((part) => {
-            const it = slide.querySelector('.g-copybox > ' + part);
+          const items = [...piece.querySelectorAll('.g-item')];
+          const some = box === '.g-copybox' ? items.slice(0, 1) : items;
+          const parts = ['.g-kicker', ':is(h2,h3)', '.g-sub', '.g-copy'];
+          const words = some.flatMap((item) => parts.map((part) => [item, part])).flatMap(([item, part]) => {
+            const it = item.querySelector(box + ' > ' + part);
             if (!it) return [];
             // The letters of one text; paragraphs, of several.
             const one = it.querySelectorAll('p').length === 1 ? it.querySelector('p') : it;
@@ -144,6 +155,10 @@ class CoveredJourney {
               List.of("top-start", "top-end", "bottom-start", "bottom-end")
                   .get(random.nextInt(4))));
     }
+    return paged(sections, edits, direction);
+  }
+
+  private static Document paged(List<Section> sections, List<Edit> edits, String direction) {
     var bare =
         new Document(
             new Site(Bands.INITIAL, Values.NONE),
@@ -189,7 +204,7 @@ class CoveredJourney {
     int found = 0;
     for (int width : widths) {
       page.setViewportSize(width, (int) Screen.USUAL_HEIGHT);
-      JsonNode seen = Js.ask(page, OVER, null);
+      JsonNode seen = Js.ask(page, OVER, ".g-copybox");
       for (Piece piece : document.pieces()) {
         List<Snag> snags = covered(document, piece);
         for (String what : List.of("arrow", "hold")) {
@@ -212,6 +227,86 @@ class CoveredJourney {
     assertThat(found).isBetween(looked / 20, looked * 19 / 20);
     // A line more or less, where a text all but fits, is what TextFitJourney is about.
     assertThat(wrong).hasSizeLessThanOrEqualTo(looked / 500);
+  }
+
+  /** Carousels with arrows over their cards, each alone, drawn anew. */
+  private static Document cards(int count, String direction) {
+    var random = new Random(SEED + direction.hashCode() + 1);
+    var sections = new ArrayList<Section>();
+    var edits = new ArrayList<Edit>();
+    for (int n = 0; n < count; n++) {
+      String id = "c-" + n;
+      List<Item> items = IntStream.range(0, 5).mapToObj(i -> item(id + "-" + i, random)).toList();
+      sections.add(
+          new Section("s-" + n, Values.NONE, List.of(new Carousel(id, Values.NONE, items))));
+      edits.add(set(id, "arrows", "over"));
+      edits.add(set(id, "arrowDistance", random.nextInt(40) + "px"));
+      edits.add(style(id, "track.arrow/rest/size", 24 + random.nextInt(50) + "px"));
+      edits.add(set(id, TrackSettings.IN_VIEW.id(), 1 + random.nextInt(3)));
+      edits.add(set(id, "peek", random.nextInt(3) * 30 + "px"));
+      edits.add(set(id, "endless", random.nextBoolean()));
+      edits.add(set(id, "textAlign", List.of("start", "center", "end").get(random.nextInt(3))));
+      edits.add(new Edit.SetValue(id, "frame", "", random.nextInt(3) == 0 ? "none" : "box"));
+      edits.add(style(id, "carousel.words/rest/padding-sides", random.nextInt(90) + "px"));
+      edits.add(style(id, "carousel.words/rest/padding-above", random.nextInt(90) + "px"));
+      edits.add(style(id, "carousel.card/rest/least-high", 100 + random.nextInt(300) + "px"));
+    }
+    return paged(sections, edits, direction);
+  }
+
+  /** The most that arrows cover at any stop, by piece. */
+  private static Map<String, Double> mostOver(Page page) {
+    var most = new HashMap<String, Double>();
+    for (int stop = 0; stop < 5; stop++) {
+      for (var each : Js.ask(page, OVER, ".g-card > .g-body").properties()) {
+        most.merge(each.getKey(), each.getValue().path("arrow").asDouble(), Math::max);
+      }
+      page.evaluate(
+          "() => document.querySelectorAll('.g-next:not([aria-disabled=true])').forEach((e) => e.click())");
+      page.waitForTimeout(60);
+      page.waitForFunction("() => document.getAnimations().length === 0");
+    }
+    return most;
+  }
+
+  /** At any stop, of those that an arrow leads to. */
+  @InTurn(InTurn.EACH_CASE)
+  @ParameterizedTest
+  @ValueSource(strings = {"ltr", "rtl"})
+  void arrowsThatAreSaidToLieOverCardsDoAndNoOthers(
+      String direction, Api api, Chromium.Open chromium) {
+    Document document = cards(Runs.of(12, 60), direction);
+    String address = api.publish(api.newPage(document));
+    var wrong = new ArrayList<String>();
+    int looked = 0;
+    int found = 0;
+    for (int width : List.of(320, 390, 600, 800, 1000, 1280, 1900)) {
+      Page page = chromium.page(width, (int) Screen.USUAL_HEIGHT);
+      page.emulateMedia(new Page.EmulateMediaOptions().setReducedMotion(ReducedMotion.REDUCE));
+      page.navigate(address);
+      page.waitForFunction(
+          "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
+      Map<String, Double> seen = mostOver(page);
+      page.context().close();
+      for (Piece piece : document.pieces()) {
+        List<Snag> snags =
+            Snags.of(document, piece, NONE, 0).stream()
+                .filter(snag -> snag.rule() == Rule.COVERED)
+                .toList();
+        double over = seen.getOrDefault(piece.id(), -1.0);
+        boolean said = at(snags, "track.arrow", width);
+        looked++;
+        found += said ? 1 : 0;
+        if (said != over > 2 && Math.abs(over - 2) > 1) {
+          wrong.add("%s at %d px: %.1f px, said %b".formatted(piece.id(), width, over, said));
+        }
+      }
+    }
+    System.out.printf(
+        "measured: %s, %d looks at arrows over cards, %d covered, wrong %d%n",
+        direction, looked, found, wrong.size());
+    assertThat(found).isBetween(looked / 20, looked * 19 / 20);
+    assertThat(wrong).isEmpty();
   }
 
   /** Source: WCAG 2.2, failure F78; what Chromium draws around who has the focus. */

@@ -14,6 +14,7 @@ import giostra.core.page.Node;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.value.Length;
+import giostra.core.value.WordsAlign;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -188,5 +189,31 @@ public final class ItemFlows {
   public static Flow within(Flow flow, PartBox box) {
     return flow.within(
         new Line(1, -box.sides()), box.px(Property.PADDING_ABOVE) + box.px(Property.PADDING_BELOW));
+  }
+
+  /** Where the words of a piece begin. */
+  public WordsAlign align(Piece piece) {
+    return switch (blocks.value(piece, PieceSettings.TEXT_ALIGN)) {
+      case START -> WordsAlign.START;
+      case CENTER -> WordsAlign.CENTER;
+      case END -> WordsAlign.END;
+    };
+  }
+
+  /**
+   * The share of the room that is left of words, where they are narrower than it.
+   *
+   * @param around where what is around them begins
+   */
+  public static double side(PartBox part, WordsAlign around, boolean mirrored) {
+    WordsAlign own = part.part().has(Property.PLACE) ? part.of(Property.PLACE) : WordsAlign.AROUND;
+    if (own == WordsAlign.AROUND && part.part().has(Property.ALIGN)) {
+      own = part.of(Property.ALIGN);
+    }
+    return switch (own == WordsAlign.AROUND ? around : own) {
+      case AROUND, START -> mirrored ? 1 : 0;
+      case CENTER -> 0.5;
+      case END -> mirrored ? 0 : 1;
+    };
   }
 }

@@ -20,7 +20,7 @@ final class Faint {
         found.addAll(Judged.of(piece).found(Rule.CONTRAST, piece, at));
         found.addAll(PartContrast.snags(at.document(), piece, at.pictures(), at.scrollbar()));
         if (piece.type().hasPanels()) {
-          piece.items().forEach(item -> found.addAll(of(item.panel(), at)));
+          piece.onShow().forEach(item -> found.addAll(of(item.panel(), at)));
         }
       }
       default -> {}

@@ -104,9 +104,9 @@ public record PartContrast(Part part, State state, Band band, double found, doub
     List<PartContrast> all = of(whole);
     var found = new ArrayList<Snag>();
     Contrasted.low(all).stream()
-        .filter(range -> isThere(document, piece, piece.items(), range, scrollbar))
+        .filter(range -> isThere(document, piece, piece.onShow(), range, scrollbar))
         .forEach(range -> found.add(range.snag(piece.id(), "", fixes(range, whole))));
-    for (Item item : piece.items()) {
+    for (Item item : piece.onShow()) {
       Stream<Node> pins =
           piece.type().hasPins() ? item.pins().stream().map(Node.class::cast) : Stream.of();
       Stream.concat(Stream.of(item), pins)

@@ -23,7 +23,6 @@ import giostra.core.value.Aspect;
 import giostra.core.value.Length;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 
 /** Cards as they flow in one band. */
 final class CardFlow {
@@ -59,11 +58,15 @@ final class CardFlow {
                 words.px(Property.PADDING_ABOVE) + words.px(Property.PADDING_BELOW))
             .atLeast(Flow.fixed(words.px(Property.LEAST_HIGH)));
     Flow stood = new RoomAround(words).around(body);
-    Optional<PictureSizes.Size> picture =
-        items.picture(piece, item.values().get(ItemSettings.PICTURE));
-    Flow whole =
-        picture.map(size -> Flow.stack(List.of(shot(piece, item, size), stood), 0)).orElse(stood);
-    return carded(item, whole, 0, 0);
+    return carded(item, Flow.stack(List.of(above(piece, item), stood), 0), 0, 0);
+  }
+
+  /** The picture over the words of a card, in the room around it. */
+  Flow above(Carousel piece, Item item) {
+    return items
+        .picture(piece, item.values().get(ItemSettings.PICTURE))
+        .map(size -> shot(piece, item, size))
+        .orElse(Flow.NONE);
   }
 
   /** In its card, with a padding of px on both sides, and one above and below. */

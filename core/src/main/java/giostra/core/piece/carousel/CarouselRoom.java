@@ -216,7 +216,11 @@ public final class CarouselRoom
 
   @Override
   public List<Snag> found(Rule rule, Carousel piece, Looked at) {
-    return rule == Rule.CROWDED ? Crowded.of(piece, at) : List.of();
+    return switch (rule) {
+      case CROWDED -> Crowded.of(piece, at);
+      case COVERED -> CardCovered.of(piece, at);
+      default -> List.of();
+    };
   }
 
   @Override

@@ -17,7 +17,6 @@ import giostra.core.look.Property;
 import giostra.core.page.Document;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
-import giostra.core.page.PieceSettings;
 import giostra.core.piece.slider.SliderSettings.PictureSide;
 import giostra.core.piece.slider.SliderSettings.PictureUse;
 import giostra.core.value.Ends;
@@ -127,12 +126,7 @@ final class SlideFlow {
     double gap = words.px(Property.GAP);
     Length measure = blocks.value(piece, SliderSettings.WORDS_MEASURE);
     Place place = blocks.value(piece, SliderSettings.PLACE);
-    WordsAlign align =
-        switch (blocks.value(piece, PieceSettings.TEXT_ALIGN)) {
-          case START -> WordsAlign.START;
-          case CENTER -> WordsAlign.CENTER;
-          case END -> WordsAlign.END;
-        };
+    WordsAlign align = items.align(piece);
     List<ItemFlows.Said> said = items.said(piece, item, SliderParts.SLIDE_HEADING);
     Optional<Flow> icon = items.icon(piece, item, PageParts.ICON);
     Flow stack = Flow.stack(stacked(piece, item));
@@ -154,7 +148,7 @@ final class SlideFlow {
         double wide = each.reach(kept.inner(box, screen), screen);
         double start = kept.before(screen);
         double end = kept.sides(screen) - start;
-        double free = (box - wide - start - end) * side(kept.of(), align, mirrored);
+        double free = (box - wide - start - end) * ItemFlows.side(kept.of(), align, mirrored);
         found.add(
             new Words(
                 each.part(),
@@ -165,19 +159,6 @@ final class SlideFlow {
         y += high + gap;
       }
       return new Stood(stood, found);
-    };
-  }
-
-  /** The share of the room that is left of words, where they are narrower than it. */
-  private static double side(PartBox part, WordsAlign around, boolean mirrored) {
-    WordsAlign own = part.part().has(Property.PLACE) ? part.of(Property.PLACE) : WordsAlign.AROUND;
-    if (own == WordsAlign.AROUND && part.part().has(Property.ALIGN)) {
-      own = part.of(Property.ALIGN);
-    }
-    return switch (own == WordsAlign.AROUND ? around : own) {
-      case AROUND, START -> mirrored ? 1 : 0;
-      case CENTER -> 0.5;
-      case END -> mirrored ? 0 : 1;
     };
   }
 
