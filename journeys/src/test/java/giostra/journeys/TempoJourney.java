@@ -250,7 +250,10 @@ class TempoJourney {
     switch (deed) {
       case POINTS -> {
         var box = page.locator(root + " .g-view").boundingBox();
-        page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+        // What has only just come into place may not be hit at once.
+        for (int i = 0; i < 5 && page.querySelector(root + " .g-view:hover") == null; i++) {
+          page.mouse().move(box.x + box.width / 2 + i, box.y + box.height / 2);
+        }
       }
       case LEAVES -> page.mouse().move(2, 2);
       case TABS_IN -> {
