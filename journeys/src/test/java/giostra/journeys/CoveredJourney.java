@@ -240,9 +240,10 @@ class CoveredJourney {
       sections.add(
           new Section("s-" + n, Values.NONE, List.of(new Carousel(id, Values.NONE, items))));
       edits.add(set(id, "arrows", "over"));
-      edits.add(set(id, "arrowDistance", random.nextInt(40) + "px"));
-      edits.add(style(id, "track.arrow/rest/size", 24 + random.nextInt(50) + "px"));
-      edits.add(set(id, TrackSettings.IN_VIEW.id(), 1 + random.nextInt(3)));
+      edits.add(set(id, "arrowDistance", random.nextInt(20) + "px"));
+      edits.add(style(id, "track.arrow/rest/size", 24 + random.nextInt(30) + "px"));
+      edits.add(set(id, TrackSettings.IN_VIEW.id(), 1 + random.nextInt(2)));
+      edits.add(new Edit.SetValue(id, TrackSettings.IN_VIEW.id(), "phone", 1));
       edits.add(set(id, "peek", random.nextInt(3) * 30 + "px"));
       edits.add(set(id, "endless", random.nextBoolean()));
       edits.add(set(id, "textAlign", List.of("start", "center", "end").get(random.nextInt(3))));

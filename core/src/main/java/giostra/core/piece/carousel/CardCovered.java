@@ -183,8 +183,9 @@ final class CardCovered {
     WordsAlign align = items.align(piece);
     boolean bare = piece.values().get(CarouselSettings.FRAME) == Frame.NONE;
     double body = around.inner(inner, screen);
-    double padding = bare ? 0 : words.of(Property.PADDING_SIDES).start().constantPx();
-    double box = Math.max(1, body - (bare ? words.sides(0) : words.sides()));
+    double sides = bare ? words.sides(0) : words.sides();
+    double padding = sides == 0 ? 0 : words.of(Property.PADDING_SIDES).start().constantPx();
+    double box = Math.max(1, body - sides);
     double x =
         card.border().fourth().constantPx()
             + around.before(screen)
