@@ -3,6 +3,7 @@ package giostra.core.snag;
 import giostra.core.anatomy.PageParts;
 import giostra.core.anatomy.TrackParts;
 import giostra.core.band.Band;
+import giostra.core.layout.TrackBand;
 import giostra.core.layout.TrackLayout;
 import giostra.core.look.Part;
 import giostra.core.page.Document;
@@ -12,6 +13,7 @@ import giostra.core.page.ItemSettings;
 import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.page.TrackSettings.Arrows;
+import giostra.core.page.TrackSettings.Marks;
 import giostra.core.page.Tracked;
 import giostra.core.value.RichText;
 import giostra.core.value.Setting;
@@ -19,6 +21,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /** Which parts of a piece there are as it is filled and laid out: what nobody sees is not read. */
 final class Present {
@@ -40,6 +43,21 @@ final class Present {
           "strong",
           PageParts.LINK,
           "a");
+
+  /** When there is something of a part where a track moves. */
+  private static final Map<Part, Predicate<TrackBand>> ON_TRACKS =
+      Map.of(
+          TrackParts.ARROW,
+          band -> band.arrows() != Arrows.NONE,
+          // Dots that do not fit become a tally.
+          TrackParts.TALLY,
+          band -> band.marks() == Marks.TALLY || band.marks() == Marks.DOTS,
+          TrackParts.BAR,
+          band -> band.marks() == Marks.BAR,
+          TrackParts.THUMBNAIL,
+          band -> band.marks() == Marks.THUMBNAILS,
+          TrackParts.NAME,
+          band -> band.marks() == Marks.NAMES);
 
   private Present() {}
 
@@ -63,13 +81,14 @@ final class Present {
 
   /** Bands in which there is nothing of a part, whatever the piece is filled with. */
   static Set<Band> gone(Document document, Piece piece, Part part, double scrollbar) {
-    if (!part.equals(TrackParts.ARROW)) {
+    Predicate<TrackBand> there = ON_TRACKS.get(part);
+    if (there == null) {
       return Set.of();
     }
     var gone = new HashSet<>(document.bands().all());
     if (piece instanceof Tracked track) {
       TrackLayout.of(document, track, scrollbar).bands().stream()
-          .filter(band -> band.moves() && band.arrows() != Arrows.NONE)
+          .filter(band -> band.moves() && there.test(band))
           .forEach(band -> gone.remove(band.band()));
     }
     return gone;

@@ -3,6 +3,7 @@ package giostra.core.snag;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import giostra.core.anatomy.PageParts;
+import giostra.core.anatomy.TrackParts;
 import giostra.core.band.Bands;
 import giostra.core.layout.PictureSizes;
 import giostra.core.look.Property;
@@ -20,6 +21,7 @@ import giostra.core.page.Page;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
+import giostra.core.page.TrackSettings;
 import giostra.core.piece.accordion.Accordion;
 import giostra.core.piece.accordion.AccordionParts;
 import giostra.core.piece.carousel.Carousel;
@@ -28,6 +30,7 @@ import giostra.core.piece.carousel.CarouselSettings;
 import giostra.core.piece.tabs.Tabs;
 import giostra.core.piece.tabs.TabsParts;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -170,5 +173,27 @@ class FaintBlocksTest {
     assertThat(faint(with(page, style("site", raised, "#fff8e8"))))
         .anySatisfy(snag ->
             assertThat(snag.place().part()).isEqualTo(CarouselParts.CARD_HEADING.id().id()));
+  }
+
+  /** What marks there are in a band, and arrows, is read there and nowhere else. */
+  @Test
+  void onlyTheMarksThatThereAreAreRead() {
+    List<Item> cards =
+        IntStream.range(0, 6)
+            .mapToObj(n ->
+                new Item(
+                    "card-" + n, Values.NONE.with(ItemSettings.HEADING, Values.ALL, "Card " + n)))
+            .toList();
+    Document track = document(Values.NONE, new Carousel("cards", Values.NONE, cards));
+    String name = TrackParts.NAME.key(Property.INK, State.REST).written();
+    String arrow = TrackParts.ARROW.key(Property.INK, State.REST).written();
+    Document pale = with(track, style("cards", name, "#fbf7ec"), style("cards", arrow, "#fbf7ec"));
+    assertThat(faint(pale)).extracting(snag -> snag.place().part()).containsOnly("track.arrow");
+    Document other =
+        with(
+            pale,
+            new Edit.SetValue("cards", TrackSettings.MARKS.id(), "desktop", "names"),
+            new Edit.SetValue("cards", TrackSettings.ARROWS.id(), "desktop", "none"));
+    assertThat(faint(other)).extracting(snag -> snag.place().part()).containsOnly("track.name");
   }
 }
