@@ -1,17 +1,13 @@
 package giostra.bench;
 
 import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.ElementHandle;
 import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import giostra.server.testing.Api;
-import giostra.server.testing.Debian;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 
 /**
  * From a colour that is drawn in the picker to the stage's next picture that has it, in ms, in
@@ -33,17 +29,7 @@ final class Drawing {
 
   /** Prints it, for pages of 60 and of 500 pieces. */
   static void measure(Api api) {
-    try (Playwright playwright =
-            Playwright.create(
-                new Playwright.CreateOptions()
-                    .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        Browser browser =
-            playwright
-                .chromium()
-                .launch(
-                    new BrowserType.LaunchOptions()
-                        .setExecutablePath(Debian.CHROMIUM)
-                        .setArgs(List.of("--no-sandbox", "--disable-gpu")))) {
+    Chromium.in(browser -> {
       for (int pieces : new int[] {60, 500}) {
         String id = api.newPage(LargePage.mixed(pieces));
         for (Drawn each : ALL) {
@@ -58,7 +44,8 @@ final class Drawing {
               times.getFirst());
         }
       }
-    }
+      return browser;
+    });
   }
 
   private static List<Double> times(Api api, Browser browser, String id, Drawn drawn) {

@@ -1,16 +1,12 @@
 package giostra.bench;
 
 import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import giostra.server.testing.Api;
-import giostra.server.testing.Debian;
 import giostra.server.testing.Postgres;
 import giostra.server.testing.Process;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 
 /** From the key that takes a value to the stage that shows it, in ms, in Chromium. */
 final class EditToStage {
@@ -21,49 +17,41 @@ final class EditToStage {
   /** Times of 50 edits after five to warm up, ascending, on a page of 60 pieces. */
   static List<Double> measure() {
     try (Postgres database = Postgres.start();
-        Process app = Process.start(database);
-        Playwright playwright =
-            Playwright.create(
-                new Playwright.CreateOptions()
-                    .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        Browser browser =
-            playwright
-                .chromium()
-                .launch(
-                    new BrowserType.LaunchOptions()
-                        .setExecutablePath(Debian.CHROMIUM)
-                        .setArgs(List.of("--no-sandbox", "--disable-gpu")))) {
-      Api api = app.api();
-      String id = api.newPage(LargePage.document());
-      Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
-      page.navigate(api.at("/pages/" + id + "/arrange?at=carousel-3"));
-      String cell = "[data-path='carousel-3/gap/desktop']";
-      page.waitForSelector(cell);
-      page.waitForTimeout(2000);
+        Process app = Process.start(database)) {
+      return Chromium.in(browser -> measure(app.api(), browser));
+    }
+  }
+
+  private static List<Double> measure(Api api, Browser browser) {
+    String id = api.newPage(LargePage.document());
+    Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
+    page.navigate(api.at("/pages/" + id + "/arrange?at=carousel-3"));
+    String cell = "[data-path='carousel-3/gap/desktop']";
+    page.waitForSelector(cell);
+    page.waitForTimeout(2000);
+    page.evaluate(
+        """
+        () => addEventListener('message', (event) => {
+          if (event.data.type === 'swapped') window.swapped = performance.now();
+        })
+        """);
+    var times = new ArrayList<Double>();
+    for (int edit = 0; edit < EDITS + 5; edit++) {
+      page.focus(cell);
+      page.keyboard().press("F2");
+      page.fill(cell + " input", (edit % 40) + "px");
       page.evaluate(
           """
-          () => addEventListener('message', (event) => {
-            if (event.data.type === 'swapped') window.swapped = performance.now();
-          })
+          () => { window.swapped = 0; addEventListener('keydown',
+              () => { window.pressed = performance.now(); }, { capture: true, once: true }) }
           """);
-      var times = new ArrayList<Double>();
-      for (int edit = 0; edit < EDITS + 5; edit++) {
-        page.focus(cell);
-        page.keyboard().press("F2");
-        page.fill(cell + " input", (edit % 40) + "px");
-        page.evaluate(
-            """
-            () => { window.swapped = 0; addEventListener('keydown',
-                () => { window.pressed = performance.now(); }, { capture: true, once: true }) }
-            """);
-        page.keyboard().press("Enter");
-        page.waitForFunction("() => window.swapped > 0");
-        double ms = ((Number) page.evaluate("() => window.swapped - window.pressed")).doubleValue();
-        if (edit >= 5) {
-          times.add(ms);
-        }
+      page.keyboard().press("Enter");
+      page.waitForFunction("() => window.swapped > 0");
+      double ms = ((Number) page.evaluate("() => window.swapped - window.pressed")).doubleValue();
+      if (edit >= 5) {
+        times.add(ms);
       }
-      return times.stream().sorted().toList();
     }
+    return times.stream().sorted().toList();
   }
 }

@@ -2,10 +2,8 @@ package giostra.bench;
 
 import com.google.gson.JsonObject;
 import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import giostra.core.band.Bands;
 import giostra.core.look.Values;
 import giostra.core.page.Block;
@@ -21,14 +19,12 @@ import giostra.core.piece.slider.Slider;
 import giostra.core.value.Change.Manner;
 import giostra.core.value.PickKind;
 import giostra.server.testing.Api;
-import giostra.server.testing.Debian;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.stream.IntStream;
 
 /** What moving costs whoever visits, in Chromium: long tasks, pictures drawn, time of the CPU. */
@@ -75,21 +71,12 @@ final class Moving {
 
   /** Prints it. */
   static void measure(Api api) {
-    try (Playwright playwright =
-            Playwright.create(
-                new Playwright.CreateOptions()
-                    .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        Browser browser =
-            playwright
-                .chromium()
-                .launch(
-                    new BrowserType.LaunchOptions()
-                        .setExecutablePath(Debian.CHROMIUM)
-                        .setArgs(List.of("--no-sandbox", "--disable-gpu")))) {
+    Chromium.in(browser -> {
       var moving = new Moving(api, browser);
       moving.changes();
       moving.outOfView();
-    }
+      return moving;
+    });
   }
 
   private Document sliders(int count, List<Edit> more) {

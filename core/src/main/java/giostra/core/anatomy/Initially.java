@@ -159,9 +159,12 @@ public final class Initially {
     return part.with(Property.LEAST_WIDE, new SizeKind(0, 600), px(0));
   }
 
-  /** A box beside others, which may be higher than what it holds and lie over its neighbours. */
+  /**
+   * A box beside others, which may be higher than what it holds, lie over its neighbours and be
+   * seen through.
+   */
   public static Part box(Part part) {
-    return layered(atLeastHigh(part));
+    return opacity(layered(atLeastHigh(part)), 1);
   }
 
   /** A sign drawn in lines. */

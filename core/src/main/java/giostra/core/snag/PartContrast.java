@@ -69,9 +69,6 @@ public record PartContrast(Part part, State state, Band band, double found, doub
   private static final List<Property<?>> GROUNDS =
       List.of(Property.GROUND, Property.PICTURE, Property.VEIL, Property.OPACITY);
 
-  /** Less than that of a part is not seen. */
-  private static final double GONE = 0.005;
-
   /** What may lie over pictures, and players, which have a computation of their own. */
   private static final Set<String> OVER_PICTURES = Set.of("slider", "video");
 
@@ -132,7 +129,9 @@ public record PartContrast(Part part, State state, Band band, double found, doub
     Set<Band> gone = Present.gone(document, piece, part, scrollbar);
     return Present.in(piece, items, part)
         && document.bands().all().stream()
-            .anyMatch(band -> range.holds(band) && !gone.contains(band));
+            .filter(band -> range.holds(band) && !gone.contains(band))
+            .anyMatch(
+                band -> items.stream().anyMatch(item -> Resolution.there(document, item, band)));
   }
 
   /**
@@ -146,7 +145,7 @@ public record PartContrast(Part part, State state, Band band, double found, doub
             .map(block -> new On(document, block, pictures))
             .flatMap(on ->
                 Contrasted.low(of(on)).stream()
-                    .filter(range -> on.isRead(range.widest()))
+                    .filter(range -> on.isRead(range))
                     .map(range -> new Low(on, range)))
             .collect(Collectors.groupingBy(Low::range, LinkedHashMap::new, Collectors.toList()));
     var found = new ArrayList<Snag>();
@@ -206,55 +205,6 @@ public record PartContrast(Part part, State state, Band band, double found, doub
     /** Whether anything of it is seen: what is let through altogether is not there to be read. */
     boolean isSeen() {
       return below.stream().noneMatch(Below::isGone);
-    }
-  }
-
-  /**
-   * Something that letters may stand on.
-   *
-   * @param colour solid, as it is where nothing is seen through all of it
-   * @param faded what it and its letters are seen through to, the innermost first
-   */
-  private record Below(Colour colour, List<Faded> faded) {
-    Below with(Ink ink, Tone tone) {
-      return new Below(tone.colour(ink).over(colour), faded);
-    }
-
-    Below with(Colour solid) {
-      return new Below(solid, faded);
-    }
-
-    /** A box with an opacity on this one. */
-    Below under(Below behind, double opacity) {
-      return new Below(
-          colour,
-          Stream.concat(Stream.of(new Faded(behind.colour, opacity)), faded.stream()).toList());
-    }
-
-    double contrast(Colour ink) {
-      return Colour.contrast(seen(ink.over(colour)), seen(colour));
-    }
-
-    private Colour seen(Colour of) {
-      Colour seen = of;
-      for (Faded each : faded) {
-        seen = each.of(seen);
-      }
-      return seen;
-    }
-
-    boolean isGone() {
-      return faded.stream().anyMatch(each -> each.opacity < GONE);
-    }
-  }
-
-  /**
-   * A box and all in it, seen through to what is behind it. Source: Compositing and Blending 1,
-   * "group opacity": as if its colours, drawn on what is behind it, lay over that once more.
-   */
-  private record Faded(Colour behind, double opacity) {
-    Colour of(Colour solid) {
-      return solid.over(behind, opacity);
     }
   }
 
@@ -331,7 +281,7 @@ public record PartContrast(Part part, State state, Band band, double found, doub
           .orElseGet(() -> {
             Colour white = new Colour(255, 255, 255, 255);
             Colour ground = tone(band).colour(ToneColour.GROUND).over(white);
-            return List.of(new Below(ground, List.of()));
+            return List.of(Below.of(ground));
           });
     }
 
@@ -369,7 +319,8 @@ public record PartContrast(Part part, State state, Band band, double found, doub
      *
      * @see OnGround
      */
-    boolean isRead(PartContrast of) {
+    boolean isRead(Range<PartContrast> range) {
+      PartContrast of = range.widest();
       boolean there =
           switch (node) {
             case Block.Heading heading ->
@@ -389,7 +340,10 @@ public record PartContrast(Part part, State state, Band band, double found, doub
               && document.path(node.id()).stream()
                   .filter(Section.class::isInstance)
                   .anyMatch(each -> !each.values().get(SectionSettings.GROUND).isEmpty());
-      return there && (!pictured || standsSolid(of.part(), of.state(), of.band()));
+      return there
+          && document.bands().all().stream()
+              .anyMatch(band -> range.holds(band) && Resolution.there(document, node, band))
+          && (!pictured || standsSolid(of.part(), of.state(), of.band()));
     }
 
     private boolean standsSolid(Part part, State state, Band band) {
@@ -577,7 +531,7 @@ public record PartContrast(Part part, State state, Band band, double found, doub
             List<Below> seen = grounds(part, state, band, tone, behind, tried);
             double opacity = tried.opacity(part, () -> opacity(part, state, band));
             return opacity < 1
-                ? seen.stream().map(each -> each.under(behind, opacity))
+                ? seen.stream().map(each -> each.on(behind, opacity))
                 : seen.stream();
           })
           .distinct()

@@ -2,8 +2,12 @@ package giostra.core.snag;
 
 import giostra.core.band.Band;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.IntFunction;
 import java.util.function.IntPredicate;
+import java.util.stream.Stream;
 
 /** Viewport widths next to each other at which something is wrong. */
 public final class Runs {
@@ -79,5 +83,31 @@ public final class Runs {
       }
     }
     return found;
+  }
+
+  /**
+   * A run of widths at which something is wrong, in px, and the worst of it.
+   *
+   * @param from the first viewport width
+   * @param to the last
+   */
+  public record Worst<T>(int from, int to, T worst) {}
+
+  /**
+   * The runs in a band at which something is found, each with what is worst at its ends and in its
+   * middle.
+   */
+  public static <T> List<Worst<T>> worst(
+      Band band, IntFunction<Optional<T>> found, Comparator<T> least) {
+    return ofSome(band, width -> found.apply(width).isPresent()).stream()
+        .map(run -> {
+          T worst =
+              Stream.of(run[0], (run[0] + run[1]) / 2, run[1])
+                  .flatMap(width -> found.apply(width).stream())
+                  .max(least)
+                  .orElseThrow();
+          return new Worst<>(run[0], run[1], worst);
+        })
+        .toList();
   }
 }

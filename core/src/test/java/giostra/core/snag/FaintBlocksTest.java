@@ -18,6 +18,7 @@ import giostra.core.page.Edits;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
 import giostra.core.page.Page;
+import giostra.core.page.PieceSettings;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
 import giostra.core.page.Site;
@@ -195,5 +196,51 @@ class FaintBlocksTest {
             new Edit.SetValue("cards", TrackSettings.MARKS.id(), "desktop", "names"),
             new Edit.SetValue("cards", TrackSettings.ARROWS.id(), "desktop", "none"));
     assertThat(faint(other)).extracting(snag -> snag.place().part()).containsOnly("track.name");
+  }
+
+  /** What no band shows is read in none; what one shows is read there. */
+  @Test
+  void whatIsNotShownIsNotRead() {
+    var card = new Item("card", Values.NONE.with(ItemSettings.HEADING, Values.ALL, "A card"));
+    String ink = CarouselParts.CARD_HEADING.key(Property.INK, State.REST).written();
+    Document pale =
+        with(
+            document(Values.NONE, new Carousel("cards", Values.NONE, List.of(card))),
+            style("cards", ink, "#fbf7ec"));
+    assertThat(faint(pale)).isNotEmpty();
+    Document gone =
+        with(pale, new Edit.SetValue("cards", PieceSettings.SHOWN.id(), "desktop", false));
+    assertThat(faint(gone)).isEmpty();
+    assertThat(
+            faint(with(gone, new Edit.SetValue("cards", PieceSettings.SHOWN.id(), "phone", true))))
+        .isNotEmpty();
+    Document panel = with(panelled(text("in", "Words")), style("in", INK, "#fbf7ec"));
+    assertThat(faint(panel)).isNotEmpty();
+    assertThat(
+            faint(
+                with(panel, new Edit.SetValue("tabs", PieceSettings.SHOWN.id(), "desktop", false))))
+        .isEmpty();
+  }
+
+  /** Where there is no room for cards the rule on arrows takes no other down. */
+  @Test
+  void cardsWithoutRoomTakeNoFindingsDown() {
+    List<Item> cards =
+        IntStream.range(0, 6)
+            .mapToObj(n ->
+                new Item(
+                    "card-" + n, Values.NONE.with(ItemSettings.HEADING, Values.ALL, "Card " + n)))
+            .toList();
+    Document tight =
+        with(
+            document(
+                Values.NONE, text("one", "Some words"), new Carousel("cards", Values.NONE, cards)),
+            style("one", INK, "#fbf7ec"),
+            new Edit.SetValue("cards", TrackSettings.ARROWS.id(), "desktop", "over"),
+            new Edit.SetValue("cards", TrackSettings.IN_VIEW.id(), "desktop", 5),
+            new Edit.SetValue("cards", TrackSettings.GAP.id(), "desktop", "200px"));
+    assertThat(Snags.of(tight, PictureSizes.NONE, 0))
+        .extracting(Snag::rule)
+        .contains(Rule.CONTRAST, Rule.NARROW);
   }
 }

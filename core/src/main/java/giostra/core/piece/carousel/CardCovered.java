@@ -38,7 +38,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 
 /**
  * Arrows over the words of the cards that they lie on, at any stop. Words are as wide as their
@@ -90,23 +89,20 @@ final class CardCovered {
   }
 
   private List<Snag> found() {
-    return Runs.ofSome(track.band(), width -> covered(width).isPresent()).stream()
+    return Runs.worst(track.band(), this::covered, Comparator.comparingDouble(Covered::by)).stream()
         .map(run -> {
-          Covered most =
-              Stream.of(run[0], (run[0] + run[1]) / 2, run[1])
-                  .flatMap(width -> covered(width).stream())
-                  .max(Comparator.comparingDouble(Covered::by))
-                  .orElseThrow();
+          Covered most = run.worst();
           String said =
               Said.of(
                   "arrow-over",
                   "part",
                   most.part.label().toLowerCase(Locale.ROOT),
                   "from",
-                  run[0],
+                  run.from(),
                   "to",
-                  run[1]);
-          return Snag.of(Rule.COVERED, piece.id(), Extent.of(run[0], run[1], track.band()), said)
+                  run.to());
+          return Snag.of(
+                  Rule.COVERED, piece.id(), Extent.of(run.from(), run.to(), track.band()), said)
               .of(most.item.id())
               .of(TrackParts.ARROW)
               .about(TrackSettings.ARROWS.id(), TrackSettings.ARROWS.id())
@@ -129,6 +125,10 @@ final class CardCovered {
   }
 
   private Optional<Covered> look(int width) {
+    // Where there is no room for cards, another rule says so.
+    if (!(track.inner().at(width) > 0 && track.item().at(width) > 0)) {
+      return Optional.empty();
+    }
     var screen = new Screen(width, Screen.USUAL_HEIGHT);
     Track run = track.track(width);
     List<Laid> laid =

@@ -44,18 +44,16 @@ import java.util.Set;
 /** Parts of cards. */
 public final class CarouselParts {
   public static final Part CARD =
-      opacity(
-          Initially.box(
-              lively(
-                  corners(
-                      border(
-                          pictured(
-                              ink(Part.of("carousel.card", "Card", State.HOVER), ToneColour.INK),
-                              plain(ToneColour.RAISED)),
-                          1,
-                          Ink.of(ToneColour.LINE)),
-                      px(14)))),
-          1);
+      Initially.box(
+          lively(
+              corners(
+                  border(
+                      pictured(
+                          ink(Part.of("carousel.card", "Card", State.HOVER), ToneColour.INK),
+                          plain(ToneColour.RAISED)),
+                      1,
+                      Ink.of(ToneColour.LINE)),
+                  px(14))));
 
   public static final Part CARD_WORDS =
       Initially.placed(

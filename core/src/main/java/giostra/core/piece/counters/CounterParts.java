@@ -10,7 +10,6 @@ import static giostra.core.anatomy.Initially.ink;
 import static giostra.core.anatomy.Initially.lively;
 import static giostra.core.anatomy.Initially.moving;
 import static giostra.core.anatomy.Initially.none;
-import static giostra.core.anatomy.Initially.opacity;
 import static giostra.core.anatomy.Initially.padded;
 import static giostra.core.anatomy.Initially.pictured;
 import static giostra.core.anatomy.Initially.px;
@@ -39,22 +38,20 @@ import java.util.List;
 public final class CounterParts {
   /** A figure with its title; while the pointer is over it, so it is over all that stands on it. */
   public static final Part FIGURE =
-      opacity(
-          Initially.box(
-              lively(
-                  edged(
-                      corners(
-                          pictured(
-                              gap(
-                                  padded(
-                                      Part.of("counters.box", "Box", State.HOVER),
-                                      rem(0.75),
-                                      rem(0.75),
-                                      rem(0.75)),
-                                  rem(0.35)),
-                              none()),
-                          px(0))))),
-          1);
+      Initially.box(
+          lively(
+              edged(
+                  corners(
+                      pictured(
+                          gap(
+                              padded(
+                                  Part.of("counters.box", "Box", State.HOVER),
+                                  rem(0.75),
+                                  rem(0.75),
+                                  rem(0.75)),
+                              rem(0.35)),
+                          none()),
+                      px(0)))));
 
   public static final Part NUMBER =
       ink(

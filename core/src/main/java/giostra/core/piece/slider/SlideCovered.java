@@ -28,6 +28,7 @@ import giostra.core.snag.Said;
 import giostra.core.snag.Snag;
 import giostra.core.value.PickKind;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -233,25 +234,23 @@ final class SlideCovered {
 
   private List<Snag> found(
       Item item, Boxes over, Part what, String message, Supplier<List<Snag.Fix>> fixes) {
-    return Runs.ofSome(
-            band, width -> covered(item, shown(width), over.in(shown(width))).isPresent())
+    return Runs.worst(
+            band,
+            width -> covered(item, shown(width), over.in(shown(width))),
+            Comparator.comparingDouble(Covered::by))
         .stream()
         .map(run -> {
-          Covered most =
-              Stream.of(run[0], (run[0] + run[1]) / 2, run[1])
-                  .flatMap(width -> covered(item, shown(width), over.in(shown(width))).stream())
-                  .max((one, other) -> Double.compare(one.by, other.by))
-                  .orElseThrow();
+          Covered most = run.worst();
           String said =
               Said.of(
                   message,
                   "part",
                   most.part.label().toLowerCase(Locale.ROOT),
                   "from",
-                  run[0],
+                  run.from(),
                   "to",
-                  run[1]);
-          return Snag.of(Rule.COVERED, piece.id(), Extent.of(run[0], run[1], band), said)
+                  run.to());
+          return Snag.of(Rule.COVERED, piece.id(), Extent.of(run.from(), run.to(), band), said)
               .of(item.id())
               .of(what)
               .about(
