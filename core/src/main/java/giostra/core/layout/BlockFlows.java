@@ -25,7 +25,6 @@ import giostra.core.page.Piece;
 import giostra.core.page.PieceSettings;
 import giostra.core.value.Length;
 import giostra.core.value.Setting;
-import giostra.core.value.Shares;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -154,7 +153,7 @@ public final class BlockFlows {
       case Block.OwnHtml _ -> Flow.NONE;
       // It lies over its slide and takes no room.
       case Block.Pin _ -> Flow.NONE;
-      case Block.Columns columns -> columns(columns);
+      case Block.Columns columns -> new ColumnsLaid(this, columns).flow();
       // What is wrong within it is told where it is looked at itself.
       case Piece piece -> {
         Flow whole = piece(piece);
@@ -198,24 +197,6 @@ public final class BlockFlows {
                     PageParts.BUTTON,
                     label,
                     !button.values().get(ItemSettings.BUTTON_ICON).isEmpty())));
-  }
-
-  private Flow columns(Block.Columns columns) {
-    List<Flow> inside = columns.columns().stream().map(c -> blocks(c.blocks())).toList();
-    Shares ratio = value(columns, BlockSettings.RATIO);
-    Length gap = value(columns, BlockSettings.GAP);
-    if (ratio.stacked()) {
-      return Flow.stack(inside, gap.constantPx());
-    }
-    int count = inside.size();
-    Line free = Line.SAME.minus(Line.of(gap).times(count - 1));
-    // Shares are those of places as they are seen.
-    List<Integer> seen = BlockSettings.seen(value(columns, BlockSettings.ORDER), count);
-    var shares = new ArrayList<Line>();
-    for (int i = 0; i < count; i++) {
-      shares.add(free.times((double) ratio.of(seen.indexOf(i)) / ratio.sum(count)));
-    }
-    return Flow.beside(inside, shares);
   }
 
   /** A whole piece as it stands before anybody does anything. */

@@ -42,7 +42,7 @@ public final class ItemFlows {
 
   /** A text of an item, with the room around it. */
   public Flow copy(Part part, Piece piece, Item item, String text) {
-    return around(item, part).around(bare(part, piece, item, text));
+    return told(part, piece, item, text).flow();
   }
 
   private Flow bare(Part part, Piece piece, Item item, String text) {
@@ -98,17 +98,21 @@ public final class ItemFlows {
         .ifPresent(all::add);
     String text = Fields.shown(piece, item, ItemSettings.TEXT);
     if (!text.isBlank()) {
-      Flow copy = bare(PageParts.ITEM_TEXT, piece, item, text);
-      RoomAround around = around(item, PageParts.ITEM_TEXT);
-      all.add(
-          new Said(
-              PageParts.ITEM_TEXT,
-              around.around(copy),
-              around,
-              copy instanceof Text line ? Optional.of(line) : Optional.empty(),
-              false));
+      all.add(told(PageParts.ITEM_TEXT, piece, item, text));
     }
     return all;
+  }
+
+  /** A text of one paragraph or of several. */
+  public Said told(Part part, Piece piece, Item item, String text) {
+    Flow copy = bare(part, piece, item, text);
+    RoomAround around = around(item, part);
+    return new Said(
+        part,
+        around.around(copy),
+        around,
+        copy instanceof Text line ? Optional.of(line) : Optional.empty(),
+        false);
   }
 
   private Optional<Said> said(Item item, Part part, String text, boolean balanced) {

@@ -9,6 +9,7 @@ import giostra.core.look.Part;
 import giostra.core.look.Property;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
+import giostra.core.page.Column;
 import giostra.core.page.Document;
 import giostra.core.page.Section;
 import giostra.core.page.SectionSettings;
@@ -64,9 +65,16 @@ public final class SectionFlow {
 
   /** Whether it has a heading or a text of its own. */
   public boolean says() {
-    return stack.stream()
-        .anyMatch(
-            each -> each.block() instanceof Block.Heading || each.block() instanceof Block.Text);
+    return stack.stream().anyMatch(each -> says(each.block()));
+  }
+
+  private static boolean says(Block block) {
+    return block instanceof Block.Heading
+        || block instanceof Block.Text
+        || (block instanceof Block.Columns columns
+            && columns.columns().stream()
+                .flatMap(column -> column.blocks().stream())
+                .anyMatch(SectionFlow::says));
   }
 
   /** Its height at a viewport width, px. */
@@ -89,8 +97,8 @@ public final class SectionFlow {
   }
 
   /**
-   * The words of its headings and texts at a viewport width, in their order; those in columns and
-   * pieces are none of its own.
+   * The words of its headings and texts at a viewport width, in their order, those in columns among
+   * them; those of pieces are none of its own.
    *
    * @param viewportPx with the scrollbar
    */
@@ -100,20 +108,50 @@ public final class SectionFlow {
     for (Standing each : stack) {
       y += each.above();
       double room = each.room().at(viewportPx);
-      double high = each.flow().height(room, screen);
       double left = (viewportPx - blocks.scrollbar() - room) / 2;
-      switch (each.block()) {
-        case Block.Heading heading -> found.add(heading(heading, left, y, room, high, screen));
-        case Block.Text text -> found.add(text(text, left, y, room, high, screen));
-        default -> {}
-      }
-      y += high;
+      words(each.block(), left, y, room, screen, found);
+      y += each.flow().height(room, screen);
     }
     return found;
   }
 
-  private Words heading(
-      Block.Heading heading, double left, double y, double room, double high, Screen screen) {
+  private void words(
+      Block block, double left, double y, double room, Screen screen, List<Words> found) {
+    switch (block) {
+      case Block.Heading heading -> found.add(heading(heading, left, y, room, screen));
+      case Block.Text text -> found.add(text(text, left, y, room, screen));
+      case Block.Columns columns -> {
+        for (ColumnsLaid.Lies each : new ColumnsLaid(blocks, columns).in(room, screen)) {
+          double x = mirrored ? room - each.x() - each.width() : each.x();
+          column(
+              columns.columns().get(each.at()),
+              left + x,
+              y + each.y(),
+              each.width(),
+              screen,
+              found);
+        }
+      }
+      default -> {}
+    }
+  }
+
+  private void column(
+      Column column, double left, double top, double room, Screen screen, List<Words> found) {
+    double y = top;
+    boolean first = true;
+    for (Block block : column.blocks()) {
+      if (blocks.shows(block)) {
+        y += first ? 0 : blocks.part(block, PageParts.BLOCK).px(Property.ABOVE);
+        words(block, left, y, room, screen, found);
+        y += blocks.block(block).height(room, screen);
+        first = false;
+      }
+    }
+  }
+
+  private Words heading(Block.Heading heading, double left, double y, double room, Screen screen) {
+    double high = blocks.block(heading).height(room, screen);
     Part part = PageParts.heading(heading.values().get(BlockSettings.LEVEL));
     double wide =
         blocks
@@ -124,8 +162,8 @@ public final class SectionFlow {
     return new Words(part, heading.id(), left + (room - wide) * side, y, wide, high);
   }
 
-  private Words text(
-      Block.Text text, double left, double y, double room, double high, Screen screen) {
+  private Words text(Block.Text text, double left, double y, double room, Screen screen) {
+    double high = blocks.block(text).height(room, screen);
     double most = Math.min(room, measure(text, screen).applyAsDouble(room));
     Flow copy =
         blocks.copy(text, PageParts.TEXT).of(text.values().get(BlockSettings.PARAGRAPHS), 0);

@@ -2,6 +2,7 @@ package giostra.core.layout;
 
 import giostra.core.fit.Face;
 import giostra.core.fit.Flow;
+import giostra.core.fit.LayoutUnit;
 import giostra.core.fit.Screen;
 import giostra.core.fit.TextFit;
 import giostra.core.look.Property;
@@ -73,9 +74,9 @@ public record TextStyle(
       return lines;
     }
 
-    /** A width as engines keep it: in 64ths of a px, cut. */
+    /** A width as engines keep it; what is a hair below one of their units is that. */
     private static double kept(double width) {
-      return Math.floor(width * 64 + 1e-6) / 64;
+      return LayoutUnit.kept(width + 1e-6 * LayoutUnit.ONE);
     }
 
     /** How wide its widest line is in a width, px. */
@@ -111,8 +112,7 @@ public record TextStyle(
 
     @Override
     public double height(double width, Screen screen) {
-      // Engines lay out in 64ths of a px. Source: Chromium's LayoutUnit, from measuring.
-      double line = Math.floor(style.line() * style.size().applyAsDouble(screen) * 64) / 64;
+      double line = LayoutUnit.line(style.size().applyAsDouble(screen), style.line());
       return lines(width, screen) * line;
     }
   }

@@ -30,6 +30,11 @@ public interface TrackRoom<P extends Tracked> extends LaidOut<P> {
   /** A whole item in one band. */
   Flow item(P piece, Item item, BlockFlows blocks);
 
+  /** What an item takes to be seen whole, however high it is asked to be. */
+  default Flow content(P piece, Item item, BlockFlows blocks) {
+    return item(piece, item, blocks);
+  }
+
   /** What of an item is high. */
   Heights.Part part();
 
@@ -40,6 +45,9 @@ public interface TrackRoom<P extends Tracked> extends LaidOut<P> {
 
   /** Where its arrows stand. */
   Setting<Arrows> arrows();
+
+  /** What says how high a track is that runs down. */
+  Setting<?> height();
 
   /** How high a track is that runs down. */
   Length trackHeight(Document document, P piece, Band band);

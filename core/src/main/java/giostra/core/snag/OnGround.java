@@ -33,8 +33,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Headings and texts of a section on the picture that is its ground. Nothing is said where an edge
- * cuts the picture in a shape, which makes it higher, nor of words in columns.
+ * Headings and texts of a section, those in its columns among them, on the picture that is its
+ * ground. Nothing is said where an edge cuts the picture in a shape, which makes it higher.
  */
 public final class OnGround implements OnPicture.Standing {
   private static final Part OVERLAY = PageParts.OVERLAY;
