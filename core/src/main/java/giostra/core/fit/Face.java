@@ -62,7 +62,7 @@ public record Face(String family, int weight) {
    * not rounded. Found by measuring; FreeType keeps sizes so.
    */
   public static double drawn(double sizePx) {
-    return Math.floor(sizePx * 64) / 64;
+    return LayoutUnit.kept(sizePx);
   }
 
   /** Whether it has a character, or a further family that ships has. */

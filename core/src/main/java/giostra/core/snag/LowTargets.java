@@ -2,6 +2,7 @@ package giostra.core.snag;
 
 import giostra.core.anatomy.PageParts;
 import giostra.core.band.Band;
+import giostra.core.fit.LayoutUnit;
 import giostra.core.fit.Screen;
 import giostra.core.layout.PartBox;
 import giostra.core.layout.Resolution;
@@ -36,6 +37,9 @@ import java.util.stream.Stream;
  */
 final class LowTargets {
   private static final double LEAST = 24;
+
+  /** What is one unit of layout lower is as high as was asked for, and cut. */
+  private static final double LOW = LEAST - LayoutUnit.ONE;
 
   /** What fingers like. Source: WCAG 2.2, 2.5.5. */
   private static final double EASY = 44;
@@ -143,8 +147,8 @@ final class LowTargets {
         width -> boxes.stream().mapToDouble(box -> height(box, icon, width)).max().orElseThrow();
     int from = Extent.first(band);
     int to = Extent.last(band);
-    boolean first = height.applyAsDouble(from) < LEAST;
-    boolean last = height.applyAsDouble(to) < LEAST;
+    boolean first = height.applyAsDouble(from) < LOW;
+    boolean last = height.applyAsDouble(to) < LOW;
     if (!first && !last) {
       return Optional.empty();
     }
@@ -153,7 +157,7 @@ final class LowTargets {
       int high = first ? to : from;
       while (Math.abs(low - high) > 1) {
         int middle = (low + high) / 2;
-        if (height.applyAsDouble(middle) < LEAST) {
+        if (height.applyAsDouble(middle) < LOW) {
           low = middle;
         } else {
           high = middle;
@@ -173,13 +177,16 @@ final class LowTargets {
 
   /** Of one line of words, px; where all of them take two they are higher. */
   private static double height(PartBox box, Optional<PartBox> icon, int width) {
-    return letters(box, icon, width) + box.down(screen(width));
+    Screen screen = screen(width);
+    return letters(box, icon, width)
+        + LayoutUnit.kept(box.px(Property.PADDING_ABOVE, screen))
+        + LayoutUnit.kept(box.px(Property.PADDING_BELOW, screen));
   }
 
   private static double letters(PartBox box, Optional<PartBox> icon, int width) {
     double size = box.of(Property.TEXT_SIZE).px(screen(width).lesser());
     double sign = icon.map(each -> each.em(Property.SIZE, size)).orElse(0.0);
-    return Math.max(sign, size * box.of(Property.LEADING));
+    return Math.max(LayoutUnit.kept(sign), LayoutUnit.line(size, box.of(Property.LEADING)));
   }
 
   private static Screen screen(int width) {
