@@ -76,9 +76,33 @@ public final class Compiled {
     return html(PageCode.NONE);
   }
 
-  /** The whole document as it is published: with the code that somebody has put in it. */
-  public String published() {
-    return html(code);
+  /**
+   * A page as it is sent to who visits it.
+   *
+   * @param html with the code that somebody has put in it
+   * @param cssPath of its stylesheet, relative to the page; it names the content
+   */
+  public record Published(String html, String cssPath, String css) {}
+
+  /**
+   * As it is published. Its sheet has no rules that meet nothing on the page; where somebody's own
+   * code runs, nobody knows what will be there.
+   */
+  public Published published() {
+    String html = html(code);
+    if (!code.equals(PageCode.NONE)) {
+      return new Published(html, cssPath, css());
+    }
+    String css = Trimmed.of(css(), html);
+    String path = "style." + Hash.of(css) + ".css";
+    int at = html.indexOf(LINKED) + LINKED.length();
+    return new Published(
+        html.substring(0, at) + path + html.substring(at + cssPath.length()), path, css);
+  }
+
+  /** As {@link #css()}, without rules that meet nothing on the page. */
+  String trimmed() {
+    return Trimmed.of(css(), html());
   }
 
   /** The code that somebody has put in it. */

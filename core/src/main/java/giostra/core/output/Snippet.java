@@ -79,7 +79,7 @@ public record Snippet(String html, String css, String faces, List<String> script
     var under = new HashMap<String, String>();
     scripts.forEach((name, path) -> under.put(name, BASE + path));
     Compiled compiled = Compiler.compile(alone, shipped.under(BASE, under, there));
-    RoomSheet.Made sheet = RoomSheet.of(compiled.css(), scripted);
+    RoomSheet.Made sheet = RoomSheet.of(compiled.trimmed(), scripted);
     return new Snippet(
         room(alone, compiled, piece, scripted),
         sheet.css(),

@@ -227,8 +227,12 @@ final class TrackCss {
     each(marks, "margin-block-start", b -> b.markDistance().css());
     each(marks, "--g-stops", b -> Integer.toString(b.stops().count()));
     each(id + " .g-dots", "display", b -> pressed(b.marks()) ? "flex" : "none");
-    each(id + " .g-tally", "display", b -> b.marks() == Marks.TALLY ? "block" : "none");
-    each(id + " .g-bar", "display", b -> b.marks() == Marks.BAR ? "block" : "none");
+    if (some(TrackCss::tallied)) {
+      each(id + " .g-tally", "display", b -> b.marks() == Marks.TALLY ? "block" : "none");
+    }
+    if (some(TrackCss::barred)) {
+      each(id + " .g-bar", "display", b -> b.marks() == Marks.BAR ? "block" : "none");
+    }
     if (some(b -> b.marks() == Marks.THUMBNAILS || b.marks() == Marks.NAMES)) {
       each(id + " .g-dot", "--g-point", b -> b.marks() == Marks.DOTS ? "block" : "none");
       each(id + " .g-dot", "inline-size", b -> b.marks() == Marks.DOTS ? "24px" : "auto");
@@ -280,6 +284,16 @@ final class TrackCss {
 
   static boolean marks(TrackBand b) {
     return b.moves() && b.marks() != Marks.NONE;
+  }
+
+  /** Whether a tally may be seen; dots without room become one. */
+  static boolean tallied(TrackBand b) {
+    return marks(b) && (b.marks() == Marks.TALLY || b.marks() == Marks.DOTS);
+  }
+
+  /** Whether a bar is seen. */
+  static boolean barred(TrackBand b) {
+    return marks(b) && b.marks() == Marks.BAR;
   }
 
   /** Whether marks are buttons, one for each stop. */

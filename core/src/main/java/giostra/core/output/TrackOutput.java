@@ -214,9 +214,13 @@ final class TrackOutput {
       }
       out.close("div");
     }
-    out.raw("<div class=\"g-tally\" aria-hidden=\"true\"></div>")
-        .raw("<div class=\"g-bar\" aria-hidden=\"true\"></div>")
-        .close("div");
+    if (some(TrackCss::tallied)) {
+      out.raw("<div class=\"g-tally\" aria-hidden=\"true\"></div>");
+    }
+    if (some(TrackCss::barred)) {
+      out.raw("<div class=\"g-bar\" aria-hidden=\"true\"></div>");
+    }
+    out.close("div");
   }
 
   /** Whether pictures of its items are among its marks, or beside its arrows. */
