@@ -54,6 +54,8 @@ final class FindingWords {
       case OVER_PICTURE -> "words hard to read on a picture";
       case ORDER -> "columns seen in another order than read";
       case CROWDED -> "too many quotations in view";
+      case UNLIKE -> "quotations of very uneven length side by side";
+      case LARGE_PORTRAIT -> "portraits too large for their words";
       case EMPTY -> "items with nothing in them";
       case SAME_WORDS -> "buttons that say the same and lead elsewhere";
       case UNTOLD -> "pictures without words for who does not see them";

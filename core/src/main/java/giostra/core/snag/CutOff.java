@@ -13,6 +13,7 @@ import giostra.core.page.Item;
 import giostra.core.page.PanelSettings;
 import giostra.core.page.PanelSettings.PanelHeight;
 import giostra.core.page.Piece;
+import giostra.core.page.Tracked;
 import giostra.core.value.PickKind;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -21,7 +22,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** Panels of a fixed height that hold more, which scroll within; and what only some kinds cut. */
+/**
+ * Panels of a fixed height that hold more, which scroll within; items that are higher than their
+ * share of a track that runs down; and what only some kinds cut.
+ */
 final class CutOff {
   private final Looked at;
   private final Piece piece;
@@ -35,10 +39,16 @@ final class CutOff {
 
   static List<Snag> check(Looked at) {
     return at.piece()
-        .map(piece ->
-            piece.type().hasPanels()
-                ? new CutOff(at, piece).found()
-                : Judged.of(piece).found(Rule.CUT_OFF, piece, at))
+        .map(piece -> {
+          if (piece.type().hasPanels()) {
+            return new CutOff(at, piece).found();
+          }
+          var all = new ArrayList<>(Judged.of(piece).found(Rule.CUT_OFF, piece, at));
+          if (piece instanceof Tracked tracked) {
+            all.addAll(CutItems.check(at, tracked));
+          }
+          return all;
+        })
         .orElse(List.of());
   }
 

@@ -77,6 +77,10 @@ public enum Rule {
   ORDER(BREAKS, Reordered::check, BANDS, SITE, AROUND),
   /** More quotations in view than are comfortable to read. */
   CROWDED(HINT, BANDS, SITE, AROUND),
+  /** Quotations in view together of which one is many times as long as another. */
+  UNLIKE(HINT, BANDS, SITE, AROUND),
+  /** A portrait that is much higher than the words it belongs to. */
+  LARGE_PORTRAIT(HINT, BANDS, SITE, AROUND, LANGUAGE, PICTURES, SCROLLBAR),
   /** An item, or a panel, in which there is nothing. */
   EMPTY(HURTS, Empty::check, BANDS),
   /** Buttons that say the same and lead elsewhere. */

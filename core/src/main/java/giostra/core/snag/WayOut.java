@@ -42,10 +42,7 @@ public record WayOut(Snag.Fix fix, List<String> changes, boolean mends, List<Sna
                 fix,
                 fix.edits().stream().map(edit -> said(document, edit)).toList(),
                 found.stream().noneMatch(snag::meets),
-                found.stream()
-                    .filter(Snag::met)
-                    .filter(each -> before.stream().noneMatch(each::meets))
-                    .toList()));
+                Since.of(before, found).come()));
       }
     }
     return all;

@@ -27,6 +27,7 @@ import giostra.core.snag.Rule;
 import giostra.core.snag.Runs;
 import giostra.core.snag.Said;
 import giostra.core.snag.Snag;
+import giostra.core.value.Around;
 import giostra.core.value.PickKind;
 import giostra.core.value.WordsAlign;
 import java.util.ArrayList;
@@ -41,18 +42,15 @@ import java.util.stream.IntStream;
 
 /**
  * Arrows over the words of the cards that they lie on, at any stop. Words are as wide as their
- * widest line, a text of several paragraphs as its room. Nothing is said of quotations, nor of what
- * moves down. All px run from where reading begins.
+ * widest line, a text of several paragraphs as its room. Nothing is said of what moves down. All px
+ * run from where reading begins.
  */
 final class CardCovered {
   /** Less than this is a touch, px: letters do not fill their box. */
   private static final double TOUCH = 2;
 
   /** A part of a card's words, px from its start and from above. */
-  private record Words(Part part, double x, double y, double width, double height) {}
-
-  /** The words of a card, and how high all of it is. */
-  private record Laid(List<Words> words, double high) {}
+  record Words(Part part, double x, double y, double width, double height) {}
 
   /** The part of a card that an arrow covers most, by how many px along the shorter way. */
   private record Covered(Item item, Part part, double by) {}
@@ -78,9 +76,6 @@ final class CardCovered {
   }
 
   static List<Snag> of(Carousel piece, Looked at) {
-    if (piece.values().get(CarouselSettings.CARD) == Card.QUOTATION) {
-      return List.of();
-    }
     return TrackLayout.of(at.document(), piece, at.scrollbar()).bands().stream()
         .filter(track -> track.arrows() == Arrows.OVER && track.moves())
         .filter(track -> track.axis() == Axis.ACROSS)
@@ -131,9 +126,10 @@ final class CardCovered {
     }
     var screen = new Screen(width, Screen.USUAL_HEIGHT);
     Track run = track.track(width);
-    List<Laid> laid =
-        IntStream.range(0, shown.size()).mapToObj(i -> lay(i, run.item(), screen)).toList();
-    double high = laid.stream().mapToDouble(Laid::high).max().orElse(0);
+    double high =
+        cards.stream().mapToDouble(card -> card.height(run.item(), screen)).max().orElse(0);
+    List<List<Words>> laid =
+        IntStream.range(0, shown.size()).mapToObj(i -> words(i, run.item(), high, screen)).toList();
     double size = track.arrowSize().constantPx();
     double from = track.arrowDistance().in(run.inner());
     double y = (Math.max(high, size) - size) / 2;
@@ -146,7 +142,7 @@ final class CardCovered {
                     places(run, stop, i)
                         .boxed()
                         .flatMap(x ->
-                            laid.get(i).words.stream()
+                            laid.get(i).stream()
                                 .map(words ->
                                     new Covered(
                                         shown.get(i),
@@ -174,8 +170,31 @@ final class CardCovered {
     return Math.max(0, Math.min(across, down));
   }
 
-  private Laid lay(int index, double width, Screen screen) {
+  /**
+   * The words of a card.
+   *
+   * @param high of all cards, px; a quotation fills the card that it is in
+   */
+  private List<Words> words(int index, double width, double high, Screen screen) {
     Item item = shown.get(index);
+    if (piece.values().get(CarouselSettings.CARD) != Card.QUOTATION) {
+      return pictured(item, width, screen);
+    }
+    Around border = blocks.part(item, CarouselParts.CARD).border();
+    double own = track.equalHeights() ? high : cards.get(index).height(width, screen);
+    return new QuotationFlow(blocks, piece, item)
+        .stand(width - border.across(), own - border.down(), screen).stream()
+            .map(each ->
+                new Words(
+                    each.part,
+                    each.x + border.fourth().constantPx(),
+                    each.y + border.first().constantPx(),
+                    each.width,
+                    each.height))
+            .toList();
+  }
+
+  private List<Words> pictured(Item item, double width, Screen screen) {
     PartBox card = blocks.part(item, CarouselParts.CARD);
     double inner = Math.max(1, width - card.border().across());
     PartBox words = blocks.part(item, CarouselParts.CARD_WORDS);
@@ -216,6 +235,6 @@ final class CardCovered {
               high - kept.down(screen)));
       y += high + gap;
     }
-    return new Laid(found, cards.get(index).height(width, screen));
+    return found;
   }
 }

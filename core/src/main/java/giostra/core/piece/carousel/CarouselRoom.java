@@ -170,6 +170,11 @@ public final class CarouselRoom
   }
 
   @Override
+  public Setting<Length> height() {
+    return TrackSettings.TRACK_HEIGHT;
+  }
+
+  @Override
   public Length trackHeight(Document document, Carousel piece, Band band) {
     return Resolution.value(document, piece, TrackSettings.TRACK_HEIGHT, band);
   }
@@ -218,6 +223,8 @@ public final class CarouselRoom
   public List<Snag> found(Rule rule, Carousel piece, Looked at) {
     return switch (rule) {
       case CROWDED -> Crowded.of(piece, at);
+      case UNLIKE -> Unlike.of(piece, at);
+      case LARGE_PORTRAIT -> LargePortrait.of(piece, at);
       case COVERED -> CardCovered.of(piece, at);
       default -> List.of();
     };

@@ -55,6 +55,13 @@ final class SlideFlow {
   }
 
   private Flow bare(Slider piece, Item item) {
+    Height height = blocks.value(piece, SliderSettings.HEIGHT);
+    return content(piece, item)
+        .atLeast((width, screen) -> height.px(width, screen.height(), screen.large()));
+  }
+
+  /** What is on a slide, however high that is asked to be. */
+  Flow content(Slider piece, Item item) {
     List<Spaced> parts = stacked(piece, item);
     Length content = blocks.value(piece, SliderSettings.WORDS_MEASURE);
     PartBox words = blocks.part(item, SliderParts.SLIDE_WORDS);
@@ -64,19 +71,17 @@ final class SlideFlow {
     Flow stand =
         ItemFlows.within(
             box.narrowed(Line.of(content)), blocks.part(item, SliderParts.SLIDE_STAND));
-    Height height = blocks.value(piece, SliderSettings.HEIGHT);
-    Flow least = (width, screen) -> height.px(width, screen.height(), screen.large());
     boolean pictured = items.picture(piece, item.values().get(ItemSettings.PICTURE)).isPresent();
     boolean beside =
         pictured && blocks.value(piece, SliderSettings.PICTURE_USE) == PictureUse.BESIDE;
     if (!beside) {
-      return stand.atLeast(least);
+      return stand;
     }
     if (blocks.value(piece, SliderSettings.PICTURE_SIDE) == PictureSide.ABOVE) {
-      return Flow.stack(List.of(Flow.ratio(SliderSettings.PICTURE_ABOVE), stand), 0).atLeast(least);
+      return Flow.stack(List.of(Flow.ratio(SliderSettings.PICTURE_ABOVE), stand), 0);
     }
     Line share = Line.of(blocks.value(piece, SliderSettings.PICTURE_SHARE));
-    return stand.within(Line.SAME.minus(share), 0).atLeast(least);
+    return stand.within(Line.SAME.minus(share), 0);
   }
 
   /**

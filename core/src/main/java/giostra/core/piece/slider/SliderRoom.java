@@ -120,6 +120,16 @@ public final class SliderRoom implements TrackRoom<Slider>, TrackWritten<Slider>
     return SliderSettings.ARROWS;
   }
 
+  @Override
+  public Flow content(Slider piece, Item item, BlockFlows blocks) {
+    return new SlideFlow(blocks).content(piece, item);
+  }
+
+  @Override
+  public Setting<Height> height() {
+    return SliderSettings.HEIGHT;
+  }
+
   /** Down a slider one slide fills the view, so its height is that of the track. */
   @Override
   public Length trackHeight(Document document, Slider piece, Band band) {
