@@ -22,6 +22,7 @@ export type Finding = Schemas['Finding'];
 export type Strip = Schemas['StripReply'];
 export type Proved = Schemas['ProvedReply'];
 export type WayOut = Schemas['WayOutReply'];
+export type Cost = Schemas['CostReply'];
 export type Kept = Schemas['KeptReply'];
 export type Cycle = Schemas['CycleReply'];
 export type Stretch = Schemas['StretchReply'];

@@ -4,6 +4,7 @@ import { api, ask, type Finding, type Proved } from '../api/client';
 import { useBench } from '../bench/context';
 import { useKept } from '../bench/useKept';
 import { AXES, type Axis, laid, without } from './axes';
+import { Costs } from './Costs';
 import { LineUp } from './LineUp';
 import { Strips } from './Strips';
 import { useSweep } from './useSweep';
@@ -48,6 +49,7 @@ export function Prove({ length }: { readonly length: number }) {
   const axis: Axis = AXES[kept] ?? 'widths';
   const [key, setKey] = useState('');
   const [lined, setLined] = useState(false);
+  const [costed, setCosted] = useState(false);
   // Who takes a way out goes on with what is found next.
   const [follows, setFollows] = useState(false);
   const left = sweep.data?.left ?? {};
@@ -138,6 +140,9 @@ export function Prove({ length }: { readonly length: number }) {
         <button type="button" className="tape-chip" onClick={() => setLined(true)}>
           Line-up…
         </button>
+        <button type="button" className="tape-chip" onClick={() => setCosted(true)}>
+          What it costs…
+        </button>
         <span className="prove-axes">
           <a
             className="tape-chip"
@@ -209,6 +214,7 @@ export function Prove({ length }: { readonly length: number }) {
           </button>
         ))}
       </footer>
+      {costed && <Costs onClose={() => setCosted(false)} />}
       {lined && <LineUp snags={snags} onClose={() => setLined(false)} />}
     </section>
   );

@@ -20,6 +20,7 @@ module giostra.core {
 
   exports giostra.core.anatomy;
   exports giostra.core.band;
+  exports giostra.core.cost;
   exports giostra.core.dress;
   exports giostra.core.drive;
   exports giostra.core.fit;

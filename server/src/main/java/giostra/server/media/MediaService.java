@@ -591,6 +591,15 @@ public class MediaService {
         .forEach(renditions::all);
   }
 
+  /** How many bytes it has. */
+  public long size(String siteId, String path) {
+    try {
+      return open(siteId, path).contentLength();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
   /** The same as bytes. */
   public byte[] bytes(String siteId, String path) {
     try {

@@ -1,5 +1,6 @@
 package giostra.server.page;
 
+import giostra.core.cost.Alternative;
 import giostra.core.dress.Wardrobe;
 import giostra.core.dress.WholeDress;
 import giostra.core.output.Assumption;
@@ -74,12 +75,18 @@ class PreviewController {
       @RequestParam(defaultValue = "") String stress,
       @RequestParam(defaultValue = "") String snag,
       @RequestParam(defaultValue = "0") int way,
+      @RequestParam(defaultValue = Alternative.AS_IT_IS) String alternative,
       @RequestParam(required = false) @Nullable Long on,
       @RequestParam(required = false) @Nullable Integer revision,
       @RequestParam(required = false) @Nullable Integer siteRevision) {
-    if (!only.isEmpty() || !dress.isEmpty() || !stress.isEmpty()) {
+    if (!only.isEmpty() || !dress.isEmpty() || !stress.isEmpty() || !alternative.isEmpty()) {
       PageService.Head head = pages.head(id);
-      Document shown = tried(mended(head, stress, snag, way), only, wear, dress);
+      Document mended = mended(head, stress, snag, way);
+      Document other =
+          alternative.isEmpty()
+              ? mended
+              : Alternative.named(mended, mended.piece(only), alternative).on(mended);
+      Document shown = tried(other, only, wear, dress);
       return previews.page(head.siteId(), shown, Assumption.of(assume), on);
     }
     if (revision != null) {

@@ -204,8 +204,9 @@ public class ReleaseService {
   /** The files of a page as it is now. */
   private Map<String, byte[]> files(PageService.Head head, Compiled page) {
     var all = new LinkedHashMap<String, byte[]>();
-    all.put(INDEX, page.published().getBytes(StandardCharsets.UTF_8));
-    all.put(page.cssPath(), page.css().getBytes(StandardCharsets.UTF_8));
+    Compiled.Published published = page.published();
+    all.put(INDEX, published.html().getBytes(StandardCharsets.UTF_8));
+    all.put(published.cssPath(), published.css().getBytes(StandardCharsets.UTF_8));
     all.putAll(shipped.of(page));
     media.prepare(head.siteId(), page.pictures());
     page.pictures().forEach(path -> all.put(path, media.bytes(head.siteId(), path)));
@@ -375,7 +376,7 @@ public class ReleaseService {
    */
   public ProofSheet.Release told(Held held, String siteId, Document shown) {
     Compiled now = stage.published(siteId, shown, held.at());
-    String hash = Hash.full(now.published().getBytes(StandardCharsets.UTF_8));
+    String hash = Hash.full(now.published().html().getBytes(StandardCharsets.UTF_8));
     boolean same =
         held.files().stream()
             .anyMatch(file -> file.path().equals(INDEX) && file.sha256().equals(hash));

@@ -3,20 +3,28 @@ package giostra.server.page;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import giostra.core.format.DocumentJson;
+import giostra.core.look.Property;
+import giostra.core.look.State;
 import giostra.core.look.Values;
 import giostra.core.page.Block;
 import giostra.core.page.Column;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
+import giostra.core.page.Look;
+import giostra.core.page.LookSettings;
+import giostra.core.page.Site;
+import giostra.core.piece.carousel.CarouselParts;
 import giostra.core.testing.InTurn;
 import giostra.core.testing.RandomDocuments;
 import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
+import java.net.URI;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
@@ -24,6 +32,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.stream.IntStream;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -155,6 +164,69 @@ class HistoryApiTest {
     assertThat(atOnce(undos)).containsOnly(200);
     assertThat(raw(api, page, "gap", "desktop")).isEqualTo("2px");
     assertThat(numbers(api, page)).isEqualTo(IntStream.rangeClosed(0, 18).boxed().toList());
+  }
+
+  /** A look is the site's: what is done to it is undone from any page, on all that wear it. */
+  @Test
+  void anEditOfALookIsUndoneOnAllPagesThatWearIt(Api api) {
+    String site = api.newSite("Worn " + System.nanoTime());
+    List<String> pages =
+        IntStream.range(0, 3).mapToObj(n -> api.newPage(site, document())).toList();
+    String kind = document().pieces().getFirst().type().word();
+    assertThat(
+            api.edit(
+                    pages.getFirst(),
+                    0,
+                    new Edit.AddNode(
+                        Site.ID,
+                        0,
+                        new Look(
+                            "look.shared",
+                            Values.NONE
+                                .with(LookSettings.NAME, Values.ALL, "Shared")
+                                .with(
+                                    LookSettings.OF,
+                                    Values.ALL,
+                                    LookSettings.Of.valueOf(kind.toUpperCase(Locale.ROOT))))))
+                .status())
+        .isEqualTo(200);
+    for (String page : pages) {
+      int revision = api.page(page).path("revision").asInt();
+      assertThat(
+              api.edit(
+                      page,
+                      revision,
+                      new Edit.SetValue(carousel(), LookSettings.WORN.id(), "", "look.shared"))
+                  .status())
+          .isEqualTo(200);
+    }
+    var ink = CarouselParts.CARD_HEADING.key(Property.INK, State.REST);
+    var seen = new ArrayList<Boolean>();
+    assertThat(
+            api.edit(
+                    pages.get(1),
+                    api.page(pages.get(1)).path("revision").asInt(),
+                    new Edit.SetStyle("look.shared", ink, "desktop", "#123456"))
+                .status())
+        .isEqualTo(200);
+    for (String page : pages) {
+      seen.add(sheet(api, page).contains("#123456"));
+    }
+    assertThat(seen).containsExactly(true, true, true);
+    assertThat(api.post("/api/pages/" + pages.get(1) + "/undo", null).status()).isEqualTo(200);
+    for (String page : pages) {
+      assertThat(api.document(page).site().look("look.shared").orElseThrow().values().styles())
+          .isEqualTo(Values.NONE.styles());
+      assertThat(api.document(page).node(carousel()).values().get(LookSettings.WORN))
+          .isEqualTo("look.shared");
+    }
+  }
+
+  /** The sheet of a page as it is on the stage. */
+  private static String sheet(Api api, String page) {
+    String at = api.stage() + "/api/pages/" + page + "/preview/";
+    String link = Jsoup.parse(api.get(at).text()).select("link[rel=stylesheet]").attr("href");
+    return api.get(URI.create(at).resolve(link).toString()).text();
   }
 
   @Test
