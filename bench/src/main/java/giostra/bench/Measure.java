@@ -1,16 +1,20 @@
 package giostra.bench;
 
 import giostra.core.band.Bands;
+import giostra.core.dress.ShippedLooks;
+import giostra.core.dress.Wardrobe;
 import giostra.core.look.Values;
 import giostra.core.output.Compiler;
 import giostra.core.output.Shipped;
 import giostra.core.page.Block;
 import giostra.core.page.Document;
+import giostra.core.page.NodeType;
 import giostra.core.page.Page;
 import giostra.core.page.Piece;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
 import giostra.core.page.Starters;
+import giostra.core.value.CssBlocks;
 import giostra.server.testing.Postgres;
 import giostra.server.testing.Process;
 import java.io.ByteArrayOutputStream;
@@ -18,6 +22,9 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import java.util.zip.GZIPOutputStream;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
@@ -62,19 +69,62 @@ public final class Measure {
       System.out.printf("script %s: %d bytes gzip%n", name, gzip(script));
     }
     System.out.printf("all scripts: %d bytes gzip (budget 20480)%n", gzip(all.toByteArray()));
-    String bare = css(new Block.Heading("heading", Values.NONE));
+    Set<String> bare =
+        rules(
+                Compiler.compile(
+                        document(new Block.Heading("heading", Values.NONE)), Shipped.scriptsOnly())
+                    .css())
+            .collect(Collectors.toSet());
     for (Starters.Starter starter : Starters.ALL) {
       if (starter.node() instanceof Piece piece) {
-        String css = css(piece);
-        int shared = 0;
-        while (css.charAt(shared) == bare.charAt(shared)) {
-          shared++;
-        }
+        // What one starts with wears a look; the piece alone says nothing of how it looks.
+        Piece plain = (Piece) piece.type().make(piece.id(), Values.NONE, piece.items());
         System.out.printf(
-            "CSS of %s, kind and piece: %d bytes gzip (budget 1500)%n",
-            starter.id(), gzip(css.substring(shared).getBytes(StandardCharsets.UTF_8)));
+            "CSS of %s, kind and piece: %d bytes gzip (budget 1500), as one starts with it %d (2500)%n",
+            starter.id(), own(document(plain), bare), own(document(piece), bare));
       }
     }
+    dressed(bare);
+  }
+
+  /** Each kind in that of the looks that ship which takes most. */
+  private static void dressed(Set<String> bare) throws IOException {
+    for (NodeType kind : NodeType.values()) {
+      int most = 0;
+      String by = "";
+      for (ShippedLooks.Shipped look : ShippedLooks.of(kind)) {
+        Starters.Starter starter =
+            Starters.ALL.stream()
+                .filter(each -> each.node().type() == kind)
+                .findFirst()
+                .orElseThrow();
+        Document plain = document((Block) starter.node());
+        int own = own(Wardrobe.wearing(plain, (Piece) starter.node(), look.id()), bare);
+        by = own > most ? look.id() : by;
+        most = Math.max(most, own);
+      }
+      if (most > 0) {
+        System.out.printf(
+            "CSS of a dressed %s, at most: %d bytes gzip in %s (budget 2500)%n",
+            kind.word(), most, by);
+      }
+    }
+  }
+
+  /** What a published sheet has that is not there for every page. */
+  private static int own(Document document, Set<String> everyPage) throws IOException {
+    String css = Compiler.compile(document, Shipped.scriptsOnly()).published().css();
+    return gzip(
+        rules(css)
+            .filter(each -> !everyPage.contains(each))
+            .collect(Collectors.joining())
+            .getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static Stream<String> rules(String css) {
+    return CssBlocks.of(css).stream()
+        .filter(CssBlocks.Block.class::isInstance)
+        .map(each -> ((CssBlocks.Block) each).written());
   }
 
   private static byte[] script(String name) throws IOException {
@@ -86,12 +136,10 @@ public final class Measure {
     }
   }
 
-  private static String css(Block block) {
+  private static Document document(Block block) {
     var section = new Section("section", Values.NONE, List.of(block));
     var page = new Page("page", Values.NONE, List.of(section));
-    return Compiler.compile(
-            new Document(new Site(Bands.INITIAL, Values.NONE), page), Shipped.scriptsOnly())
-        .css();
+    return new Document(new Site(Bands.INITIAL, Values.NONE), page);
   }
 
   private static int gzip(byte[] bytes) throws IOException {

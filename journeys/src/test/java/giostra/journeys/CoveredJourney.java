@@ -65,15 +65,18 @@ class CoveredJourney {
           const items = [...piece.querySelectorAll('.g-item')];
           const some = box === '.g-copybox' ? items.slice(0, 1) : items;
           const parts = ['.g-kicker', ':is(h2,h3)', '.g-sub', '.g-copy'];
-          const words = some.flatMap((item) => parts.map((part) => [item, part])).flatMap(([item, part]) => {
-            const it = item.querySelector(box + ' > ' + part);
+          const words = some.flatMap((item) => (box.startsWith('.g-card')
+              ? [...parts.map((part) => box + ' > ' + part), '.g-words > blockquote', '.g-name', '.g-role']
+              : parts.map((part) => box + ' > ' + part)).map((part) => [item, part])).flatMap(([item, part]) => {
+            const it = item.querySelector(part);
             if (!it) return [];
             // The letters of one text; paragraphs, of several.
             const one = it.querySelectorAll('p').length === 1 ? it.querySelector('p') : it;
             const range = document.createRange();
             range.selectNodeContents(one);
             const letters = range.getBoundingClientRect();
-            const own = it.getBoundingClientRect();
+            // A quotation fills its card, and has its mark above it.
+            const own = (part.includes('blockquote') ? range : it).getBoundingClientRect();
             return [{ left: letters.left, right: letters.right, top: own.top, bottom: own.bottom }];
           });
           const over = (selector) => {
@@ -255,6 +258,58 @@ class CoveredJourney {
     return paged(sections, edits, direction);
   }
 
+  /** Carousels of quotations with arrows over their cards, in every way in which these stand. */
+  private static Document quotations(int count, String direction) {
+    var random = new Random(SEED + direction.hashCode() + 2);
+    var sections = new ArrayList<Section>();
+    var edits = new ArrayList<Edit>();
+    for (int n = 0; n < count; n++) {
+      String id = "c-" + n;
+      List<Item> items =
+          IntStream.range(0, 4).mapToObj(i -> quotation(id + "-" + i, random)).toList();
+      sections.add(
+          new Section("s-" + n, Values.NONE, List.of(new Carousel(id, Values.NONE, items))));
+      edits.add(new Edit.SetValue(id, "card", "", "quotation"));
+      edits.add(new Edit.SetValue(id, "frame", "", List.of("box", "none", "tail").get(n % 3)));
+      edits.add(
+          new Edit.SetValue(id, "nameLine", "", random.nextInt(3) == 0 ? "text" : "portrait"));
+      edits.add(
+          set(id, "portrait", List.of("above", "below", "start", "end").get(random.nextInt(4))));
+      edits.add(set(id, "pictureWidth", 40 + random.nextInt(120) + "px"));
+      edits.add(set(id, "heights", random.nextInt(3) == 0 ? "own" : "all"));
+      edits.add(set(id, "arrows", "over"));
+      edits.add(set(id, "arrowDistance", random.nextInt(30) + "px"));
+      edits.add(style(id, "track.arrow/rest/size", 24 + random.nextInt(50) + "px"));
+      edits.add(set(id, TrackSettings.IN_VIEW.id(), 1 + random.nextInt(2)));
+      edits.add(new Edit.SetValue(id, TrackSettings.IN_VIEW.id(), "phone", 1));
+      edits.add(set(id, "endless", random.nextBoolean()));
+      edits.add(set(id, "textAlign", List.of("start", "center", "end").get(random.nextInt(3))));
+      edits.add(style(id, "quotation.box/rest/padding-sides", random.nextInt(70) + "px"));
+      edits.add(style(id, "quotation.box/rest/padding-above", random.nextInt(70) + "px"));
+      edits.add(style(id, "quotation.bubble/rest/padding-sides", random.nextInt(50) + "px"));
+      edits.add(style(id, "carousel.card/rest/least-high", 100 + random.nextInt(300) + "px"));
+    }
+    return paged(sections, edits, direction);
+  }
+
+  private static Item quotation(String id, Random random) {
+    Values said =
+        Values.NONE
+            .with(
+                ItemSettings.TEXT,
+                Values.ALL,
+                random.nextInt(3) == 0
+                    ? "Warm and dark."
+                    : TEXT.repeat(1 + random.nextInt(2)).strip())
+            .with(
+                ItemSettings.NAME, Values.ALL, random.nextBoolean() ? "A." : "Aurelia of the pond");
+    return new Item(
+        id,
+        random.nextBoolean()
+            ? said.with(ItemSettings.ROLE, Values.ALL, "Keeper of the four hundred lamps")
+            : said);
+  }
+
   /** The most that arrows cover at any stop, by piece. */
   private static Map<String, Double> mostOver(Page page) {
     var most = new HashMap<String, Double>();
@@ -276,7 +331,21 @@ class CoveredJourney {
   @ValueSource(strings = {"ltr", "rtl"})
   void arrowsThatAreSaidToLieOverCardsDoAndNoOthers(
       String direction, Api api, Chromium.Open chromium) {
-    Document document = cards(Runs.of(12, 60), direction);
+    arrowsOver(cards(Runs.of(12, 60), direction), direction, 0, api, chromium);
+  }
+
+  @InTurn(InTurn.EACH_CASE)
+  @ParameterizedTest
+  @ValueSource(strings = {"ltr", "rtl"})
+  void arrowsThatAreSaidToLieOverQuotationsDoAndNoOthers(
+      String direction, Api api, Chromium.Open chromium) {
+    // In a page that is read from the right the point at the end of a text is shaped by itself,
+    // which at some widths makes another line of it.
+    arrowsOver(quotations(Runs.of(12, 60), direction), direction, 0.01, api, chromium);
+  }
+
+  private static void arrowsOver(
+      Document document, String direction, double share, Api api, Chromium.Open chromium) {
     String address = api.publish(api.newPage(document));
     var wrong = new ArrayList<String>();
     int looked = 0;
@@ -299,7 +368,10 @@ class CoveredJourney {
         looked++;
         found += said ? 1 : 0;
         if (said != over > 2 && Math.abs(over - 2) > 1) {
-          wrong.add("%s at %d px: %.1f px, said %b".formatted(piece.id(), width, over, said));
+          wrong.add(
+              "%s at %d px: %.1f px, said %b of %s"
+                  .formatted(
+                      piece.id(), width, over, said, snags.stream().map(Snag::message).toList()));
         }
       }
     }
@@ -307,7 +379,7 @@ class CoveredJourney {
         "measured: %s, %d looks at arrows over cards, %d covered, wrong %d%n",
         direction, looked, found, wrong.size());
     assertThat(found).isBetween(looked / 20, looked * 19 / 20);
-    assertThat(wrong).isEmpty();
+    assertThat(wrong.size()).as("%s", wrong).isLessThanOrEqualTo((int) (looked * share));
   }
 
   /** Source: WCAG 2.2, failure F78; what Chromium draws around who has the focus. */

@@ -302,4 +302,67 @@ class FontsJourney {
     assertThat(alike).isGreaterThan(texts * 19 / 20);
     assertThat(worst).isLessThan(0.01);
   }
+
+  /**
+   * Files that are fetched, and those of them that no word needs: told by the page as it is shown,
+   * not by the compiler. Source: CSS Fonts 4, "unicode-range" and 5.3 (which face draws a
+   * character: the first of its families that has it), with what faces say of themselves.
+   */
+  private static final String NEEDED =
+      """
+      async () => {
+        await document.fonts.ready;
+        const faces = [...document.styleSheets].flatMap((sheet) => [...sheet.cssRules])
+            .filter((rule) => rule instanceof CSSFontFaceRule && rule.style.getPropertyValue('src').includes('url('))
+            .map(({ style }) => ({
+              family: style.getPropertyValue('font-family').replaceAll('"', ''),
+              file: style.getPropertyValue('src').match(/url\\("?([^")]+)"?\\)/)[1].split('/').at(-1),
+              slanted: style.getPropertyValue('font-style').startsWith('italic'),
+              ranges: (style.getPropertyValue('unicode-range') || 'U+0-10FFFF').split(',').map((each) =>
+                  each.trim().slice(2).split('-').map((end) => parseInt(end, 16))),
+            }));
+        const has = (face, c) => face.ranges.some(([from, to = from]) => from <= c && c <= to);
+        const needed = new Set();
+        const words = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+        for (let node = words.nextNode(); node; node = words.nextNode()) {
+          if (!node.data.trim() || ['SCRIPT', 'STYLE', 'TEMPLATE'].includes(node.parentElement.tagName)) continue;
+          const style = getComputedStyle(node.parentElement);
+          const families = style.fontFamily.split(',').map((each) => each.trim().replaceAll('"', ''));
+          for (const letter of style.textTransform === 'uppercase' ? node.data + node.data.toUpperCase() : node.data) {
+            for (const family of families) {
+              const of = faces.filter((each) => each.family === family && has(each, letter.codePointAt(0)));
+              for (const each of of) needed.add(each.file);
+              if (of.length) break;
+            }
+          }
+        }
+        return { declared: faces.map(({ file }) => file), needed: [...needed] };
+      }
+      """;
+
+  /** A page fetches the slices of fonts that its words need, and no other one. */
+  @InTurn(5)
+  @Test
+  void theDemoFetchesTheSlicesThatItsWordsNeed(Api api, Chromium.Open chromium) {
+    Page page = chromium.page(1280, 800);
+    var fetched = new java.util.TreeMap<String, Integer>();
+    page.onResponse(answer -> {
+      if (answer.url().endsWith(".woff2")) {
+        fetched.put(
+            answer.url().substring(answer.url().lastIndexOf('/') + 1), answer.body().length);
+      }
+    });
+    page.navigate(api.at(Api.LIVE_DEMO));
+    page.waitForFunction(
+        "() => [...document.querySelectorAll('[data-piece]')].every((e) => 'live' in e.dataset)");
+    JsonNode told = Js.ask(page, NEEDED, null);
+    List<String> needed = told.path("needed").valueStream().map(JsonNode::asString).toList();
+    List<String> declared = told.path("declared").valueStream().map(JsonNode::asString).toList();
+    System.out.printf(
+        "measured: fonts of the demo: %d bytes in %s; declared %s%n",
+        fetched.values().stream().mapToInt(Integer::intValue).sum(), fetched, declared);
+    assertThat(fetched).isNotEmpty();
+    assertThat(needed).containsAll(fetched.keySet());
+    assertThat(needed).as("declared, but of no use").containsAll(declared);
+  }
 }

@@ -15,6 +15,7 @@ import giostra.core.look.StyleKey;
 import giostra.core.look.Values;
 import giostra.core.page.Block;
 import giostra.core.page.BlockSettings;
+import giostra.core.page.Column;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Item;
@@ -42,6 +43,7 @@ import giostra.core.value.GroundFit;
 import giostra.core.value.Height;
 import giostra.core.value.Length;
 import giostra.core.value.Place;
+import giostra.core.value.Shares;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.awt.image.BufferedImage;
@@ -317,7 +319,34 @@ class OverPictureJourney {
                     "The doors are open from dusk until the last guest has gone, and the paths are"
                         + " lit as far as the pond. Bring something warm.")),
             new Block.Button(
-                "button-" + n, said.with(BlockSettings.LABEL, Values.ALL, "See the evenings"))));
+                "button-" + n, said.with(BlockSettings.LABEL, Values.ALL, "See the evenings")),
+            columns(random, n, said)));
+  }
+
+  /** Two of unlike height, beside one another and, in turn, under one another, in any order. */
+  private static Block columns(Random random, int n, Values said) {
+    var heading =
+        new Block.Heading(
+            "beside-" + n, said.with(BlockSettings.HEADING_TEXT, Values.ALL, "After dark"));
+    var text =
+        new Block.Text(
+            "column-" + n,
+            said.with(
+                BlockSettings.PARAGRAPHS,
+                Values.ALL,
+                "The lamps went down one aisle at a time. ".repeat(1 + random.nextInt(4)).strip()));
+    return new Block.Columns(
+        "columns-" + n,
+        Values.NONE
+            .with(
+                BlockSettings.RATIO,
+                "desktop",
+                Shares.parse(List.of("1:1", "2:1", "1:3", "stack").get(random.nextInt(4))))
+            .with(BlockSettings.GAP, "desktop", Length.px(random.nextInt(60)))
+            .with(BlockSettings.ORDER, "desktop", random.nextBoolean() ? "2 1" : ""),
+        List.of(
+            new Column("left-" + n, Values.NONE, List.of(heading)),
+            new Column("right-" + n, Values.NONE, List.of(text))));
   }
 
   private static boolean pattern(Section section) {
@@ -370,7 +399,7 @@ class OverPictureJourney {
         sorted[sorted.length / 2],
         sorted[sorted.length * 95 / 100],
         String.join("\n  ", worst.subList(0, Math.min(5, worst.size()))));
-    assertThat(sorted.length + patterns.size()).isEqualTo(2 * WIDTHS.length * sections);
+    assertThat(sorted.length + patterns.size()).isEqualTo(4 * WIDTHS.length * sections);
     assertThat(sorted[sorted.length / 2]).isLessThan(0.05);
     assertThat(sorted[sorted.length * 95 / 100]).isLessThan(CLOSE);
     double[] many = patterns.stream().mapToDouble(Double::doubleValue).sorted().toArray();

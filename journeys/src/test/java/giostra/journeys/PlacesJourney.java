@@ -224,7 +224,7 @@ class PlacesJourney {
   void headingsThatSkipALevelAreThoseOfAxe(Api api, Page page) {
     var random = new Random(SEED);
     int skipped = 0;
-    for (int n = 0; n < Runs.of(8, 40); n++) {
+    for (int n = 0; n < Runs.of(8, 200); n++) {
       Document document = drawn(random, false);
       page.navigate(api.publish(api.newPage(document)));
       page.waitForSelector("main");

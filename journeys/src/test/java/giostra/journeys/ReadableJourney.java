@@ -307,7 +307,7 @@ class ReadableJourney {
     var off = new ArrayList<String>();
     var looked = new TreeMap<String, Integer>();
     int low = 0;
-    for (int n = 0; n < Runs.of(2, 60); n++) {
+    for (int n = 0; n < Runs.of(2, 200); n++) {
       Document document = document();
       page.setViewportSize(1280, 800);
       page.navigate(api.publish(api.newPage(document)));

@@ -15,6 +15,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.piece.carousel.Carousel;
 import giostra.core.testing.InTurn;
+import giostra.core.value.CssBlocks;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.io.ByteArrayInputStream;
@@ -254,20 +255,57 @@ class ShipJourney {
   }
 
   @Test
-  void theReleaseIsThePreviewWithoutOneScriptTag(Api api) {
+  void theReleaseIsThePreviewWithoutOneScriptTagAndInAShorterSheet(Api api) {
     // What is out of season is hidden in a release, which knows when it was made.
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
     api.edit(id, 0, new Edit.RemoveNode("in-flower"));
     String preview = api.get(api.stage() + "/api/pages/" + id + "/preview/").text();
-    String live = api.get(URI.create(api.publish(id)).getPath()).text();
+    String address = api.publish(id);
+    String live = api.get(URI.create(address).getPath()).text();
     String without =
         preview.replaceFirst(
             "<script src=\"stage\\.js\" data-bench=\"[^\"]*\" data-bars=\"84\" data-barred=\"768\""
                 + " defer></script>",
             "");
     assertThat(preview).isNotEqualTo(without);
-    assertThat(without).isEqualTo(live);
+    assertThat(without).isNotEqualTo(live);
+    assertThat(without.replaceFirst(SHEET, "")).isEqualTo(live.replaceFirst(SHEET, ""));
+    // Of the rules of the stage, in their order, and without those there are fewer.
+    List<CssBlocks.Block> all = rules(api, api.stage() + "/api/pages/" + id + "/preview/", preview);
+    List<CssBlocks.Block> sent = rules(api, address, live);
+    int at = 0;
+    for (CssBlocks.Block each : sent) {
+      while (at < all.size() && !isPartOf(each, all.get(at))) {
+        at++;
+      }
+      assertThat(at).as("%s comes of a rule of the stage", each.head()).isLessThan(all.size());
+      at++;
+    }
+    assertThat(sent).hasSizeBetween(100, all.size() - 10);
   }
+
+  /** Whether a rule is another one, or that for fewer of what it is for. */
+  private static boolean isPartOf(CssBlocks.Block one, CssBlocks.Block whole) {
+    boolean grouped = one.head().startsWith("@media") || one.head().startsWith("@supports");
+    return grouped
+        ? one.head().equals(whole.head())
+        : one.body().equals(whole.body()) && whole.head().contains(one.head().split(",")[0]);
+  }
+
+  /** The rules of the sheet of a page, those in groups as one. */
+  private static List<CssBlocks.Block> rules(Api api, String folder, String html) {
+    var link = Pattern.compile(SHEET).matcher(html);
+    assertThat(link.find()).isTrue();
+    return CssBlocks.of(api.get(folder + link.group()).text()).stream()
+        .filter(CssBlocks.Block.class::isInstance)
+        .map(CssBlocks.Block.class::cast)
+        .toList();
+  }
+
+  /**
+   * The rules that meet nothing on a page are not sent, so that its sheet has a name of its own.
+   */
+  private static final String SHEET = "style\\.[0-9a-f]{12}\\.css";
 
   private static String place(Page page, String piece) {
     return String.valueOf(

@@ -1,5 +1,8 @@
 package giostra.journeys;
 
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Frame;
+import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.band.Band;
 import giostra.core.band.Bands;
 import giostra.core.look.Values;
@@ -24,6 +27,7 @@ import giostra.core.value.Length;
 import giostra.core.value.Place;
 import giostra.core.value.Setting;
 import giostra.core.value.Shares;
+import giostra.server.testing.Api;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -61,6 +65,35 @@ final class Wild {
   private Wild(long seed) {
     this.varied = new Varied(seed);
     this.random = new Random(seed * 31 + 7);
+  }
+
+  /** What is done with such a page once it is published. */
+  @FunctionalInterface
+  interface Look {
+    /**
+     * Looks.
+     *
+     * @param seed what it was drawn from
+     */
+    void at(long seed, Document document, Frame frame);
+  }
+
+  /** Draws some, publishes each and looks at it where nothing moves. */
+  static void each(Api api, Chromium.Open chromium, int first, int pages, Look look) {
+    for (int seed = first; seed < first + pages; seed++) {
+      String id = api.newPage("velluta", document(seed));
+      com.microsoft.playwright.Page page =
+          chromium.page(
+              new Browser.NewContextOptions()
+                  .setViewportSize(1980, 860)
+                  // What has not come in yet is drawn smaller than it is.
+                  .setReducedMotion(ReducedMotion.REDUCE),
+              true);
+      Frame frame = Frames.open(page, api, api.publish(id));
+      Heightened.still(frame);
+      look.at(seed, api.document(id), frame);
+      page.context().close();
+    }
   }
 
   /** Draws a page. */

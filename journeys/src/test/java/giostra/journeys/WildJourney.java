@@ -2,10 +2,7 @@ package giostra.journeys;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Frame;
-import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.layout.Containers;
 import giostra.core.layout.GridBand;
 import giostra.core.layout.PictureSizes;
@@ -25,7 +22,6 @@ import giostra.server.testing.Giostra;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
-import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -89,19 +85,12 @@ class WildJourney {
   @Test
   void whatIsShownIsWhatWasComputed(Api api, Chromium.Open chromium) {
     PictureSizes pictures = Heightened.sizes(api);
-    for (int seed : IntStream.range(FIRST, FIRST + PAGES).toArray()) {
-      String id = api.newPage("velluta", Wild.document(seed));
-      Page page =
-          chromium.page(
-              new Browser.NewContextOptions()
-                  .setViewportSize(1980, 860)
-                  // What has not come in yet is drawn smaller than it is.
-                  .setReducedMotion(ReducedMotion.REDUCE),
-              true);
-      Frame frame = Frames.open(page, api, api.publish(id));
-      compare(seed, api.document(id), pictures, frame);
-      page.context().close();
-    }
+    Wild.each(
+        api,
+        chromium,
+        FIRST,
+        PAGES,
+        (seed, document, frame) -> compare(seed, document, pictures, frame));
     double widths = 100.0 * (compared - off.size()) / compared;
     // A word that breaks is told apart, and counts all the same.
     double heights = 100.0 * (highEqual + brokenEqual) / (high + broken);
@@ -126,8 +115,7 @@ class WildJourney {
     assertThat(unknown).as("scrolls sideways, and no finding says so").isEmpty();
   }
 
-  private void compare(int seed, Document document, PictureSizes pictures, Frame frame) {
-    Heightened.still(frame);
+  private void compare(long seed, Document document, PictureSizes pictures, Frame frame) {
     List<Integer> widths = Frames.widths(Runs.of(120, 64));
     double scrollbar = Frames.scrollbar(frame);
     JsonNode all = Frames.swept(frame, WIDTHS, widths);
