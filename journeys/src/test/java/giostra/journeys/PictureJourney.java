@@ -7,6 +7,8 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.LoadState;
 import com.microsoft.playwright.options.ScreenshotType;
+import giostra.core.band.Band;
+import giostra.core.band.Bands;
 import giostra.core.fit.Crop;
 import giostra.core.fit.Crop.Fit;
 import giostra.core.look.Values;
@@ -20,6 +22,7 @@ import giostra.core.page.Section;
 import giostra.core.page.TrackSettings;
 import giostra.core.piece.carousel.Carousel;
 import giostra.core.piece.carousel.CarouselSettings;
+import giostra.core.testing.Demo;
 import giostra.core.testing.InTurn;
 import giostra.core.value.Focus;
 import giostra.server.testing.Api;
@@ -36,6 +39,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
+import java.util.TreeSet;
 import javax.imageio.ImageIO;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
@@ -174,6 +178,108 @@ class PictureJourney {
         width, density, told, found);
     // Of a picture that it has in a larger file already a browser fetches no other.
     assertThat(found).isBetween(told * 2 / 3, told);
+  }
+
+  /** Squares of 4 px in any colour, which are as heavy in few px as in many. */
+  private static byte[] noise(Random random, int width, int height) throws IOException {
+    var image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+    for (int y = 0; y < height; y += 4) {
+      for (int x = 0; x < width; x += 4) {
+        int colour = random.nextInt(0x1000000);
+        for (int i = 0; i < 16; i++) {
+          image.setRGB(x + i % 4, y + i / 4, colour);
+        }
+      }
+    }
+    var out = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", out);
+    return out.toByteArray();
+  }
+
+  /** A finding of the sweep that pictures are heavy. */
+  private record Heavy(int from, int to) {}
+
+  /**
+   * What is said to be heavy is, at both ends of what is said, and not one px beside them: the
+   * bytes that Debian's Chromium fetches of pictures where somebody sees all of them.
+   */
+  @InTurn(2)
+  @Test
+  void whatIsHeavyIsWhatIsFetched(Api api, Chromium.Open chromium) throws Exception {
+    String site = api.newSite("Heavy " + System.nanoTime());
+    var random = new Random(20261201);
+    var items = new ArrayList<Item>();
+    for (int i = 0; i < 3; i++) {
+      String id =
+          api.upload(site, "noise-" + i + ".png", noise(random, 1300, 868))
+              .json()
+              .path("id")
+              .asString();
+      items.add(
+          new Item(
+              "card-" + i,
+              Values.NONE
+                  .with(ItemSettings.HEADING, Values.ALL, "Lamp " + i)
+                  .with(ItemSettings.PICTURE, Values.ALL, id)));
+    }
+    Values one = Values.NONE;
+    for (Band band : Bands.INITIAL.all()) {
+      one = one.with(TrackSettings.IN_VIEW, band.id(), 1);
+    }
+    var carousel = new Carousel("cards", one, items);
+    String id =
+        api.newPage(site, Demo.bare(List.of(new Section("s", Values.NONE, List.of(carousel)))));
+    String live = api.publish(id);
+    var told = new ArrayList<Heavy>();
+    for (JsonNode snag : api.get("/api/pages/" + id + "/snags").json().path("snags")) {
+      if (snag.path("rule").asString().equals("heavy")) {
+        told.add(new Heavy(snag.path("from").asInt(), snag.path("to").asInt()));
+      }
+    }
+    var widths = new TreeSet<Integer>(List.of(320, 390, 820, 1280, 1920));
+    told.forEach(
+        each -> widths.addAll(List.of(each.from() - 1, each.from(), each.to(), each.to() + 1)));
+    widths.removeIf(width -> width < Bands.NARROWEST || width > Bands.WIDEST);
+    var wrong = new ArrayList<String>();
+    var weighed = new ArrayList<String>();
+    int heavy = 0;
+    for (int width : widths) {
+      long bytes = fetched(chromium, live, width);
+      boolean said = told.stream().anyMatch(each -> each.from() <= width && width <= each.to());
+      heavy += said ? 1 : 0;
+      weighed.add(width + ": " + bytes);
+      if (said != bytes > 1_000_000) {
+        wrong.add(width + " px: " + bytes + " bytes, told " + said);
+      }
+    }
+    System.out.printf(
+        "measured: pictures that are heavy: %d widths, %d heavy, told %s, fetched %s%n",
+        widths.size(), heavy, told, weighed);
+    assertThat(told).isNotEmpty();
+    assertThat(widths).hasSizeGreaterThan(told.size() * 3);
+    assertThat(wrong).isEmpty();
+  }
+
+  private static long fetched(Chromium.Open chromium, String live, int width) {
+    int density = width < 600 ? 3 : width < 1100 ? 2 : 1;
+    Page page =
+        chromium.page(
+            new Browser.NewContextOptions()
+                .setViewportSize(width, 800)
+                .setDeviceScaleFactor(density));
+    try {
+      page.navigate(live);
+      Js.ask(page, SHOWN, null);
+      page.waitForLoadState(LoadState.NETWORKIDLE);
+      return ((Number)
+              page.evaluate(
+                  "() => performance.getEntriesByType('resource')"
+                      + ".filter((each) => each.name.includes('/media/'))"
+                      + ".reduce((sum, each) => sum + each.encodedBodySize, 0)"))
+          .longValue();
+    } finally {
+      page.context().close();
+    }
   }
 
   /** Every picture that is drawn: how wide, from which file, and what its sizes say. */

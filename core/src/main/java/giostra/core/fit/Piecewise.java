@@ -100,6 +100,14 @@ public record Piecewise(List<Segment> segments) {
         .orElseThrow();
   }
 
+  /** The greatest value, likewise. */
+  public double most() {
+    return segments.stream()
+        .mapToDouble(s -> Math.max(s.line().at(s.from()), s.line().at(s.below())))
+        .max()
+        .orElseThrow();
+  }
+
   /**
    * The whole widths at which {@code wrong} says so, as ranges with both ends included.
    *

@@ -40,6 +40,7 @@ final class FindingWords {
       case NO_FAMILY -> "families without files";
       case UNKNOWN_PICTURE -> "pictures of unknown size";
       case ENLARGED -> "pictures drawn larger than they are";
+      case HEAVY -> "pictures that are heavy together";
       case BACKWARDS -> "seasons that end before they begin";
       case NOBODY -> "times at which nothing is on show";
       case HASTY -> "stops that go before they are read";

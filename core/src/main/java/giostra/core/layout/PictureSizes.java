@@ -75,6 +75,22 @@ public interface PictureSizes {
     return false;
   }
 
+  /**
+   * A file of a picture or a clip.
+   *
+   * @param width px across
+   * @param bytes on the way: such files are packed in themselves
+   */
+  record File(int width, long bytes) {}
+
+  /**
+   * The files that there are of the picture or clip with that id, narrowest first, its own last;
+   * none as long as some are still to be made.
+   */
+  default List<File> files(String id) {
+    return List.of();
+  }
+
   /** The size of the picture with that id. */
   Optional<Size> find(String id);
 }

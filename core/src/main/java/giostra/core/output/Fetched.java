@@ -1,8 +1,8 @@
 package giostra.core.output;
 
 import giostra.core.band.Band;
-import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
+import giostra.core.layout.Sources;
 import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -36,37 +36,12 @@ public record Fetched(List<Shipped.Rendition> files, Map<String, Piecewise> draw
     for (Fetched each : places) {
       Piecewise drawn = each.drawn.get(band.id());
       if (drawn != null) {
-        paths.add(each.path(said(drawn, width), density));
+        paths.add(
+            new Sources<>(each.files, Shipped.Rendition::width)
+                .taken(drawn, width, density)
+                .path());
       }
     }
     return paths;
-  }
-
-  /**
-   * Which file is taken, as Chromium does: the first that is dense enough, or else the whole.
-   * Source: HTML, "Select an image source from a source set", which leaves it to the browser.
-   */
-  private String path(double said, double density) {
-    return files.stream()
-        .filter(each -> each.width() / said >= density)
-        .findFirst()
-        .orElse(files.getLast())
-        .path();
-  }
-
-  private static double said(Piecewise drawn, double width) {
-    return drawn.segments().stream()
-        .filter(each -> width >= each.from() && width < each.below())
-        .findFirst()
-        .map(each -> told(each.line()))
-        .map(line -> Math.max(line.at(width), 1))
-        .orElse(1.0);
-  }
-
-  /** How wide a browser is told that it is: what does not depend on the viewport in whole px. */
-  static Line told(Line line) {
-    return Math.abs(line.slope()) < 1e-9
-        ? new Line(0, Math.max(0, Math.ceil(line.constant())))
-        : line;
   }
 }

@@ -5,6 +5,7 @@ import giostra.core.fit.Line;
 import giostra.core.fit.Piecewise;
 import giostra.core.layout.PictureSizes;
 import giostra.core.layout.PictureWidths;
+import giostra.core.layout.Sources;
 import giostra.core.page.Document;
 import giostra.core.value.Require;
 import java.util.ArrayList;
@@ -22,9 +23,6 @@ import java.util.stream.Collectors;
  * between. Source: HTML, "Images: srcset and sizes attributes".
  */
 public final class Pictures {
-  /** No screen in use has more device px for a CSS px that an eye would notice. Practice. */
-  private static final int DENSEST = 3;
-
   private final Shipped.Media media;
   private final List<PictureWidths> widths;
 
@@ -120,7 +118,7 @@ public final class Pictures {
       return picture.path();
     }
     double most =
-        widths.stream().map(drawn).mapToDouble(Pictures::most).max().orElse(picture.width());
+        widths.stream().map(drawn).mapToDouble(Piecewise::most).max().orElse(picture.width());
     return alone(there, picture, most);
   }
 
@@ -143,29 +141,16 @@ public final class Pictures {
   public String[] choice(
       Predicate<Band> there, Shipped.Picture picture, Function<PictureWidths, Piecewise> drawn) {
     List<Piecewise> all = widths.stream().map(drawn).toList();
-    double most = all.stream().mapToDouble(Pictures::most).max().orElse(0) * DENSEST;
-    double least = all.stream().mapToDouble(Piecewise::least).min().orElse(0);
-    var some = new ArrayList<Shipped.Rendition>();
-    for (Shipped.Rendition each : picture.smaller()) {
-      if (each.width() >= least) {
-        some.add(each);
-      }
-      if (each.width() >= most) {
-        break;
-      }
-    }
     var own = new Shipped.Rendition(picture.width(), picture.path());
-    if (some.isEmpty()) {
+    List<Shipped.Rendition> some =
+        Sources.of(picture.smaller(), own, Shipped.Rendition::width, all).files();
+    if (some.getFirst().equals(own)) {
       if (!picture.isRemote()) {
-        fetched.add(new Fetched(List.of(own), byBand(there, drawn)));
+        fetched.add(new Fetched(some, byBand(there, drawn)));
       }
       return new String[0];
     }
-    boolean enough = some.getLast().width() >= most;
-    some.forEach(each -> files.add(each.path()));
-    if (!enough) {
-      some.add(own);
-    }
+    some.stream().filter(each -> !each.equals(own)).forEach(each -> files.add(each.path()));
     fetched.add(new Fetched(some, byBand(there, drawn)));
     String set =
         some.stream()
@@ -179,13 +164,6 @@ public final class Pictures {
     return widths.stream()
         .filter(each -> there.test(each.band()))
         .collect(Collectors.toMap(each -> each.band().id(), drawn));
-  }
-
-  private static double most(Piecewise drawn) {
-    return drawn.segments().stream()
-        .mapToDouble(s -> Math.max(s.line().at(s.from()), s.line().at(s.below())))
-        .max()
-        .orElse(0);
   }
 
   /** The widths as a browser reads them: straight stretches, each up to a width of the screen. */
@@ -207,7 +185,7 @@ public final class Pictures {
   }
 
   private static String length(Line drawn) {
-    Line line = Fetched.told(drawn);
+    Line line = Sources.told(drawn);
     if (line.slope() == 0) {
       return Require.number(line.constant()) + "px";
     }

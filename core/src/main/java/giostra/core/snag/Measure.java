@@ -16,6 +16,8 @@ public record Measure(double found, double required, Unit unit) {
     /** Of relative luminances, as WCAG 2.2 defines "contrast ratio". */
     CONTRAST,
     /** How many times as large as it is. */
-    TIMES
+    TIMES,
+    /** Thousands of bytes on the way. */
+    KB
   }
 }

@@ -48,6 +48,8 @@ public enum Rule {
   UNKNOWN_PICTURE(HURTS, UnknownPictures::check, BANDS, PICTURES),
   /** A picture that is drawn wider than it is, so that it blurs on any screen. */
   ENLARGED(HURTS, Enlarged::check, BANDS, SITE, AROUND, PICTURES),
+  /** Pictures that take long to come. */
+  HEAVY(HINT, Heavy::check, BANDS, SITE, AROUND, LANGUAGE, HEADINGS, PICTURES),
   /** A season that ends before it begins. */
   BACKWARDS(BREAKS, Backwards::check, BANDS, ZONE),
   /** A time at which none of the items shows. */

@@ -2,7 +2,6 @@ package giostra.core.snag;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import giostra.core.band.Bands;
 import giostra.core.layout.PictureSizes;
 import giostra.core.look.Values;
 import giostra.core.page.Document;
@@ -10,9 +9,7 @@ import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.Item;
 import giostra.core.page.ItemSettings;
-import giostra.core.page.Page;
 import giostra.core.page.Section;
-import giostra.core.page.Site;
 import giostra.core.piece.carousel.Carousel;
 import giostra.core.testing.Demo;
 import java.util.ArrayList;
@@ -39,15 +36,9 @@ class QuotationSnagTest {
                   .with(ItemSettings.PICTURE, Values.ALL, "face")
                   .with(ItemSettings.NAME, Values.ALL, "Aurelia")));
     }
-    var bare =
-        new Document(
-            new Site(Bands.INITIAL, Values.NONE),
-            new Page(
-                "page",
-                Values.NONE,
-                List.of(
-                    new Section(
-                        "s", Values.NONE, List.of(new Carousel("c", Values.NONE, items))))));
+    Document bare =
+        Demo.bare(
+            List.of(new Section("s", Values.NONE, List.of(new Carousel("c", Values.NONE, items)))));
     var all = new ArrayList<Edit>();
     all.add(new Edit.SetValue("c", "card", "", "quotation"));
     all.add(new Edit.SetValue("c", "inView", "desktop", 2));

@@ -1,13 +1,19 @@
 package giostra.core.testing;
 
+import giostra.core.band.Bands;
 import giostra.core.format.DocumentJson;
+import giostra.core.look.Values;
 import giostra.core.page.Document;
+import giostra.core.page.Page;
+import giostra.core.page.Section;
+import giostra.core.page.Site;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 
-/** The page of the demo site, as it is shipped. */
+/** The page of the demo site, as it is shipped; and pages of nothing else. */
 public final class Demo {
   private Demo() {}
 
@@ -20,5 +26,11 @@ public final class Demo {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** A page of nothing but these sections. */
+  public static Document bare(List<Section> sections) {
+    return new Document(
+        new Site(Bands.INITIAL, Values.NONE), new Page("page", Values.NONE, sections));
   }
 }

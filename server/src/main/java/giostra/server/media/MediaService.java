@@ -618,6 +618,7 @@ public class MediaService {
     List<MediaEntity> all = rows.findBySiteIdOrderByCreatedAt(siteId);
     Map<String, FramesEntity> looked = filming.of(clips(all));
     var films = new HashMap<String, Filmed>();
+    Map<String, List<PictureSizes.File>> files = renditions.files(all);
     for (MediaEntity row : all) {
       FramesEntity frames = looked.get(row.hash);
       if (frames != null) {
@@ -638,6 +639,7 @@ public class MediaService {
         Map.copyOf(pictures),
         Map.copyOf(films),
         Set.copyOf(untold),
+        files,
         sampling,
         filming);
   }
@@ -678,6 +680,7 @@ public class MediaService {
       Map<String, Pictured> pictures,
       Map<String, Filmed> films,
       Set<String> untold,
+      Map<String, List<File>> files,
       Sampling sampling,
       Filming filming)
       implements PictureSizes {
@@ -690,6 +693,11 @@ public class MediaService {
     public Optional<Film> film(String id) {
       return Optional.ofNullable(films.get(id))
           .flatMap(each -> filming.film(each.row(), each.frames()));
+    }
+
+    @Override
+    public List<File> files(String id) {
+      return files.getOrDefault(id, List.of());
     }
 
     @Override

@@ -1,12 +1,14 @@
 package giostra.server.media;
 
 import giostra.core.fit.Ladder;
+import giostra.core.layout.PictureSizes;
 import giostra.server.web.Gone;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -103,6 +105,30 @@ class Renditions {
     rows.findBySourceIn(pictures.stream().map(row -> row.hash).toList())
         .forEach(row -> found.merge(row.source, 1, Integer::sum));
     return found;
+  }
+
+  /**
+   * The files of pictures and clips by their ids, narrowest first, their own last; of those of
+   * which some are still to be made nothing.
+   */
+  Map<String, List<PictureSizes.File>> files(List<MediaEntity> media) {
+    var made = new HashMap<String, Map<Integer, Long>>();
+    rows.findBySourceIn(media.stream().map(row -> row.hash).toList())
+        .forEach(row ->
+            made.computeIfAbsent(row.source, _ -> new HashMap<>()).put(row.width, row.bytes));
+    var found = new HashMap<String, List<PictureSizes.File>>();
+    for (MediaEntity row : media) {
+      List<Integer> widths = widths(row);
+      Map<Integer, Long> its = made.getOrDefault(row.hash, Map.of());
+      if (row.width > 0 && its.keySet().containsAll(widths)) {
+        var files = new ArrayList<PictureSizes.File>();
+        widths.forEach(width ->
+            files.add(new PictureSizes.File(width, Objects.requireNonNull(its.get(width)))));
+        files.add(new PictureSizes.File(row.width, row.bytes));
+        found.put(row.id, List.copyOf(files));
+      }
+    }
+    return Map.copyOf(found);
   }
 
   /** Makes all that is missing of a picture now: to decode it takes as long as to make several. */
