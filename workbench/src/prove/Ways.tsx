@@ -18,7 +18,7 @@ interface Props {
   onTaken(taken: boolean): void;
 }
 
-const UNITS: Readonly<Record<string, string>> = { px: 'px', ms: 's', times: '×' };
+const UNITS: Readonly<Record<string, string>> = { px: 'px', ms: 's', times: '×', kb: 'KB' };
 
 function figure(value: number, unit: string): string {
   if (unit === 'ms') return `${Math.round(value / 100) / 10} s`;
