@@ -185,6 +185,7 @@ public class ReleaseService {
                   .isPresent();
       if (!overtaken) {
         pages.setLive(pageId, release.id);
+        events.publishEvent(new WentLive(pageId, release.number));
       }
     });
     events.publishEvent(new Published(pageId, release.number));
@@ -193,6 +194,9 @@ public class ReleaseService {
 
   /** Tells that a page has another release. */
   public record Published(String page, int number) {}
+
+  /** Tells that visitors see another release of a page, once that is so. */
+  public record WentLive(String page, int number) {}
 
   private int newest(String pageId) {
     return releases.findByPageIdOrderByNumberDesc(pageId).stream()
@@ -256,6 +260,7 @@ public class ReleaseService {
             .findByPageIdAndNumber(pageId, number)
             .orElseThrow(() -> new Gone("release", Integer.toString(number)));
     pages.setLive(pageId, release.id);
+    events.publishEvent(new WentLive(pageId, number));
     return release(pages.place(pageId), release);
   }
 
@@ -366,6 +371,21 @@ public class ReleaseService {
         files.findByReleaseIdOrderByPath(release.id).stream()
             .map(file -> new ProofSheet.File(file.path, file.bytes, file.hash))
             .toList());
+  }
+
+  /** A file of a release, to be sent elsewhere. */
+  public record Kept(String path, String hash, String type, long bytes, Resource content) {}
+
+  /** The files of a release. */
+  @Transactional(readOnly = true)
+  public List<Kept> kept(String pageId, int number) {
+    ReleaseEntity release =
+        releases
+            .findByPageIdAndNumber(pageId, number)
+            .orElseThrow(() -> new Gone("release", Integer.toString(number)));
+    return files.findByReleaseIdOrderByPath(release.id).stream()
+        .map(file -> new Kept(file.path, file.hash, file.type, file.bytes, blobs.open(file.hash)))
+        .toList();
   }
 
   /**

@@ -4,6 +4,7 @@ import giostra.server.GiostraServer;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -47,6 +48,12 @@ public final class Giostra implements ParameterResolver {
     return Shared.DATABASE.url();
   }
 
+  /** The folder beneath which the running application may send releases. */
+  public static Path folders() {
+    return Path.of(
+        Shared.RUNNING.app().getEnvironment().getRequiredProperty("giostra.deliveries.folders"));
+  }
+
   /** One for all engines of tests in this process. */
   private static final class Shared {
     static final Postgres DATABASE = Postgres.start();
@@ -74,6 +81,9 @@ public final class Giostra implements ParameterResolver {
                   "--giostra.stage-port=0",
                   "--management.server.port=0",
                   "--giostra.falena-port=" + Postgres.freePort(),
+                  "--giostra.cantina-port=" + Postgres.freePort(),
+                  "--giostra.deliveries.every=200ms",
+                  "--giostra.deliveries.folders=" + Files.createTempDirectory("giostra-delivered"),
                   "--spring.datasource.url=" + database.url(),
                   "--giostra.blobs=" + Files.createTempDirectory("giostra-test-blobs")));
       arguments.addAll(List.of(more));
