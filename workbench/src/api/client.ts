@@ -48,6 +48,8 @@ export type Embed = Schemas['EmbedReply'];
 export type Icon = Schemas['Icon'];
 export type OwnPage = Schemas['OwnPageReply'];
 export type Release = Schemas['Release'];
+export type Destination = Schemas['DestinationLine'];
+export type DestinationAsked = Schemas['DestinationAsked'];
 export type ShelfReply = Schemas['ShelfReply'];
 export type Was = Schemas['WasReply'];
 

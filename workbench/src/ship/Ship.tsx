@@ -6,6 +6,7 @@ import { useBench } from '../bench/context';
 import { size } from '../media/format';
 import { useSweep } from '../prove/useSweep';
 import { Compare } from './Compare';
+import { Deliveries } from './Deliveries';
 import { Difference } from './Difference';
 import { Note } from './Note';
 import { OwnPages } from './OwnPages';
@@ -110,6 +111,7 @@ export function Ship() {
         />
       </div>
       <div className="ship-elsewhere">
+        <Deliveries />
         <Snippets address={live.address} />
         <OwnPages />
         <Tokens />

@@ -51,7 +51,8 @@ class SweptJourney {
       () => {
         const words = %s;
         const all = {};
-        const there = (e) => e.checkVisibility({ visibilityProperty: true, opacityProperty: false })
+        // The back of a box that is not turned is laid out, though it is not seen yet.
+        const there = (e) => e.checkVisibility({ visibilityProperty: !e.closest('.g-back'), opacityProperty: false })
             && e.getBoundingClientRect().width > 0;
         const lines = (node, from, to) => {
           const range = document.createRange();
@@ -71,17 +72,37 @@ class SweptJourney {
             }
             return [...rows.entries()].sort((a, b) => a[0] - b[0]).map(([, n]) => n);
           };
+          // At a side and in columns they have places of their own: there it is lines that are many.
+          const rows = (heads) => {
+            if (heads.length === 0) return 0;
+            const row = heads[0].parentElement;
+            if (row.getAttribute('aria-orientation') !== 'vertical' && !/calc|%%/.test(getComputedStyle(heads[0]).flexBasis))
+              return tops(heads).length;
+            return Math.max(...heads.map((head) => {
+              const tops = new Set();
+              const words = document.createTreeWalker(head, NodeFilter.SHOW_TEXT);
+              for (let node = words.nextNode(); node; node = words.nextNode()) {
+                const range = document.createRange();
+                range.selectNodeContents(node);
+                for (const r of range.getClientRects()) if (r.width > 0) tops.add(Math.round(r.top));
+              }
+              return tops.size;
+            }));
+          };
           const broken = new Set();
           const shown = new Set();
           const named = {};
           const texts = document.createTreeWalker(piece, NodeFilter.SHOW_TEXT);
           for (let node = texts.nextNode(); node; node = texts.nextNode()) {
             const e = node.parentElement;
-            const item = e.closest('[data-item]')?.dataset.item ?? e.closest('[data-of]')?.dataset.of;
+            // Of the item of this piece, and not of one that the piece itself stands in.
+            const of = e.closest('[data-item], [data-of]');
+            const item = of && piece.contains(of) ? of.dataset.item ?? of.dataset.of : undefined;
             if (!item || e.closest('[data-piece]') !== piece || !node.data.trim() || !there(e)) continue;
             if (e.closest('.g-sr, .g-controls, select, svg, template')) continue;
             shown.add(item);
-            // Between two characters without a blank, and not after one after which lines may end.
+            // Between two characters without a blank, and not after one after which lines may end; what
+            // is turned upside down has its next line above.
             for (const run of node.data.matchAll(/\\S{2,}/gu)) {
               if (lines(node, run.index, run.index + run[0].length) < 2) continue;
               let top;
@@ -91,7 +112,7 @@ class SweptJourney {
                 range.setEnd(node, at + 1);
                 const here = range.getClientRects()[0]?.top;
                 if (here === undefined) continue;
-                if (top !== undefined && here - top > 4 && !/[-\u2010\u2013\u2014/?!]/.test(node.data[at - 1])) broken.add(item);
+                if (top !== undefined && Math.abs(here - top) > 4 && !/[-\u2010\u2013\u2014/?!]/.test(node.data[at - 1])) broken.add(item);
                 top = here;
               }
             }
@@ -103,8 +124,7 @@ class SweptJourney {
           }
           all[piece.dataset.piece] = {
             narrow: Math.min(...items.map((e) => e.getBoundingClientRect().width)),
-            // At a side they stand one under the other, as they should.
-            rows: tops(own('.g-heads:not([aria-orientation=vertical]) > .g-head')).length,
+            rows: rows(own('.g-heads > .g-head')),
             grid: tops(items.filter((e) => e.parentElement.matches('.g-grid'))),
             last: items.length ? items.at(-1).getBoundingClientRect().width : 0,
             cut: own('.g-panel').filter((e) => e.scrollHeight > e.clientHeight + 1).map((e) => e.closest('[data-item]')?.dataset.item ?? e.dataset.of ?? ''),

@@ -45,11 +45,23 @@ public record GridBand(
    * @param equal whether all rows are of one height, which keeps them to their columns
    */
   public Piecewise item(int place, boolean equal) {
-    int columns = grid.columns();
-    int last = (on.size() - 1) % columns + 1;
-    boolean wider =
-        lastRow == LastRow.STRETCH && !equal && last < columns && place >= on.size() - last;
+    int last = last();
+    boolean wider = stretches(equal) && place >= on.size() - last;
     return wider ? outer.through(new Grid(last, last).column(Line.of(gap))).atLeast(0) : item;
+  }
+
+  /** How many there are in the last row. */
+  private int last() {
+    return (on.size() - 1) % grid.columns() + 1;
+  }
+
+  /**
+   * Whether those of the last row share it among themselves.
+   *
+   * @param equal whether all rows are of one height, which keeps them to their columns
+   */
+  public boolean stretches(boolean equal) {
+    return lastRow == LastRow.STRETCH && !equal && last() < grid.columns();
   }
 
   /** Lays a piece out whose items stand in rows, narrowest band first. */

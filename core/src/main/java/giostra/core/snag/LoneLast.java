@@ -1,9 +1,11 @@
 package giostra.core.snag;
 
+import giostra.core.band.Band;
 import giostra.core.layout.GridBand;
+import giostra.core.layout.Resolution;
 import giostra.core.page.Edit;
 import giostra.core.page.GridSettings;
-import giostra.core.page.GridSettings.LastRow;
+import giostra.core.page.GridSettings.Heights;
 import giostra.core.page.Gridded;
 import giostra.core.page.Piece;
 import java.util.Comparator;
@@ -28,10 +30,14 @@ final class LoneLast {
   private static List<Snag> of(Looked at, Gridded piece) {
     return GridBand.of(at.document(), piece, at.scrollbar()).stream()
         // Stretched, it fills its row, as somebody wanted it.
-        .filter(in -> in.lastRow() != LastRow.STRETCH)
+        .filter(in -> !in.stretches(equal(at, piece, in.band())))
         .filter(in -> lone(in.on().size(), in.grid().columns()))
         .map(in -> found(piece, in))
         .toList();
+  }
+
+  private static boolean equal(Looked at, Gridded piece, Band band) {
+    return Resolution.value(at.document(), piece, GridSettings.HEIGHTS, band) == Heights.ALL;
   }
 
   private static boolean lone(int items, int columns) {

@@ -56,7 +56,9 @@ class DeliveryApiTest {
 
   private static void say(Api api, Made made, String words) {
     int revision = api.page(made.page()).path("revision").asInt();
-    var edit = new Edit.SetValue("text", BlockSettings.PARAGRAPHS.id(), Values.ALL, "<p>" + words + "</p>");
+    var edit =
+        new Edit.SetValue(
+            "text", BlockSettings.PARAGRAPHS.id(), Values.ALL, "<p>" + words + "</p>");
     assertThat(api.edit(made.page(), revision, edit).status()).isEqualTo(200);
   }
 
