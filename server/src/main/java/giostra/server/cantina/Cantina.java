@@ -168,10 +168,8 @@ class Cantina implements DisposableBean {
     byte[] bytes = kept.get().bytes();
     to.getResponseHeaders().set("Content-Type", kept.get().type());
     to.getResponseHeaders().set("X-Content-Type-Options", "nosniff");
-    to.getResponseHeaders().set("Last-Modified", "Tue, 01 Dec 2026 00:00:00 GMT");
-    if (!kept.get().caching().isEmpty()) {
-      to.getResponseHeaders().set("Cache-Control", kept.get().caching());
-    }
+    to.getResponseHeaders()
+        .set("Cache-Control", kept.get().caching().isEmpty() ? "no-cache" : kept.get().caching());
     if (to.getRequestMethod().equals("HEAD")) {
       to.getResponseHeaders().set("Content-Length", Integer.toString(bytes.length));
       to.sendResponseHeaders(200, -1);
