@@ -19,7 +19,17 @@ interface Props {
   onClose(): void;
 }
 
-/** Two releases, or one and the page as it stands: side by side, or one wiped over the other. */
+/** Ways of seeing both. */
+const WAYS = [
+  ['wiped', 'one over the other'],
+  ['beside', 'side by side'],
+  ['differing', 'where they differ'],
+] as const;
+
+/**
+ * Two releases, or one and the page as it stands: side by side, one wiped over the other, or the
+ * difference of their pixels.
+ */
 export function Compare({ releases, from, to, onClose }: Props) {
   return (
     <Dialog label="Compare releases" className="line-up" onClose={onClose}>
@@ -38,7 +48,9 @@ function Pages({ releases, from, to }: PagesProps) {
   const { page, catalogue } = useBench();
   const close = useClose();
   const [sides, setSides] = useState<readonly [string, string]>([from, to]);
-  const [wiped, setWiped] = useState(true);
+  const [way, setWay] = useState<(typeof WAYS)[number][0]>('wiped');
+  const wiped = way === 'wiped';
+  const beside = way === 'beside';
   const [at, setAt] = useState(50);
   const [width, setWidth] = useState(1280);
   const [typed, setTyped] = useState('');
@@ -54,7 +66,7 @@ function Pages({ releases, from, to }: PagesProps) {
         }),
       ),
   });
-  const scale = Math.min(1, (wiped ? room.width : (room.width - 18) / 2) / width);
+  const scale = Math.min(1, (beside ? (room.width - 18) / 2 : room.width) / width);
   const high = Math.max(200, room.height - 34);
   const most = Math.max(0, (strips.data?.[0]?.height ?? 0) - high / scale);
   // Before a page is there, its frame is of another origin.
@@ -65,7 +77,7 @@ function Pages({ releases, from, to }: PagesProps) {
     for (const frame of frames.current?.querySelectorAll('iframe') ?? [])
       frame.contentWindow?.postMessage({ type: 'scroll', top }, catalogue.stage);
   };
-  useEffect(() => tell.current(), [top, width, wiped]);
+  useEffect(() => tell.current(), [top, width, way]);
   useEffect(() => {
     const hear = (event: MessageEvent<{ type: string }>) => {
       if (event.origin === catalogue.stage && event.data.type === 'ready') {
@@ -112,22 +124,17 @@ function Pages({ releases, from, to }: PagesProps) {
           </select>
         ))}
         <span className="line-up-ways" role="group" aria-label="Seen">
-          <button
-            type="button"
-            className="tape-chip"
-            aria-pressed={wiped}
-            onClick={() => setWiped(true)}
-          >
-            one over the other
-          </button>
-          <button
-            type="button"
-            className="tape-chip"
-            aria-pressed={!wiped}
-            onClick={() => setWiped(false)}
-          >
-            side by side
-          </button>
+          {WAYS.map(([each, label]) => (
+            <button
+              key={each}
+              type="button"
+              className="tape-chip"
+              aria-pressed={way === each}
+              onClick={() => setWay(each)}
+            >
+              {label}
+            </button>
+          ))}
         </span>
         <form
           className="line-up-ways"
@@ -174,7 +181,14 @@ function Pages({ releases, from, to }: PagesProps) {
         className="line-up-room"
         onWheel={(event) => scrolled(top + event.deltaY / Math.max(0.1, scale))}
       >
-        <div ref={frames} className={wiped ? 'compare-wiped' : 'line-up-frames compare-beside'}>
+        <div
+          ref={frames}
+          className={
+            beside
+              ? 'line-up-frames compare-beside'
+              : `compare-wiped ${wiped ? '' : 'compare-differing'}`
+          }
+        >
           {room.width > 0 &&
             sides.map((side, place) => (
               <figure

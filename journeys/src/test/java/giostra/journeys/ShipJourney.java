@@ -9,6 +9,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import giostra.core.band.Viewport;
 import giostra.core.layout.TrackReading;
 import giostra.core.page.Document;
@@ -18,6 +19,7 @@ import giostra.core.testing.InTurn;
 import giostra.core.value.CssBlocks;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.net.URI;
@@ -33,6 +35,7 @@ import java.util.TreeMap;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import javax.imageio.ImageIO;
 import nu.validator.client.EmbeddedValidator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -47,6 +50,9 @@ import tools.jackson.databind.JsonNode;
  */
 @ExtendWith({Giostra.class, Chromium.class})
 class ShipJourney {
+  /** Px of the corners of what is compared. */
+  private static final int ROUND = 8;
+
   /** As a title it has as many lines as that of the demo, on any screen. */
   private static final String NIGHT = "The garden opens when the night falls";
 
@@ -89,7 +95,7 @@ class ShipJourney {
    */
   @InTurn(3)
   @Test
-  void twoReleasesAreSeenOneOverTheOther(Api api, Page page) {
+  void twoReleasesAreSeenOneOverTheOther(Api api, Page page) throws IOException {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
     api.publish(id);
     api.edit(id, 0, new Edit.SetValue("opening-title", "text", "", NIGHT));
@@ -118,6 +124,7 @@ class ShipJourney {
     Locator wipe = page.getByLabel("Where one ends and the other begins");
     wipe.press("End");
     assertThat(compare.locator("figure").nth(1)).hasCSS("clip-path", "inset(0px 0px 0px 100%)");
+    differsInItsTitleAlone(page, compare);
     page.getByLabel("How far both are scrolled").fill("700");
     page.waitForFunction("() => document.querySelectorAll('.compare-wiped iframe').length === 2");
     for (Frame frame : page.frames()) {
@@ -135,6 +142,42 @@ class ShipJourney {
     assertThat(compare.getByRole(AriaRole.ALERT))
         .hasText("12 is none: a whole width from 280 to 2560 px");
     assertThat(Axe.within(page, "dialog[open]", "iframe")).isEmpty();
+  }
+
+  /** Pixel for pixel they are the same but for the title, which has other words. */
+  private static void differsInItsTitleAlone(Page page, Locator compare) throws IOException {
+    var chip = new Locator.GetByRoleOptions().setName("where they differ");
+    compare.getByRole(AriaRole.BUTTON, chip).click();
+    Locator title =
+        compare.frameLocator("[title='Release 2 at 1280 px']").locator("#g-opening-title");
+    assertThat(title).isVisible();
+    Js.rested(page);
+    BoundingBox there = title.boundingBox();
+    BoundingBox frame = compare.locator("iframe").first().boundingBox();
+    var clip =
+        new Page.ScreenshotOptions()
+            // Its corners are round.
+            .setClip(
+                frame.x + ROUND,
+                frame.y + ROUND,
+                frame.width - 2 * ROUND,
+                Math.min(frame.height, 700 - frame.y) - 2 * ROUND);
+    BufferedImage seen = ImageIO.read(new ByteArrayInputStream(page.screenshot(clip)));
+    int differing = 0;
+    for (int y = 0; y < seen.getHeight(); y++) {
+      for (int x = 0; x < seen.getWidth(); x++) {
+        if ((seen.getRGB(x, y) & 0xFFFFFF) != 0xFFFFFF) {
+          differing++;
+          assertThat(y + frame.y + ROUND)
+              .as("%d, %d: %06x", x, y, seen.getRGB(x, y) & 0xFFFFFF)
+              .isBetween(there.y - 4, there.y + there.height + 4);
+        }
+      }
+    }
+    System.out.printf("measured: two releases differ in %d pixels, in their title%n", differing);
+    assertThat(differing).isGreaterThan(200);
+    var wiped = new Locator.GetByRoleOptions().setName("one over the other");
+    compare.getByRole(AriaRole.BUTTON, wiped).click();
   }
 
   @InTurn(1)
