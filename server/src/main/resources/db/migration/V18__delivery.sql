@@ -37,6 +37,8 @@ create table delivery (
   due_at timestamptz not null,
   ended_at timestamptz,
   claimed_at timestamptz,
+  -- Who is at it; empty for nobody.
+  claimed_by text not null default '',
   primary key (destination_id, page_id)
 );
 create index delivery_due on delivery (due_at) where state in ('WAITS', 'SENDS');

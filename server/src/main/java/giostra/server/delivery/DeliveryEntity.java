@@ -65,4 +65,8 @@ class DeliveryEntity {
   /** When whoever is at it last said so. */
   @Column(name = "claimed_at")
   @Nullable Instant claimedAt;
+
+  /** Who is at it; empty for nobody. */
+  @Column(name = "claimed_by")
+  String claimedBy = "";
 }

@@ -37,58 +37,48 @@ interface DeliveryRows extends JpaRepository<DeliveryEntity, DeliveryEntity.Key>
   /** Takes one in hand; 0 where somebody else has. */
   @Modifying
   @Query(
-      "update DeliveryEntity d set d.claimedAt = ?4, d.state = giostra.server.delivery.DeliveryEntity.State.SENDS, d.tries = d.tries + 1,"
-          + " d.sent = 0, d.files = ?6, d.bytes = ?7"
-          + " where d.destinationId = ?1 and d.pageId = ?2 and d.turn = ?3"
-          + " and d.state in (giostra.server.delivery.DeliveryEntity.State.WAITS, giostra.server.delivery.DeliveryEntity.State.SENDS)"
-          + " and (d.claimedAt is null or d.claimedAt < ?5)")
-  int claim(
-      String destinationId,
-      String pageId,
-      int turn,
-      Instant now,
-      Instant stale,
-      int files,
-      long bytes);
+      "update DeliveryEntity d set d.claimedAt = ?5, d.claimedBy = ?4,"
+          + " d.state = giostra.server.delivery.DeliveryEntity.State.SENDS, d.tries = d.tries + 1,"
+          + " d.sent = 0 where d.destinationId = ?1 and d.pageId = ?2 and d.turn = ?3"
+          + " and d.state in (giostra.server.delivery.DeliveryEntity.State.WAITS,"
+          + " giostra.server.delivery.DeliveryEntity.State.SENDS)"
+          + " and (d.claimedAt is null or d.claimedAt < ?6)")
+  int claim(String destinationId, String pageId, int turn, String by, Instant now, Instant stale);
 
-  /** So far it is; 0 where it is not to be sent any more. */
+  /** So much is to be sent. */
+  @Modifying
+  @Query("update DeliveryEntity d set d.files = ?2, d.bytes = ?3 where d.claimedBy = ?1")
+  void begun(String by, int files, long bytes);
+
+  /** So far it is; 0 where it is not to be sent any more, or by somebody else. */
   @Modifying
   @Query(
-      "update DeliveryEntity d set d.sent = ?4, d.claimedAt = ?5"
-          + " where d.destinationId = ?1 and d.pageId = ?2 and d.turn = ?3")
-  int tell(String destinationId, String pageId, int turn, int sent, Instant now);
+      "update DeliveryEntity d set d.sent = ?3, d.claimedAt = ?4"
+          + " where d.claimedBy = ?1 and d.turn = ?2")
+  int tell(String by, int turn, int sent, Instant now);
 
   /** Says that somebody is still at it. */
   @Modifying
-  @Query(
-      "update DeliveryEntity d set d.claimedAt = ?3 where d.destinationId = ?1 and d.pageId = ?2"
-          + " and d.claimedAt is not null")
-  void renew(String destinationId, String pageId, Instant now);
+  @Query("update DeliveryEntity d set d.claimedAt = ?2 where d.claimedBy = ?1")
+  void renew(String by, Instant now);
 
   /** Nobody is at it any more. */
   @Modifying
-  @Query(
-      "update DeliveryEntity d set d.claimedAt = null"
-          + " where d.destinationId = ?1 and d.pageId = ?2")
-  void release(String destinationId, String pageId);
+  @Query("update DeliveryEntity d set d.claimedAt = null, d.claimedBy = '' where d.claimedBy = ?1")
+  void release(String by);
 
   @Modifying
   @Query(
-      "update DeliveryEntity d set d.state = giostra.server.delivery.DeliveryEntity.State.DONE, d.there = d.release, d.problem = '',"
-          + " d.endedAt = ?4 where d.destinationId = ?1 and d.pageId = ?2 and d.turn = ?3")
-  int done(String destinationId, String pageId, int turn, Instant now);
+      "update DeliveryEntity d set d.state = giostra.server.delivery.DeliveryEntity.State.DONE,"
+          + " d.there = d.release, d.problem = '', d.endedAt = ?3"
+          + " where d.claimedBy = ?1 and d.turn = ?2")
+  int done(String by, int turn, Instant now);
 
   /** It did not go; it is tried again at a time, or given up. */
   @Modifying
   @Query(
-      "update DeliveryEntity d set d.state = ?4, d.problem = ?5, d.dueAt = ?6, d.endedAt = ?7"
-          + " where d.destinationId = ?1 and d.pageId = ?2 and d.turn = ?3")
+      "update DeliveryEntity d set d.state = ?3, d.problem = ?4, d.dueAt = ?5, d.endedAt = ?6"
+          + " where d.claimedBy = ?1 and d.turn = ?2")
   int failed(
-      String destinationId,
-      String pageId,
-      int turn,
-      DeliveryEntity.State state,
-      String problem,
-      Instant due,
-      Instant now);
+      String by, int turn, DeliveryEntity.State state, String problem, Instant due, Instant now);
 }

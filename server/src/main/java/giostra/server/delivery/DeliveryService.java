@@ -19,6 +19,7 @@ import java.util.Objects;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.IntSupplier;
 import org.jspecify.annotations.Nullable;
@@ -63,7 +64,9 @@ public class DeliveryService {
   private final ExecutorService worker =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().name("deliveries").daemon().factory());
   private final AtomicBoolean busy = new AtomicBoolean();
-  private volatile @Nullable DeliveryEntity inHand;
+
+  /** The claim of what is being sent; empty for nothing. */
+  private volatile String inHand = "";
 
   DeliveryService(
       DestinationRows destinations,
@@ -148,7 +151,10 @@ public class DeliveryService {
   }
 
   private static DeliveryLine line(DeliveryEntity sent) {
-    boolean again = sent.state == DeliveryEntity.State.SENDS && !sent.problem.isEmpty();
+    boolean again =
+        sent.state == DeliveryEntity.State.SENDS
+            && !sent.problem.isEmpty()
+            && sent.claimedAt == null;
     return new DeliveryLine(
         sent.release,
         sent.state.name().toLowerCase(Locale.ROOT),
@@ -245,9 +251,9 @@ public class DeliveryService {
   /** Goes on with what is due, also with what another server was stopped at. */
   @Scheduled(fixedDelayString = "${giostra.deliveries.every:2s}")
   void goOn() {
-    DeliveryEntity now = inHand;
-    if (now != null) {
-      deliveries.renew(now.destinationId, now.pageId, clock.instant());
+    String claim = inHand;
+    if (!claim.isEmpty()) {
+      deliveries.renew(claim, clock.instant());
     }
     if (busy.compareAndSet(false, true)) {
       try {
@@ -268,8 +274,10 @@ public class DeliveryService {
   }
 
   @PreDestroy
-  void close() {
+  void close() throws InterruptedException {
     worker.shutdownNow();
+    // What is in hand is given back, so that whoever goes on need not wait.
+    worker.awaitTermination(5, TimeUnit.SECONDS);
   }
 
   private void sendDue() {
@@ -281,68 +289,67 @@ public class DeliveryService {
         // The others are sent all the same.
         LOG.warn("cannot send {} to {}", due.pageId, due.destinationId, e);
       } finally {
-        inHand = null;
+        inHand = "";
       }
     }
   }
 
   private void send(DeliveryEntity due) {
     DestinationEntity to = destinations.findById(due.destinationId).orElse(null);
-    if (to == null) {
+    Instant now = clock.instant();
+    String claim = Ids.chance();
+    if (to == null
+        || deliveries.claim(to.id, due.pageId, due.turn, claim, now, now.minus(STALE)) == 0) {
       return;
     }
-    PageService.Place page = pages.place(due.pageId);
+    inHand = claim;
+    try {
+      if (sent(to, due, claim)) {
+        deliveries.done(claim, due.turn, clock.instant());
+      }
+    } catch (Trouble e) {
+      failed(due, claim, String.valueOf(e.getMessage()), e.isPassing());
+    } catch (RuntimeException e) {
+      LOG.warn("cannot send {} to {}", due.pageId, to.id, e);
+      failed(due, claim, "This server could not; its log says why.", true);
+    } finally {
+      deliveries.release(claim);
+    }
+  }
+
+  /** Whether all of it is there; not where something else is to go there by now. */
+  private boolean sent(DestinationEntity to, DeliveryEntity due, String claim) throws Trouble {
     List<Sending.File> files =
         releases.kept(due.pageId, due.release).stream()
             .map(file ->
                 new Sending.File(
                     file.path(), file.hash(), file.type(), file.bytes(), file.content()))
             .toList();
-    Instant now = clock.instant();
-    long bytes = files.stream().mapToLong(Sending.File::bytes).sum();
-    int claimed =
-        deliveries.claim(to.id, due.pageId, due.turn, now, now.minus(STALE), files.size(), bytes);
-    if (claimed == 0) {
-      return;
-    }
-    inHand = due;
-    try {
-      boolean whole;
-      try (Store store = stores.open(to)) {
-        var sent = new int[1];
-        whole =
-            new Sending(store, folder(to, page))
-                .send(
-                    due.pageId,
-                    due.release,
-                    files,
-                    n -> sent[0] = n,
-                    () ->
-                        deliveries.tell(to.id, due.pageId, due.turn, sent[0], clock.instant()) == 1
-                            && !Thread.currentThread().isInterrupted());
-      }
-      if (whole) {
-        deliveries.tell(to.id, due.pageId, due.turn, files.size(), clock.instant());
-        deliveries.done(to.id, due.pageId, due.turn, clock.instant());
-      }
-    } catch (Trouble e) {
-      failed(due, String.valueOf(e.getMessage()), e.isPassing());
-    } catch (RuntimeException e) {
-      LOG.warn("cannot send {} to {}", due.pageId, to.id, e);
-      failed(due, "This server could not; its log says why.", true);
-    } finally {
-      deliveries.release(to.id, due.pageId);
+    deliveries.begun(claim, files.size(), files.stream().mapToLong(Sending.File::bytes).sum());
+    String folder = folder(to, pages.place(due.pageId));
+    var there = new int[1];
+    try (Store store = stores.open(to)) {
+      boolean whole =
+          new Sending(store, folder)
+              .send(
+                  due.pageId,
+                  due.release,
+                  files,
+                  n -> there[0] = n,
+                  () ->
+                      !Thread.currentThread().isInterrupted()
+                          && deliveries.tell(claim, due.turn, there[0], clock.instant()) == 1);
+      return whole && deliveries.tell(claim, due.turn, files.size(), clock.instant()) == 1;
     }
   }
 
-  private void failed(DeliveryEntity due, String problem, boolean passing) {
+  private void failed(DeliveryEntity due, String claim, String problem, boolean passing) {
     int tries = due.tries + 1;
     boolean again = passing && tries < MOST_TRIES;
     Duration pause = FIRST_PAUSE.multipliedBy(1L << Math.min(tries - 1, 10));
     Instant now = clock.instant();
     deliveries.failed(
-        due.destinationId,
-        due.pageId,
+        claim,
         due.turn,
         again ? DeliveryEntity.State.SENDS : DeliveryEntity.State.FAILED,
         problem,

@@ -3,7 +3,9 @@ package giostra.server.delivery;
 import giostra.core.value.Refused;
 import giostra.core.value.WordsKind;
 import giostra.server.Settings;
+import java.io.IOException;
 import java.net.URI;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
@@ -186,17 +188,26 @@ class Stores {
     if (!local && !isAllowed(URI.create(to.address))) {
       throw Trouble.lasting("This server may not send to that host any more.");
     }
-    var root = settings.deliveries().folders().toAbsolutePath().normalize();
+    Path root = settings.deliveries().folders().toAbsolutePath().normalize();
     return switch (to.sort) {
       case FOLDER -> new FolderStore(root, to.address);
       case WEBDAV -> new WebDavStore(to.address, to.account, to.secret);
       case S3 -> new S3Store(to.address, to.place, to.account, to.secret);
       case GIT ->
           new GitStore(
-              local ? root.resolve(to.address).toUri().toString() : to.address,
-              to.place,
-              to.account,
-              to.secret);
+              local ? repository(root, to.address) : to.address, to.place, to.account, to.secret);
     };
+  }
+
+  private static String repository(Path root, String path) throws Trouble {
+    try {
+      Path there = root.resolve(path).toRealPath();
+      if (!there.startsWith(root.toRealPath())) {
+        throw Trouble.lasting("A link leads out of the folder that this server may write to.");
+      }
+      return there.toUri().toString();
+    } catch (IOException e) {
+      throw Trouble.lasting("There is no repository at " + path + " beneath that folder.");
+    }
   }
 }

@@ -282,8 +282,8 @@ class DeliveryApiTest {
         var insert =
             database.prepareStatement(
                 "insert into delivery (destination_id, page_id, release_number, turn, state,"
-                    + " asked_at, due_at, claimed_at) values (?, ?, 1, 1, 'SENDS', now(),"
-                    + " now() - interval '1 minute', now() - interval '31 seconds')")) {
+                    + " asked_at, due_at, claimed_at, claimed_by) values (?, ?, 1, 1, 'SENDS', now(),"
+                    + " now() - interval '1 minute', now() - interval '31 seconds', 'killed')")) {
       insert.setString(1, id);
       insert.setString(2, made.page());
       insert.executeUpdate();
@@ -325,6 +325,16 @@ class DeliveryApiTest {
     assertThat(answer.status()).as(answer.text()).isEqualTo(422);
     assertThat(answer.text()).contains(said);
     assertThat(place(api, made).isMissingNode()).isTrue();
+  }
+
+  @Test
+  void aRepositoryThatIsNotThereIsSaid(Api api) {
+    Made made = page(api);
+    api.publish(made.page());
+    add(api, made, asked(api, made, "git"));
+    send(api, made);
+    JsonNode failed = until(api, made, each -> each.path("state").asString().equals("failed"));
+    assertThat(failed.path("problem").asString()).contains(made.site() + ".git");
   }
 
   /** A link that somebody laid in the folder leads nothing out of it. */
