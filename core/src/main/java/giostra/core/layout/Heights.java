@@ -112,7 +112,7 @@ public final class Heights {
   /**
    * A text that breaks within a word.
    *
-   * @param word the widest of its words
+   * @param word the widest of the words of a text that breaks at all of these widths
    * @param from first viewport width, px
    * @param to last viewport width, px
    */
@@ -127,13 +127,19 @@ public final class Heights {
     for (InBand in : bands) {
       for (Measured each : in.parts()) {
         for (int[] range : ranges(each.room(), width -> !tooWide(each, width).isEmpty())) {
-          String word = tooWide(each, range[0]).getFirst().widest();
+          // What has no room at the last of the widths has none at any of them.
+          String word = tooWide(each, range[1]).getFirst().widest();
           found.add(
               new Broken(each.item().id(), each.part(), word, in.band().id(), range[0], range[1]));
         }
       }
     }
     return found;
+  }
+
+  /** Whether there is something to break: one letter stands out, and does not. */
+  private static boolean breaks(String word) {
+    return word.codePointCount(0, word.length()) > 1;
   }
 
   private List<TextFit> tooWide(Measured each, double viewportPx) {
@@ -146,7 +152,8 @@ public final class Heights {
                 viewportPx,
                 screenHeight,
                 fitted -> {
-                  if (fitted.text().least() > fitted.width() + 1 / 64.0) {
+                  if (fitted.text().least() > fitted.width() + 1 / 64.0
+                      && breaks(fitted.text().widest())) {
                     found.add(fitted.text());
                   }
                 }));
