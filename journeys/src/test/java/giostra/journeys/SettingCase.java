@@ -149,7 +149,7 @@ record SettingCase(
             "sharePicture",
             "moonflower.jpg",
             "all('meta[property=\"og:image\"]').length",
-            "1"),
+            "2"),
         of(
             NodeType.PAGE,
             "page",

@@ -5,7 +5,9 @@ import giostra.core.layout.Outline;
 import giostra.core.media.IconSprite;
 import giostra.core.page.Block;
 import giostra.core.page.Document;
+import giostra.core.page.ItemSettings;
 import giostra.core.page.Node;
+import giostra.core.page.NodeType;
 import giostra.core.page.Page;
 import giostra.core.page.PageSettings;
 import giostra.core.page.PageSettings.Direction;
@@ -298,7 +300,7 @@ public final class Compiler {
                 head.open("link", "rel", "icon", "href", blank, "type", "image/svg+xml");
               }
             });
-    shared(head, page, pictures, title.isEmpty() ? siteName() : title);
+    shared(head, document, pictures, title.isEmpty() ? siteName() : title);
     for (Shipped.Font font : fonts) {
       if (first(font)) {
         head.open(
@@ -324,13 +326,19 @@ public final class Compiler {
    * protocol, from memory: a title, a type, a picture and an address, pictures by their whole
    * address; RFC 6596, "canonical".
    */
-  private static void shared(Html head, Page page, Pictures pictures, String title) {
+  private static void shared(Html head, Document document, Pictures pictures, String title) {
+    Page page = document.page();
     String address = page.values().get(PageSettings.ADDRESS);
     if (!address.isEmpty()) {
       head.open("link", "rel", "canonical", "href", address);
       property(head, "og:url", address);
     }
-    Optional<Shipped.Picture> share = pictures.find(page.values().get(PageSettings.SHARE_PICTURE));
+    String own = page.values().get(PageSettings.SHARE_PICTURE);
+    if (own.isEmpty() && address.isEmpty()) {
+      return;
+    }
+    Optional<Shipped.Picture> share =
+        pictures.find(own.isEmpty() ? firstSlide(document) : own).filter(each -> !each.isRemote());
     if (share.isEmpty() && address.isEmpty()) {
       return;
     }
@@ -341,14 +349,34 @@ public final class Compiler {
       property(head, "og:description", description);
     }
     share.ifPresent(picture -> {
-      String path = picture.path();
-      property(head, "og:image", address.isEmpty() ? path : base(address).resolve(path).toString());
-      property(head, "og:image:width", Integer.toString(picture.width()));
-      property(head, "og:image:height", Integer.toString(picture.height()));
-      if (!picture.alt().isEmpty()) {
-        property(head, "og:image:alt", picture.alt());
+      List<SharePicture> cut = pictures.shared(picture);
+      if (cut.isEmpty()) {
+        // What has no px or moves is shown as it is.
+        cut = List.of(new SharePicture(picture.width(), picture.height(), picture.path()));
+      }
+      for (SharePicture each : cut) {
+        property(
+            head,
+            "og:image",
+            address.isEmpty() ? each.path() : base(address).resolve(each.path()).toString());
+        property(head, "og:image:width", Integer.toString(each.width()));
+        property(head, "og:image:height", Integer.toString(each.height()));
+        if (!picture.alt().isEmpty()) {
+          property(head, "og:image:alt", picture.alt());
+        }
       }
     });
+  }
+
+  /** The picture of the first slide that has one; empty for none. */
+  private static String firstSlide(Document document) {
+    return document.pieces().stream()
+        .filter(piece -> piece.type() == NodeType.SLIDER)
+        .flatMap(piece -> piece.onShow().stream())
+        .map(item -> item.values().get(ItemSettings.PICTURE))
+        .filter(id -> !id.isEmpty())
+        .findFirst()
+        .orElse("");
   }
 
   /** The place that paths are relative to: of a host alone its root. RFC 3986, 5.2.3. */

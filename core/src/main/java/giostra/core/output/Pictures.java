@@ -91,6 +91,13 @@ public final class Pictures {
     return remote.isPresent() ? remote : noted(id, media::find, Shipped.Picture::path);
   }
 
+  /** A picture cut for those who are sent the page's address; they will ask for it. */
+  List<SharePicture> shared(Shipped.Picture picture) {
+    List<SharePicture> cut = SharePicture.of(picture);
+    cut.forEach(each -> files.add(each.path()));
+    return cut;
+  }
+
   /** The clip with an id, if there is one; the page will ask for it. */
   public Optional<Shipped.Clip> clip(String id) {
     return noted(id, media::clip, Shipped.Clip::path);

@@ -5,6 +5,7 @@ import giostra.core.fit.OwnFonts;
 import giostra.core.layout.PictureSizes;
 import giostra.core.media.ClipFacts;
 import giostra.core.media.IconSprite;
+import giostra.core.output.SharePicture;
 import giostra.core.output.Shipped;
 import giostra.core.value.Focus;
 import giostra.core.value.Refused;
@@ -26,9 +27,11 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.ByteArrayResource;
 import org.springframework.core.io.Resource;
@@ -56,6 +59,7 @@ public class MediaService {
   private final Renditions renditions;
   private final Sampling sampling;
   private final Filming filming;
+  private final Shares shares;
   private final Clock clock;
   private final OwnFonts.Source fonts;
 
@@ -66,6 +70,7 @@ public class MediaService {
       Renditions renditions,
       Sampling sampling,
       Filming filming,
+      Shares shares,
       EntityManager entities,
       PlatformTransactionManager transactions,
       Clock clock) {
@@ -76,6 +81,7 @@ public class MediaService {
     this.renditions = renditions;
     this.sampling = sampling;
     this.filming = filming;
+    this.shares = shares;
     this.blobs = blobs;
     this.clock = clock;
     this.fonts = OwnFonts.from(this::font);
@@ -558,18 +564,24 @@ public class MediaService {
   private static final Pattern PATH =
       Pattern.compile("media/([0-9a-f]{16})(?:-(\\d{1,5}))?\\.([a-z0-9]+)");
 
+  /** One that is cut to a size about a point of it. */
+  private static final Pattern SHARED =
+      Pattern.compile("media/([0-9a-f]{16})-(\\d{1,4})x(\\d{1,4})at(\\d{1,3})-(\\d{1,3})\\.jpg");
+
   /**
    * The bytes of a file by the path that a page asks for it: a picture, or one of its sizes. In no
    * transaction of its own: making sizes takes a connection, and two for one request would starve.
    */
   public Resource open(String siteId, String path) {
+    var shared = SHARED.matcher(path);
+    if (shared.matches()) {
+      return shared(byHash(siteId, shared.group(1), path), shared.toMatchResult());
+    }
     var match = PATH.matcher(path);
     if (!match.matches()) {
       throw new Gone("picture", path);
     }
-    MediaEntity row =
-        rows.findFirstBySiteIdAndHashStartingWith(siteId, match.group(1))
-            .orElseThrow(() -> new Gone("picture", path));
+    MediaEntity row = byHash(siteId, match.group(1), path);
     boolean whole = match.group(2) == null;
     // A path says what comes: the same bytes under another ending would be another type.
     if (!match.group(3).equals(whole ? MediaFacts.extension(row.type) : "webp")) {
@@ -578,6 +590,20 @@ public class MediaService {
     return whole
         ? blobs.open(row.hash)
         : new ByteArrayResource(renditions.get(row, Integer.parseInt(match.group(2))));
+  }
+
+  private MediaEntity byHash(String siteId, String hash, String path) {
+    return rows.findFirstBySiteIdAndHashStartingWith(siteId, hash)
+        .orElseThrow(() -> new Gone("picture", path));
+  }
+
+  private Resource shared(MediaEntity row, MatchResult said) {
+    int[] numbers = IntStream.rangeClosed(2, 5).map(i -> Integer.parseInt(said.group(i))).toArray();
+    if (numbers[2] > 100 || numbers[3] > 100) {
+      throw new Gone("picture", said.group());
+    }
+    var size = new SharePicture.Size(numbers[0], numbers[1]);
+    return new ByteArrayResource(shares.get(row, size, new Focus(numbers[2], numbers[3])));
   }
 
   /** Makes ready what pages ask for by these paths, picture by picture. */
