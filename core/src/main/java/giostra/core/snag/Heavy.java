@@ -26,11 +26,12 @@ import java.util.stream.Stream;
 /**
  * Pictures and moving grounds of a piece, or of a section and the blocks in it, that weigh more
  * than {@link #MOST} on the way for somebody who sees all of them. At 1.6 Mbit/s, a slow line of a
- * phone, that takes five seconds. The limit is ours, no source.
+ * phone, that takes ten seconds; three pictures as wide as a large screen are lighter. The limit is
+ * ours, no source.
  */
 final class Heavy {
   /** Bytes. */
-  static final long MOST = 1_000_000;
+  static final long MOST = 2_000_000;
 
   /** Where a medium is drawn: what is fetched of it at a viewport's width. */
   private record Drawn(Node of, String id, Sources<PictureSizes.File> files, Piecewise wide) {

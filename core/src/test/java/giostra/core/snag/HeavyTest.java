@@ -60,13 +60,13 @@ class HeavyTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"4, 250000, false", "4, 250001, true", "1, 1000000, false", "1, 1000001, true"})
-  void whatIsOverAMillionBytesIsTold(int cards, long bytes, boolean told) {
+  @CsvSource({"4, 500000, false", "4, 500001, true", "1, 2000000, false", "1, 2000001, true"})
+  void whatIsOverTwoMillionBytesIsTold(int cards, long bytes, boolean told) {
     List<Snag> found = found(cards(cards), one(bytes));
     // One file for every screen: told in each band, or in none.
     assertThat(found).hasSize(told ? Demo.document().bands().all().size() : 0);
     for (Snag snag : found) {
-      assertThat(snag.measure().orElseThrow().required()).isEqualTo(1000);
+      assertThat(snag.measure().orElseThrow().required()).isEqualTo(2000);
       assertThat(snag.place().item()).isEqualTo("card-0");
     }
   }
@@ -76,7 +76,7 @@ class HeavyTest {
   void onlyWhereTheFileIsFetchedThatIsTooHeavy() {
     List<PictureSizes.File> files =
         LongStream.of(320, 640, 960, 1280, 1600)
-            .mapToObj(width -> new PictureSizes.File((int) width, width <= 960 ? 100_000 : 400_000))
+            .mapToObj(width -> new PictureSizes.File((int) width, width <= 960 ? 200_000 : 800_000))
             .toList();
     Document single =
         Edits.apply(cards(3), List.of(new Edit.SetValue("cards", "inView", "phone", 1))).document();
@@ -97,7 +97,7 @@ class HeavyTest {
     assertThat(3 * drawn.at(found.getFirst().from())).isGreaterThan(960);
     assertThat(3 * drawn.at(found.getFirst().from() - 1)).isLessThanOrEqualTo(960);
     assertThat(found)
-        .allSatisfy(snag -> assertThat(snag.measure().orElseThrow().found()).isEqualTo(1200));
+        .allSatisfy(snag -> assertThat(snag.measure().orElseThrow().found()).isEqualTo(2400));
   }
 
   @Test
@@ -118,7 +118,7 @@ class HeavyTest {
             List.of(
                 new Section(
                     "one", Values.NONE, List.of(new Carousel("cards", Values.NONE, items)))));
-    assertThat(found(document, one(900_000))).isEmpty();
-    assertThat(found(document, one(1_100_000))).isNotEmpty();
+    assertThat(found(document, one(1_900_000))).isEmpty();
+    assertThat(found(document, one(2_100_000))).isNotEmpty();
   }
 }
