@@ -6,9 +6,9 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * A picture cut to a shape in which those show it who are sent a page's address, about its focal
- * point, never enlarged. Source of the shapes: common practice, no source; 1.91 to 1 where there is
- * room for a wide one, a square beside a few words. JPEG, since not all of them read more.
+ * A picture cut about its focal point, never enlarged, for those who are sent the address of a page
+ * and see its picture beside it. Source of the shapes: common practice, no source; 1.91 to 1 where
+ * there is room for a wide one, a square beside a few words. JPEG, since not all of them read more.
  *
  * @param width px
  * @param height px

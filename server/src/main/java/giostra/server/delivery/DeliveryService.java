@@ -319,13 +319,9 @@ public class DeliveryService {
 
   /** Whether all of it is there; not where something else is to go there by now. */
   private boolean sent(DestinationEntity to, DeliveryEntity due, String claim) throws Trouble {
-    List<Sending.File> files =
-        releases.kept(due.pageId, due.release).stream()
-            .map(file ->
-                new Sending.File(
-                    file.path(), file.hash(), file.type(), file.bytes(), file.content()))
-            .toList();
-    deliveries.begun(claim, files.size(), files.stream().mapToLong(Sending.File::bytes).sum());
+    List<ReleaseService.Kept> files = releases.kept(due.pageId, due.release);
+    deliveries.begun(
+        claim, files.size(), files.stream().mapToLong(ReleaseService.Kept::bytes).sum());
     String folder = folder(to, pages.place(due.pageId));
     var there = new int[1];
     try (Store store = stores.open(to)) {

@@ -1,5 +1,6 @@
 package giostra.server.delivery;
 
+import giostra.server.release.ReleaseService.Kept;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -41,13 +42,6 @@ final class Sending {
     this.store = store;
     this.folder = folder;
   }
-
-  /**
-   * A file of a release.
-   *
-   * @param path relative to its page
-   */
-  record File(String path, String hash, String type, long bytes, Resource content) {}
 
   /**
    * What is known of the files that are there.
@@ -108,10 +102,10 @@ final class Sending {
    * @param goesOn whether it is still this release that is to go there; asked between files
    * @return whether all of it is there
    */
-  boolean send(String page, int release, List<File> files, IntConsumer told, BooleanSupplier goesOn)
+  boolean send(String page, int release, List<Kept> files, IntConsumer told, BooleanSupplier goesOn)
       throws Trouble {
-    @Nullable File index = null;
-    for (File each : files) {
+    @Nullable Kept index = null;
+    for (Kept each : files) {
       index = each.path().equals(PAGE) ? each : index;
     }
     if (index == null) {
@@ -124,7 +118,7 @@ final class Sending {
     all.addAll(paths);
     list(new Known(page, before.release(), before.current(), all));
     int sent = 0;
-    for (File each : files) {
+    for (Kept each : files) {
       if (!each.path().equals(PAGE)) {
         if (!goesOn.getAsBoolean()) {
           return false;
@@ -172,7 +166,7 @@ final class Sending {
     return new Known(page, 0, Set.of(), Set.of());
   }
 
-  private void sendUnlessThere(File file) throws Trouble {
+  private void sendUnlessThere(Kept file) throws Trouble {
     OptionalLong there = store.size(folder + file.path());
     // Its name says what is in it, so that it is whole if it is as long.
     if (there.isEmpty() || there.getAsLong() != file.bytes()) {
@@ -180,7 +174,7 @@ final class Sending {
     }
   }
 
-  private void put(File file, boolean lasting) throws Trouble {
+  private void put(Kept file, boolean lasting) throws Trouble {
     store.put(folder + file.path(), file.content(), file.type(), lasting);
   }
 

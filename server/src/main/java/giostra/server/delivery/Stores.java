@@ -121,12 +121,14 @@ class Stores {
 
   /** Parts of a path, with a slash at its end; empty for none. */
   private static String folder(String what, String given) {
-    String path = given.strip().replaceAll("^/+|/+$", "");
+    // Its length is asked first: what is read takes no longer for what is refused.
+    boolean fits = given.length() <= LONGEST_FOLDER;
+    String path = fits ? given.strip().replaceAll("^/+|/+$", "") : given;
     if (path.isEmpty()) {
       return "";
     }
     boolean plain =
-        path.length() <= LONGEST_FOLDER
+        fits
             && List.of(path.split("/", -1)).stream()
                 .allMatch(part -> FOLDER.matcher(part).matches());
     if (!plain) {

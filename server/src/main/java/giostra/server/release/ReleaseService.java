@@ -374,7 +374,7 @@ public class ReleaseService {
   }
 
   /** A file of a release, to be sent elsewhere. */
-  public record Kept(String path, String hash, String type, long bytes, Resource content) {}
+  public record Kept(String path, String type, long bytes, Resource content) {}
 
   /** The files of a release. */
   @Transactional(readOnly = true)
@@ -384,7 +384,7 @@ public class ReleaseService {
             .findByPageIdAndNumber(pageId, number)
             .orElseThrow(() -> new Gone("release", Integer.toString(number)));
     return files.findByReleaseIdOrderByPath(release.id).stream()
-        .map(file -> new Kept(file.path, file.hash, file.type, file.bytes, blobs.open(file.hash)))
+        .map(file -> new Kept(file.path, file.type, file.bytes, blobs.open(file.hash)))
         .toList();
   }
 

@@ -327,6 +327,15 @@ class DeliveryApiTest {
     assertThat(place(api, made).isMissingNode()).isTrue();
   }
 
+  /** A path of a hundred thousand slashes is refused for its length, and not gone through. */
+  @Test
+  void aPathThatIsTooLongIsRefused(Api api) {
+    Made made = page(api);
+    String path = "/".repeat(100_000) + "x";
+    assertThat(add(api, made, asked(api, made, "folder", "address", path)).status()).isEqualTo(422);
+    assertThat(place(api, made).isMissingNode()).isTrue();
+  }
+
   @Test
   void aRepositoryThatIsNotThereIsSaid(Api api) {
     Made made = page(api);

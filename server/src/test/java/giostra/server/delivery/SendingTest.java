@@ -3,6 +3,7 @@ package giostra.server.delivery;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import giostra.server.release.ReleaseService.Kept;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -79,18 +80,18 @@ class SendingTest {
     }
   }
 
-  private static Sending.File file(String path, String text) {
+  private static Kept file(String path, String text) {
     byte[] bytes = text.getBytes(StandardCharsets.UTF_8);
-    return new Sending.File(path, path, "text/plain", bytes.length, new ByteArrayResource(bytes));
+    return new Kept(path, "text/plain", bytes.length, new ByteArrayResource(bytes));
   }
 
   /** A release of a page that names its files: some are of each release, some of this one alone. */
-  private static List<Sending.File> release(int number) {
+  private static List<Kept> release(int number) {
     List<String> own =
         Stream.of(
                 "page." + number + ".css", "media/" + number + ".webp", "media/all.webp", "all.js")
             .toList();
-    var files = new ArrayList<Sending.File>();
+    var files = new ArrayList<Kept>();
     files.add(file("index.html", "release " + number + "\n" + String.join("\n", own)));
     own.forEach(path -> files.add(file(path, "what is in " + path)));
     return files;
