@@ -96,8 +96,18 @@ class KindsJourney {
       Locator send = row.getByText("Share", new Locator.GetByTextOptions().setExact(true));
       Locator copy = row.getByText("Copy link");
       String address = api.at(Api.LIVE_DEMO) + "#" + row.getAttribute("id");
+      // The word stands for two seconds: who looks from outside may be late, an observer is not.
+      copy.evaluate(
+          """
+          (button) => {
+            window.words = [];
+            new MutationObserver(() => words.push(button.textContent.trim()))
+              .observe(button, { childList: true, characterData: true, subtree: true });
+          }\
+          """);
       copy.click();
-      assertThat(row.getByText("Copied")).isVisible();
+      page.waitForFunction("() => words.length === 2 || location.hash");
+      assertThat(page.evaluate("() => words")).isEqualTo(List.of("Copied", "Copy link"));
       assertThat(page.evaluate("() => navigator.clipboard.readText()")).isEqualTo(address);
       if (!shares) {
         assertThat(send).not().isVisible();
