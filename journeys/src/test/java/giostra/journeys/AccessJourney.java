@@ -133,7 +133,7 @@ class AccessJourney {
     assertThat(dialog(page)).as("the history").isEmpty();
   }
 
-  @InTurn(4)
+  @InTurn(6)
   @Test
   void axeFindsNothingInTheDialogs(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 800);

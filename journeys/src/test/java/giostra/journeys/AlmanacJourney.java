@@ -176,7 +176,7 @@ class AlmanacJourney {
         .toList();
   }
 
-  @InTurn(4)
+  @InTurn(7)
   @Test
   void tabsAreDressedUntilTheyAgreeWithAPicture(Api api, Chromium.Open chromium, Page page)
       throws IOException {

@@ -78,7 +78,7 @@ class ArchiveJourney {
         page.holding(sections).with(Values.NONE.with(PageSettings.TITLE, Values.ALL, title)));
   }
 
-  @InTurn(3)
+  @InTurn(7)
   @Test
   void onAnotherInstallationASiteIsWhatItWas(Api api, Page shelf) {
     String site = site(api);

@@ -118,7 +118,7 @@ class CostJourney {
         all.size(), looked, worst);
   }
 
-  @InTurn(4)
+  @InTurn(7)
   @Test
   void twoWaysAreComparedAndOneIsTaken(Api api, Page page) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));

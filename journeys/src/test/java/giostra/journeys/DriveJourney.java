@@ -539,7 +539,7 @@ class DriveJourney {
   }
 
   /** The year shows who is on when; a day that is pressed is the stage's. */
-  @InTurn(4)
+  @InTurn(6)
   @Test
   void aDesignerSeesTheYearAndLooksAtADay(Api api, Chromium.Open chromium) {
     String id = api.newPage("velluta", still(api));

@@ -156,7 +156,7 @@ class ProveJourney {
   }
 
   /** What life does to a page is looked at on the stage, and is no part of the page. */
-  @InTurn(4)
+  @InTurn(7)
   @Test
   void aPageIsPutToWhatLifeDoesToIt(Api api, Chromium.Open chromium) {
     String id = page(api);

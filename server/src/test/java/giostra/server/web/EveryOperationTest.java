@@ -58,7 +58,7 @@ class EveryOperationTest {
   private int requests;
   private int turn;
 
-  @InTurn(4)
+  @InTurn(6)
   @Test
   void noneOfThemBreaksWhateverIsSent(Api api) {
     JsonNode description = api.get("/v3/api-docs").json();
