@@ -18,6 +18,7 @@ public final class LongestOutside implements ClassOrderer {
   /** As they were in a run, the longest first. */
   private static final List<String> ORDER =
       List.of(
+          "BothSidesJourney",
           "DifferenceJourney",
           "AccessJourney",
           "DressJourney",
