@@ -22,10 +22,12 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -156,7 +158,7 @@ public class ReleaseService {
             page.fetched(),
             kept.stream().collect(Collectors.toMap(file -> file.path, file -> file.bytes)));
     var release = new ReleaseEntity();
-    release.policy = Policy.live(page.origins(), page.code());
+    release.policy = policy(page);
     release.pageId = pageId;
     release.note = note;
     release.revision = head.revision();
@@ -315,27 +317,46 @@ public class ReleaseService {
         .map(page -> "/live/" + page.siteId() + "/" + page.slug() + "/");
   }
 
-  /** The live release, or the page as it is when there is none, as a zip. */
+  /**
+   * The live release, or the page as it is when there is none, as a zip, with rules for web servers
+   * beside its files.
+   */
   public byte[] bundle(String pageId) {
     Long live = pages.place(pageId).liveRelease();
+    Optional<ReleaseEntity> release = live == null ? Optional.empty() : releases.findById(live);
     var out = new ByteArrayOutputStream();
     try (var zip = new ZipOutputStream(out)) {
-      if (live == null) {
+      if (release.isEmpty()) {
         PageService.Head head = pages.head(pageId);
-        for (Map.Entry<String, byte[]> file :
-            files(head, stage.published(head, clock.instant())).entrySet()) {
+        Compiled page = stage.published(head, clock.instant());
+        Map<String, byte[]> all = files(head, page);
+        for (Map.Entry<String, byte[]> file : all.entrySet()) {
           put(zip, file.getKey(), file.getValue(), clock.instant());
         }
+        rules(zip, all.keySet(), policy(page), clock.instant());
       } else {
-        Instant at = releases.findById(live).map(r -> r.createdAt).orElse(clock.instant());
-        for (ReleaseFileEntity file : files.findByReleaseIdOrderByPath(live)) {
+        Instant at = release.get().createdAt;
+        List<ReleaseFileEntity> all = files.findByReleaseIdOrderByPath(release.get().id);
+        for (ReleaseFileEntity file : all) {
           put(zip, file.path, blobs.get(file.hash), at);
         }
+        rules(zip, all.stream().map(file -> file.path).toList(), release.get().policy, at);
       }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
     return out.toByteArray();
+  }
+
+  private static String policy(Compiled page) {
+    return Policy.live(page.origins(), page.code());
+  }
+
+  private static void rules(
+      ZipOutputStream zip, Collection<String> paths, String policy, Instant at) throws IOException {
+    for (var each : new TreeMap<>(ServingRules.of(paths, policy)).entrySet()) {
+      put(zip, each.getKey(), each.getValue().getBytes(StandardCharsets.UTF_8), at);
+    }
   }
 
   private static void put(ZipOutputStream zip, String path, byte[] bytes, Instant at)
