@@ -13,6 +13,8 @@ import giostra.core.page.Edits;
 import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
+import java.security.MessageDigest;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -234,6 +236,71 @@ class ProveJourney {
     mark.press("Enter");
     assertThat(page.locator(".line-up")).hasCount(0);
     assertThat(bench.stage().evaluate("() => innerWidth")).isEqualTo(768);
+  }
+
+  /** From the first look to the sheet that the client gets with the release. */
+  @InTurn(5)
+  @Test
+  void beforeAPageIsPublishedAllOfItIsGoneThrough(Api api, Chromium.Open chromium)
+      throws Exception {
+    String id = page(api);
+    Page page = chromium.page(1280, 900);
+    Bench bench = Bench.open(page, api, id, "prove", "words");
+    Frame stage = bench.stage();
+    assertThat(page.locator(".prove-head h2")).hasText("7 snags");
+    // What is at one width: two ways are tried, the second is taken.
+    Locator narrow = bar(page, "narrower than 240 from 768 to 811");
+    narrow.click();
+    stage.waitForFunction("() => innerWidth >= 768 && innerWidth <= 811");
+    page.locator(".way-take").nth(1).waitFor();
+    double before = walk(stage);
+    for (String way : List.of("1", "2")) {
+      page.keyboard().press(way);
+      stage.waitForFunction(
+          "([s, w]) => document.querySelector(s).getBoundingClientRect().width > w",
+          List.of(WALK, before + 1));
+    }
+    page.keyboard().press("Enter");
+    bench.saved();
+    assertThat(page.locator(".prove-head h2")).hasText("6 snags");
+    assertThat(narrow).hasCount(0);
+    // The one that the client wants so.
+    bar(page, "breaks within the word").press("Enter");
+    assertThat(page.locator(".ways-says")).containsText("breaks within the word");
+    bench.button("Leave it, because…").click();
+    page.getByPlaceholder("why, and who says so").fill("the sign on the door says so");
+    page.keyboard().press("Enter");
+    bench.saved();
+    assertThat(page.locator(".prove-head h2")).hasText("5 snags");
+    // A date on which nobody is on show: the stage goes there.
+    bench.button("dates").click();
+    bar(page, "nobody is on show").click();
+    assertThat(page.locator(".topbar input[type=date]")).hasValue("2027-02-28");
+    // In another language words break, on the phone alone.
+    bench.button("widths").click();
+    bench.button("+40 % for translation").click();
+    assertThat(page.locator(".prove-head h2"))
+        .hasText(Pattern.compile("([6-9]|\\d\\d) snags: \\+40 % for translation"));
+    bench.button("Line-up…").click();
+    Locator frames = page.locator(".line-up-page iframe");
+    assertThat(frames).hasCount(4);
+    for (int width : List.of(790, 1210)) {
+      page.getByLabel("Another width").fill(Integer.toString(width));
+      page.keyboard().press("Enter");
+    }
+    assertThat(frames).hasCount(6);
+    assertThat(page.locator(".line-up figure").filter(text("790"))).hasCount(1);
+    page.keyboard().press("Escape");
+    // What is published is what the sheet speaks of.
+    assertThat(page.locator(".line-up")).hasCount(0);
+    bench.step("Ship");
+    assertThat(page.locator(".ship-proof")).containsText("2 break and 3 hurt");
+    String live = api.publish(id);
+    String sheet = api.get("/api/pages/" + id + "/proof-sheet?release=1").text();
+    byte[] index = api.get(live.substring(live.indexOf("/live/"))).bytes();
+    String hash = HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(index));
+    assertThat(sheet).contains(hash, "the sign on the door says so", "from 280 to 2560");
+    assertThat(sheet).doesNotContain("narrower than 240 from 768");
   }
 
   private static Locator.FilterOptions text(String text) {
