@@ -2,13 +2,18 @@ package giostra.core.own;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import giostra.core.testing.DrawnPages;
 import giostra.core.testing.Runs;
 import giostra.core.value.Refused;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -190,6 +195,65 @@ class OwnPageTest {
     }
     System.out.printf("measured: %d places in pages of one's own, %d refused%n", places, refused);
     assertThat(places).isGreaterThan(100);
+  }
+
+  /** Where Debian's package debian-policy has the documents of three standards. */
+  private static final Path STANDARDS = Path.of("/usr/share/doc/debian-policy");
+
+  /**
+   * Documents that nobody of us has written: the Filesystem Hierarchy Standard 3.0, the
+   * machine-readable debian/copyright 1.0 and the Debian Perl Policy. The rest of each is what it
+   * was, and places are found again after something came before them.
+   */
+  @ParameterizedTest
+  @ValueSource(strings = {"fhs/fhs-3.0.html", "copyright-format-1.0.html", "perl-policy-1.html"})
+  void theDocumentsOfStandardsStayWhatTheyAre(String name) throws IOException {
+    Path file = STANDARDS.resolve(name);
+    assumeTrue(Files.exists(file), "apt-get install debian-policy has it");
+    byte[] bytes = Files.readAllBytes(file);
+    OwnPage page = OwnPage.of(bytes);
+    List<Spot> spots = page.spots();
+    var random = new Random(1);
+    var puts = new ArrayList<OwnPage.Put>();
+    while (puts.size() < 60) {
+      Spot spot = spots.get(random.nextInt(spots.size()));
+      for (Side side : spot.sides()) {
+        try {
+          page.check(spot, side);
+          if (side != Side.INSTEAD && puts.stream().noneMatch(put -> put.spot() == spot)) {
+            puts.add(new OwnPage.Put(spot, side, LINES));
+          }
+        } catch (Refused e) {
+          // Nothing can stand there.
+        }
+      }
+    }
+    assertThat(page.with(List.of())).isEqualTo(bytes);
+    String made = new String(page.with(puts), StandardCharsets.ISO_8859_1);
+    String was = new String(bytes, StandardCharsets.ISO_8859_1);
+    assertThat(made.replace(LINES, "")).isEqualTo(was);
+    assertThat(made.split(LINES, -1)).hasSize(puts.size() + 1);
+
+    // Somebody has put a paragraph at the beginning of it.
+    String more = "<p>What is new stands here.</p>";
+    int at = was.indexOf('>', was.toLowerCase(Locale.ROOT).indexOf("<body")) + 1;
+    OwnPage then =
+        OwnPage.of(
+            (was.substring(0, at) + more + was.substring(at))
+                .getBytes(StandardCharsets.ISO_8859_1));
+    int found = 0;
+    for (Spot spot : spots) {
+      Optional<Spot> again = then.find(page.mark(spot));
+      int moved = spot.from() < at ? spot.from() : spot.from() + more.length();
+      assertThat(again.map(Spot::from).orElse(moved))
+          .as("%s is found elsewhere", spot.called())
+          .isEqualTo(moved);
+      found += again.isPresent() ? 1 : 0;
+    }
+    System.out.printf(
+        "measured: %s, %d bytes: %d of %d places found again, none elsewhere%n",
+        name, bytes.length, found, spots.size());
+    assertThat(found).isGreaterThan(spots.size() * 9 / 10);
   }
 
   /** What is put in stands with nothing but itself between two halves of an element's bytes. */
