@@ -181,11 +181,13 @@ class TargetsJourney {
   void whatAxeFindsTooSmallIsFound(Api api, Chromium.Open chromium) {
     var missed = new ArrayList<String>();
     int all = 0;
-    for (int seed = 3; seed < 3 + Runs.of(1, 200); seed++) {
+    int first = Integer.getInteger("giostra.first", 3);
+    int pages = Integer.getInteger("giostra.pages", Runs.of(1, 200));
+    for (int seed = first; seed < first + pages; seed++) {
       Document document = Wild.document(seed);
       String address = api.publish(api.newPage("velluta", document));
+      List<Snag> found = Snags.of(document, PictureSizes.NONE, 0);
       for (int width : new int[] {390, 1280}) {
-        List<Snag> found = Snags.of(document, PictureSizes.NONE, 0);
         Page page = chromium.page(width, 800);
         page.navigate(address);
         page.waitForFunction(
