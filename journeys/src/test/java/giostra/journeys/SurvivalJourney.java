@@ -2,9 +2,11 @@ package giostra.journeys;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.testing.InTurn;
+import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import giostra.server.testing.Postgres;
@@ -13,9 +15,13 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -23,6 +29,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
@@ -137,6 +144,116 @@ class SurvivalJourney {
         }
       }
     }
+  }
+
+  /** What lies in a folder, by path. */
+  private static Map<String, byte[]> lies(Path folder) throws IOException {
+    var all = new HashMap<String, byte[]>();
+    if (Files.exists(folder)) {
+      try (Stream<Path> files = Files.walk(folder)) {
+        for (Path each : files.filter(Files::isRegularFile).toList()) {
+          all.put(folder.relativize(each).toString(), Files.readAllBytes(each));
+        }
+      }
+    }
+    return all;
+  }
+
+  /** Whether all of a release is there as it is. */
+  private static boolean whole(Map<String, byte[]> there, Map<String, byte[]> release) {
+    return release.entrySet().stream()
+        .allMatch(each -> Arrays.equals(each.getValue(), there.get(each.getKey())));
+  }
+
+  /** The server is killed while it sends a release to a folder: visitors have a whole one. */
+  @InTurn(1)
+  @Test
+  void whatIsSentIsWholeHoweverOftenItsSenderIsKilled(@TempDir Path temp) throws Exception {
+    int kills = Runs.of(1, 20);
+    String kept = "--giostra.blobs=" + temp.resolve("blobs");
+    String sent = "--giostra.deliveries.folders=" + temp.resolve("sent");
+    Path place = temp.resolve("none");
+    var random = new Random(20_261_201);
+    var releases = new ArrayList<Map<String, byte[]>>();
+    int old = 0;
+    String site = "";
+    String page = "";
+    String live = "";
+    try (Postgres database = Postgres.start()) {
+      for (int round = 0; round <= kills; round++) {
+        List<String> files = new ArrayList<>();
+        try (Process app = Process.start(database, kept, sent)) {
+          Api api = app.api();
+          if (round == 0) {
+            site = api.newSite("Sent");
+            page = api.newPage(site, Subject.document());
+            Map<String, Object> folder =
+                Map.of(
+                    "name", "Club", "sort", "folder", "address", "club", "place", "", "folder", "",
+                    "account", "", "secret", "", "follows", true);
+            Api.Answer added = api.post("/api/sites/" + site + "/destinations", folder);
+            assertThat(added.status()).as(added.text()).isEqualTo(201);
+            JsonNode places = api.get("/api/pages/" + page + "/destinations").json().path("places");
+            place = temp.resolve("sent/club").resolve(places.path(0).path("path").asString());
+          }
+          String picture =
+              api.upload(site, round + ".jpg", noise(500, 300, round)).json().path("id").asString();
+          int revision = api.page(page).path("revision").asInt();
+          Edit words = new Edit.SetValue("heading", "text", "", "Round " + round);
+          Edit other = new Edit.SetValue("picture", BlockSettings.SOURCE.id(), "", picture);
+          assertThat(api.edit(page, revision, words, other).status()).isEqualTo(200);
+          Set<String> before = lies(place).keySet();
+          JsonNode made = api.post("/api/pages/" + page + "/releases", null).json();
+          made.path("files").forEach(each -> files.add(each.path("path").asString()));
+          live = made.path("address").asString();
+          if (round < kills) {
+            // In the middle of it: something has come that was not there.
+            for (int i = 0; i < 2_000 && before.containsAll(lies(place).keySet()); i++) {
+              Thread.sleep(2);
+            }
+            Thread.sleep(random.nextInt(40));
+            app.kill();
+          } else {
+            releases.add(released(api, live, files));
+            for (int i = 0; i < 900 && !whole(lies(place), releases.getLast()); i++) {
+              Thread.sleep(100);
+            }
+            assertThat(whole(lies(place), releases.getLast())).as("at last").isTrue();
+          }
+        }
+        Map<String, byte[]> there = lies(place);
+        if (round < kills) {
+          // What it was is asked of another server, and the sending goes on beside it.
+          try (Giostra.Running again =
+              Giostra.start(database, kept, sent, "--giostra.demo=false")) {
+            releases.add(released(again.api(), live, files));
+            if (round == 0) {
+              for (int i = 0; i < 900 && !whole(lies(place), releases.getLast()); i++) {
+                Thread.sleep(100);
+              }
+            }
+          }
+        }
+        if (there.containsKey("index.html")) {
+          long which =
+              releases.stream()
+                  .filter(each -> Arrays.equals(each.get("index.html"), there.get("index.html")))
+                  .peek(each -> assertThat(whole(there, each)).isTrue())
+                  .count();
+          assertThat(which).as("round %d: a page of one of them", round).isPositive();
+          old += whole(there, releases.getLast()) ? 0 : 1;
+        }
+      }
+    }
+    System.out.printf(
+        "measured: %d kills while a release was sent, a whole one each time, %d times an older%n",
+        kills, old);
+  }
+
+  private static Map<String, byte[]> released(Api api, String live, List<String> files) {
+    var all = new HashMap<String, byte[]>();
+    files.forEach(path -> all.put(path, api.get(live + path).bytes()));
+    return all;
   }
 
   /** All that the pool holds is used, and the database is another one a moment later. */

@@ -10,6 +10,7 @@ import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVException;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -25,6 +26,11 @@ public final class Csv {
   public static final int MOST_BYTES = 16 * 1024 * 1024;
 
   private static final List<Character> SEPARATORS = List.of(',', ';', '\t', '|');
+
+  /** What a spreadsheet takes for the beginning of a formula. */
+  private static final String FORMULAS = "=+-@\t\r";
+
+  private static final Pattern NUMBER = Pattern.compile("[+-]?\\d{1,40}([.,]\\d{1,40})?");
 
   /** So many rows tell which character separates. */
   private static final int LOOKED_AT = 20;
@@ -126,7 +132,7 @@ public final class Csv {
         if (rows.size() == most) {
           break;
         }
-        List<String> cells = each.toList();
+        List<String> cells = each.stream().map(Csv::plain).toList();
         if (cells.stream().anyMatch(cell -> !cell.isBlank())) {
           rows.add(new Table.Row(Math.toIntExact(each.getRecordNumber()), cells));
         }
@@ -147,17 +153,42 @@ public final class Csv {
         "one in which quoted cells end with one, before a separator or the end of the line");
   }
 
-  /** Writes a table as RFC 4180 has it: commas, CR LF, a quotation mark doubled. */
+  /**
+   * Writes a table as RFC 4180 has it: commas, CR LF, a quotation mark doubled. Cells that a
+   * spreadsheet would take for a formula begin with an apostrophe, which is its sign of a text and
+   * is taken away in reading. Source: OWASP, "CSV Injection" (from memory).
+   */
   public static String write(List<String> head, List<List<String>> rows) {
     var out = new StringBuilder();
     try (var printer = new CSVPrinter(out, CSVFormat.RFC4180)) {
-      printer.printRecord(head);
+      printer.printRecord(head.stream().map(Csv::guarded));
       for (List<String> row : rows) {
-        printer.printRecord(row);
+        printer.printRecord(row.stream().map(Csv::guarded));
       }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
     return out.toString();
+  }
+
+  private static String guarded(String cell) {
+    return startsFormula(cell) || isGuarded(cell) ? "'" + cell : cell;
+  }
+
+  private static String plain(String cell) {
+    return isGuarded(cell) ? cell.substring(1) : cell;
+  }
+
+  /** A number computes nothing, whatever its sign. */
+  private static boolean startsFormula(String cell) {
+    return !cell.isEmpty()
+        && FORMULAS.indexOf(cell.charAt(0)) >= 0
+        && !NUMBER.matcher(cell).matches();
+  }
+
+  /** Whether apostrophes, and nothing else, stand before what would be a formula. */
+  private static boolean isGuarded(String cell) {
+    String rest = cell.replaceFirst("^'+", "");
+    return rest.length() < cell.length() && startsFormula(rest);
   }
 }

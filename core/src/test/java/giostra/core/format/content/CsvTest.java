@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import giostra.core.value.Refused;
+import java.io.IOException;
+import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import net.jqwik.api.Arbitraries;
@@ -11,6 +13,7 @@ import net.jqwik.api.Arbitrary;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
+import org.apache.commons.csv.CSVFormat;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -107,10 +110,42 @@ class CsvTest {
             rows.stream().filter(row -> row.stream().anyMatch(cell -> !cell.isBlank())).toList());
   }
 
+  /** Source: OWASP, "CSV Injection" (from memory): what a cell must not begin with. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "=1+1",
+        "+A1",
+        "-2+3",
+        "@SUM(A1)",
+        "\t=1",
+        "\r=1",
+        "=cmd|' /C calc'!A0",
+        "-",
+        "'=1"
+      })
+  void noCellStartsAFormula(String cell) throws IOException {
+    String text = Csv.write(List.of("one", "=two"), List.of(List.of(cell, "''+3a")));
+    List<String> raw =
+        CSVFormat.RFC4180.parse(new StringReader(text)).getRecords().stream()
+            .flatMap(record -> record.stream())
+            .toList();
+    assertThat(raw).noneMatch(each -> "=+-@\t\r".indexOf(each.charAt(0)) >= 0);
+    assertThat(cells(text)).containsExactly(List.of(cell, "''+3a"));
+    assertThat(Csv.read(text.getBytes(StandardCharsets.UTF_8)).table().head())
+        .containsExactly("one", "=two");
+  }
+
+  @Test
+  void numbersStayNumbers() {
+    assertThat(Csv.write(List.of("n"), List.of(List.of("-5"), List.of("+3.5"), List.of("-0,25"))))
+        .isEqualTo("n\r\n-5\r\n+3.5\r\n\"-0,25\"\r\n");
+  }
+
   @Provide
   Arbitrary<List<List<String>>> rows() {
     Arbitrary<String> cell =
-        Arbitraries.strings().withChars("ab ,;\t|\"\n\r\u00e4\u4e16'").ofMaxLength(8);
+        Arbitraries.strings().withChars("ab ,;\t|\"\n\r\u00e4\u4e16'=+-@7").ofMaxLength(8);
     return cell.list().ofSize(3).list().ofMaxSize(12);
   }
 }
