@@ -16,6 +16,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -146,17 +147,24 @@ class SurvivalJourney {
     }
   }
 
-  /** What lies in a folder, by path. */
+  /**
+   * What lies in a folder, by path; while somebody writes there, of one moment of it or another.
+   */
   private static Map<String, byte[]> lies(Path folder) throws IOException {
-    var all = new HashMap<String, byte[]>();
-    if (Files.exists(folder)) {
+    while (true) {
+      var all = new HashMap<String, byte[]>();
+      if (!Files.exists(folder)) {
+        return all;
+      }
       try (Stream<Path> files = Files.walk(folder)) {
         for (Path each : files.filter(Files::isRegularFile).toList()) {
           all.put(folder.relativize(each).toString(), Files.readAllBytes(each));
         }
+        return all;
+      } catch (NoSuchFileException | UncheckedIOException gone) {
+        // It was there when it was listed: looked at once more.
       }
     }
-    return all;
   }
 
   /** Whether all of a release is there as it is. */
