@@ -7,9 +7,9 @@ import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import giostra.core.anatomy.PageParts;
+import giostra.core.anatomy.TrackParts;
 import giostra.core.format.EditJson;
 import giostra.core.layout.Heights;
-import giostra.core.layout.PictureSizes;
 import giostra.core.look.Property;
 import giostra.core.look.State;
 import giostra.core.look.StyleKey;
@@ -20,6 +20,7 @@ import giostra.core.page.Edits;
 import giostra.core.piece.counters.CounterParts;
 import giostra.core.snag.Rule;
 import giostra.core.snag.Snags;
+import giostra.core.testing.Demo;
 import giostra.core.testing.InTurn;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -29,9 +30,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.HexFormat;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.IntStream;
@@ -49,17 +50,7 @@ import tools.jackson.databind.JsonNode;
 @ExtendWith({Giostra.class, Chromium.class})
 class BothSidesJourney {
   /** The demo, to be changed. */
-  private static final Document DEMO = giostra.core.testing.Demo.document();
-
-  /** As wide as they are in the demo. */
-  private static final PictureSizes PICTURES =
-      id ->
-          id.isEmpty()
-              ? Optional.empty()
-              : Optional.of(
-                  id.startsWith("visitor")
-                      ? new PictureSizes.Size(640, 640)
-                      : new PictureSizes.Size(2560, 1920));
+  private static final Document DEMO = Demo.document();
 
   /** How a fault is seen, by somebody who knows nothing of the engine. */
   @FunctionalInterface
@@ -103,7 +94,7 @@ class BothSidesJourney {
     for (int step : steps.toArray()) {
       List<Edit> edits = List.of(at.apply(step));
       Document document = Edits.apply(DEMO, edits).document();
-      if (Snags.of(document, document.node(piece), PICTURES, 0).stream()
+      if (Snags.of(document, document.node(piece), Demo.PICTURES, 0).stream()
           .anyMatch(each -> each.rule() == rule && each.from() <= width && width <= each.to())) {
         assertThat(before).as("%s finds something at once", rule).isNotEmpty();
         return new Case(rule, piece, width, edits, before, look);
@@ -288,10 +279,7 @@ class BothSidesJourney {
 
   private static Edit arrow(State state, double opacity) {
     return new Edit.SetStyle(
-        "houses",
-        giostra.core.anatomy.TrackParts.ARROW.key(Property.OPACITY, state),
-        "desktop",
-        opacity);
+        "houses", TrackParts.ARROW.key(Property.OPACITY, state), "desktop", opacity);
   }
 
   static Stream<Case> cases() {
@@ -608,7 +596,7 @@ class BothSidesJourney {
 
   private static double high(int tenths) {
     Document document = Edits.apply(DEMO, List.of(wide(tenths))).document();
-    return Heights.of(document, document.piece("openings"), PICTURES, 0, 800)
+    return Heights.of(document, document.piece("openings"), Demo.PICTURES, 0, 800)
         .at(1280)
         .getFirst()
         .height();
@@ -664,7 +652,7 @@ class BothSidesJourney {
 
   /** Findings of a page, by their keys. */
   private static Map<String, JsonNode> found(Api api, String page) {
-    var found = new java.util.LinkedHashMap<String, JsonNode>();
+    var found = new LinkedHashMap<String, JsonNode>();
     for (JsonNode each : api.get("/api/pages/" + page + "/snags").json().path("snags")) {
       found.put(each.path("key").asString(), each);
     }

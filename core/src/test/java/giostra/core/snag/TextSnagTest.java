@@ -36,17 +36,8 @@ class TextSnagTest {
   void theDemoHasItsSnagsOnPurpose() {
     // Three of widths, one of a state, of time and of a date; the seventh is of a picture's
     // colours.
-    // No picture of the demo is drawn wider than it is: those of the visitors are 640 px wide.
-    PictureSizes pictures =
-        id ->
-            id.isEmpty()
-                ? Optional.empty()
-                : Optional.of(
-                    id.startsWith("visitor")
-                        ? new PictureSizes.Size(640, 640)
-                        : new PictureSizes.Size(2560, 1920));
     List<Snag> all =
-        Snags.of(demo, pictures, 0).stream()
+        Snags.of(demo, Demo.PICTURES, 0).stream()
             .filter(snag -> snag.rule().severity() != Severity.NOTE)
             .toList();
     assertThat(all)

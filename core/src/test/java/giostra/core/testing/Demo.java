@@ -2,6 +2,7 @@ package giostra.core.testing;
 
 import giostra.core.band.Bands;
 import giostra.core.format.DocumentJson;
+import giostra.core.layout.PictureSizes;
 import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Page;
@@ -12,9 +13,20 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 
 /** The page of the demo site, as it is shipped; and pages of nothing else. */
 public final class Demo {
+  /** As if none were drawn wider than it is: those of its visitors are 640 px wide. */
+  public static final PictureSizes PICTURES =
+      id ->
+          id.isEmpty()
+              ? Optional.empty()
+              : Optional.of(
+                  id.startsWith("visitor")
+                      ? new PictureSizes.Size(640, 640)
+                      : new PictureSizes.Size(2560, 1920));
+
   private Demo() {}
 
   /** Reads it. */
