@@ -291,10 +291,8 @@ class ProveJourney {
     }
     assertThat(frames).hasCount(6);
     assertThat(page.locator(".line-up figure").filter(text("790"))).hasCount(1);
-    page.keyboard().press("Escape");
     // What is published is what the sheet speaks of.
-    assertThat(page.locator(".line-up")).hasCount(0);
-    bench.step("Ship");
+    Bench.open(page, api, id, "ship", "words");
     assertThat(page.locator(".ship-proof")).containsText("2 break and 3 hurt");
     String live = api.publish(id);
     String sheet = api.get("/api/pages/" + id + "/proof-sheet?release=1").text();
