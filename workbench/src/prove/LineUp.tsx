@@ -113,6 +113,7 @@ function Frames({ snags, head, away }: FramesProps) {
   const wanted = Number(typed);
   const wrong =
     typed !== '' && !(Number.isInteger(wanted) && wanted >= NARROWEST && wanted <= WIDEST);
+  const full = widths.length >= MOST;
   const troubled = [...new Set(snags.map((each) => each.from))]
     .filter((each) => !widths.includes(each))
     .sort((a, b) => a - b);
@@ -123,7 +124,7 @@ function Frames({ snags, head, away }: FramesProps) {
         <form
           onSubmit={(event) => {
             event.preventDefault();
-            if (wrong || typed === '') return;
+            if (wrong || full || typed === '') return;
             add(wanted);
             setTyped('');
           }}
@@ -135,7 +136,8 @@ function Frames({ snags, head, away }: FramesProps) {
               inputMode="numeric"
               placeholder="1210"
               aria-invalid={wrong}
-              disabled={widths.length >= MOST}
+              // Whoever has just typed the last one is still in it: what is off takes no keys.
+              readOnly={full}
               onChange={(event) => setTyped(event.target.value.trim())}
             />
           </label>
@@ -144,9 +146,9 @@ function Frames({ snags, head, away }: FramesProps) {
               {typed} is none: a whole width from {NARROWEST} to {WIDEST} px
             </span>
           )}
-          {widths.length >= MOST && <span className="faint">{MOST} at the most</span>}
+          {full && <span className="faint">{MOST} at the most</span>}
         </form>
-        {troubled.length > 0 && widths.length < MOST && (
+        {troubled.length > 0 && !full && (
           <span className="line-up-troubled" role="group" aria-label="Widths with snags">
             <span className="faint">where something is found</span>
             {troubled.slice(0, 5).map((each) => (

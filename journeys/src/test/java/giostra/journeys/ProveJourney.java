@@ -291,6 +291,10 @@ class ProveJourney {
     }
     assertThat(frames).hasCount(6);
     assertThat(page.locator(".line-up figure").filter(text("790"))).hasCount(1);
+    // Who has typed the last that has room has not lost the keyboard.
+    assertThat(page.getByLabel("Another width")).isFocused();
+    page.keyboard().press("Escape");
+    assertThat(page.locator(".line-up")).hasCount(0);
     // What is published is what the sheet speaks of.
     Bench.open(page, api, id, "ship", "words");
     assertThat(page.locator(".ship-proof")).containsText("2 break and 3 hurt");

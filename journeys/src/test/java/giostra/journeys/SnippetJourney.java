@@ -3,6 +3,7 @@ package giostra.journeys;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
@@ -225,8 +226,22 @@ class SnippetJourney {
             route.resume(
                 new Route.ResumeOptions()
                     .setUrl(route.request().url().replaceAll("-\\d+\\.webp$", "-320.webp"))));
+    // On the live page letters that come late are not used before the next visit.
+    live.route(
+        Pattern.compile("/style\\.\\w+\\.css$"),
+        route -> {
+          APIResponse answer = route.fetch();
+          route.fulfill(
+              new Route.FulfillOptions()
+                  .setResponse(answer)
+                  .setBody(answer.text().replace("font-display:optional", "font-display:block")));
+        });
     live.navigate(api.at(Api.LIVE_DEMO));
     live.waitForSelector("[data-piece=houses][data-live]");
+    assertThat(
+            live.evaluate(
+                "() => [...document.styleSheets[0].cssRules].some((each) => each.cssText.includes('font-display: block'))"))
+        .isEqualTo(true);
     Locator section = live.locator("#g-houses-section");
     // By itself at the top, so that it begins with a whole px.
     live.evaluate(
