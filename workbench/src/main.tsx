@@ -7,6 +7,7 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { BenchPage } from './bench/BenchPage';
 import { Library } from './media/Library';
+import { WayIn } from './people/WayIn';
 import { Shelf } from './shelf/Shelf';
 import { applyTheme } from './theme';
 
@@ -19,12 +20,14 @@ createRoot(document.getElementById('root') as HTMLElement).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
       <BrowserRouter>
-        <Routes>
-          <Route path="/" element={<Shelf />} />
-          <Route element={<Library />} path="/sites/:id/media" />
-          <Route path="/pages/:id" element={<Navigate to="arrange" replace />} />
-          <Route path="/pages/:id/:step" element={<BenchPage />} />
-        </Routes>
+        <WayIn>
+          <Routes>
+            <Route path="/" element={<Shelf />} />
+            <Route element={<Library />} path="/sites/:id/media" />
+            <Route path="/pages/:id" element={<Navigate to="arrange" replace />} />
+            <Route path="/pages/:id/:step" element={<BenchPage />} />
+          </Routes>
+        </WayIn>
       </BrowserRouter>
     </QueryClientProvider>
   </StrictMode>,

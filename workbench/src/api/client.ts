@@ -52,11 +52,43 @@ export type Destination = Schemas['DestinationLine'];
 export type DestinationAsked = Schemas['DestinationAsked'];
 export type ShelfReply = Schemas['ShelfReply'];
 export type Was = Schemas['WasReply'];
+export type Me = Schemas['MeReply'];
+export type TokenLine = Schemas['TokenLine'];
+export type SessionLine = Schemas['SessionLine'];
 
-/** What tells the server that the bench asks, and no form of a page: no form can send it. */
-export const WRITES = { 'Giostra-Writes': '1' };
+let form = '';
 
-export const api = createClient<paths>({ baseUrl: '', headers: WRITES });
+/** What tells the server that the bench asks, and no other page: no other page can read it. */
+export const writes = () => ({ 'Giostra-Form': form });
+
+/** Heard by the window when nobody is in any more, and when somebody is again. */
+export const SIGNED_OUT = 'giostra:signed-out';
+export const SIGNED_IN = 'giostra:signed-in';
+
+export const api = createClient<paths>({ baseUrl: '' });
+api.use({
+  onRequest({ request }) {
+    for (const [name, value] of Object.entries(writes())) request.headers.set(name, value);
+    return request;
+  },
+  onResponse({ response }) {
+    if (response.status === 401) dispatchEvent(new Event(SIGNED_OUT));
+    // What the page knew holds no longer, perhaps since nobody is in.
+    if (response.status === 403) void askedAgain();
+  },
+});
+
+async function askedAgain() {
+  const me = await whoIsIn().catch(() => undefined);
+  if (me && !me.in) dispatchEvent(new Event(SIGNED_OUT));
+}
+
+/** Who is in, if anybody is. */
+export async function whoIsIn(): Promise<Me> {
+  const me = await ask(api.GET('/api/me'));
+  form = me.form;
+  return me;
+}
 
 /** A problem as the server tells it (RFC 9457), or what kept us from reaching it. */
 export class Problem extends Error {
@@ -100,12 +132,13 @@ export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
 export async function sendBytes<T>(path: string, body: Blob | FormData, called = ''): Promise<T> {
   let answer: Response;
   try {
-    answer = await fetch(path, { method: 'POST', headers: WRITES, body });
+    answer = await fetch(path, { method: 'POST', headers: writes(), body });
   } catch {
     throw new Problem(0, 'The server cannot be reached.');
   }
   const reply = (await answer.json().catch(() => ({}))) as Record<string, unknown>;
   if (!answer.ok) {
+    if (answer.status === 401 || answer.status === 403) void askedAgain();
     const why = String(reply.detail ?? answer.statusText);
     throw new Problem(answer.status, called === '' ? why : `${called}: ${why}`);
   }

@@ -5,6 +5,7 @@ import {
   type EditBody,
   type PageReply,
   Problem,
+  SIGNED_IN,
   type Swap,
 } from '../api/client';
 import { valueAt, withNodes } from './document';
@@ -53,7 +54,7 @@ const LONGEST_RETRY_MS = 30_000;
 const MOST_FAILURES = 3;
 
 /** What gateways and a server without its database say: it was not reached. */
-const AWAY = new Set([0, 502, 503, 504]);
+const AWAY = new Set([0, 401, 403, 502, 503, 504]);
 
 /**
  * One page being edited. Jobs go out one after the other; until the server has acknowledged them
@@ -87,8 +88,10 @@ export class Session {
     });
     const back = () => this.#soon(0);
     addEventListener('online', back);
+    addEventListener(SIGNED_IN, back);
     return () => {
       removeEventListener('online', back);
+      removeEventListener(SIGNED_IN, back);
       clearTimeout(this.#timer);
     };
   }

@@ -1,4 +1,4 @@
-import { type Media, Problem, WRITES } from '../api/client';
+import { type Media, Problem, writes } from '../api/client';
 
 /** A file on its way to the site. */
 export interface Upload {
@@ -95,7 +95,7 @@ export class Uploads {
     };
     request.onerror = () => over({ state: 'failed', why: 'The server cannot be reached.' });
     request.open('POST', `/api/sites/${this.siteId}/media`);
-    for (const [name, value] of Object.entries(WRITES)) request.setRequestHeader(name, value);
+    for (const [name, value] of Object.entries(writes())) request.setRequestHeader(name, value);
     const body = new FormData();
     body.append('file', file);
     request.send(body);

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api, ask, sendBytes } from '../api/client';
 import { Brand } from '../Brand';
+import { WhoIsInButton } from '../people/WhoIsIn';
 import { ThemeButton } from '../ThemeButton';
 import { FilePick } from '../ui/FilePick';
 import { useSettled } from '../ui/useSettled';
@@ -38,6 +39,7 @@ export function Shelf() {
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
         />
+        <WhoIsInButton />
         <ThemeButton />
       </header>
       <main className="mx-auto max-w-[1180px] px-8 py-9">

@@ -19,7 +19,7 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
 
 /** Releases: what is live, what is in it, how to take it along and how to go back. */
 export function Ship() {
-  const { page } = useBench();
+  const { page, catalogue } = useBench();
   const queries = useQueryClient();
   const releases = useQuery({
     queryKey: ['releases', page.id],
@@ -94,7 +94,7 @@ export function Ship() {
           from disk. Search engines find all live pages of the site in its{' '}
           <a
             className="link"
-            href={`/live/${page.siteId}/sitemap.xml`}
+            href={`${catalogue.live}/live/${page.siteId}/sitemap.xml`}
             target="_blank"
             rel="noreferrer"
           >

@@ -2,7 +2,10 @@ package giostra.bench;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.Cookie;
+import giostra.server.testing.Api;
 import giostra.server.testing.Debian;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +14,15 @@ import java.util.function.Function;
 /** Debian's Chromium, for as long as something is measured in it. */
 final class Chromium {
   private Chromium() {}
+
+  /** A window of somebody who is in where an application runs. */
+  static Page page(Browser browser, Api api) {
+    Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
+    Map.Entry<String, String> cookie = api.wayIn();
+    page.context()
+        .addCookies(List.of(new Cookie(cookie.getKey(), cookie.getValue()).setUrl(api.at(""))));
+    return page;
+  }
 
   /** What comes of measuring in a browser, which is closed after that. */
   static <T> T in(Function<Browser, T> measured) {

@@ -49,7 +49,7 @@ final class Drawing {
   }
 
   private static List<Double> times(Api api, Browser browser, String id, Drawn drawn) {
-    try (Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800))) {
+    try (Page page = Chromium.page(browser, api)) {
       page.navigate(api.at("/pages/" + id + "/dress?at=" + drawn.node + "&setting=" + drawn.key));
       String cell =
           String.format(Locale.ROOT, "[data-path='%s/%s/desktop']", drawn.node, drawn.key);

@@ -24,7 +24,7 @@ final class EditToStage {
 
   private static List<Double> measure(Api api, Browser browser) {
     String id = api.newPage(LargePage.document());
-    Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
+    Page page = Chromium.page(browser, api);
     page.navigate(api.at("/pages/" + id + "/arrange?at=carousel-3"));
     String cell = "[data-path='carousel-3/gap/desktop']";
     page.waitForSelector(cell);

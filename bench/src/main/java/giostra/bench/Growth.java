@@ -131,7 +131,7 @@ final class Growth {
                   .toURL()
                   .openConnection();
       asked.setRequestMethod("POST");
-      asked.setRequestProperty("Giostra-Writes", "1");
+      asked.setRequestProperty("Authorization", "Bearer " + Api.SECRET);
       asked.setRequestProperty("Content-Type", "application/json");
       asked.setDoOutput(true);
       try (OutputStream out = asked.getOutputStream()) {

@@ -349,7 +349,7 @@ class AccessJourney {
     }
     var validator = new EmbeddedValidator();
     validator.setOutputFormat(EmbeddedValidator.OutputFormat.TEXT);
-    byte[] html = api.get(address.replace(api.at(""), "")).text().getBytes(StandardCharsets.UTF_8);
+    byte[] html = api.get(address).text().getBytes(StandardCharsets.UTF_8);
     assertThat(validator.validate(new ByteArrayInputStream(html)))
         .doesNotContainIgnoringCase("error:")
         .doesNotContainIgnoringCase("warning:");

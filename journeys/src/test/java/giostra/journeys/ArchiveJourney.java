@@ -98,6 +98,7 @@ class ArchiveJourney {
                 "--giostra.hosts[0].start-parameter=start",
                 "--giostra.hosts[0].oembed=" + api.falena() + "/oembed")) {
       Api there = other.api();
+      Chromium.letIn(shelf, there);
       shelf.navigate(there.at("/"));
       shelf
           .locator("input[type=file]")

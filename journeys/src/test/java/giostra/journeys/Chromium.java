@@ -6,7 +6,9 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.ReducedMotion;
+import com.microsoft.playwright.options.SameSiteAttribute;
 import giostra.server.testing.Api;
 import giostra.server.testing.Debian;
 import giostra.server.testing.Giostra;
@@ -43,6 +45,27 @@ public final class Chromium implements ParameterResolver, AfterEachCallback, Aft
           "--disable-sync",
           "--no-first-run");
 
+  /** What lets windows in where the tests' own application runs. */
+  private static final class Own {
+    private static final Map.Entry<String, String> COOKIE = Giostra.running().wayIn();
+
+    private Own() {}
+  }
+
+  /** Lets the window of a page in where another application runs. */
+  static void letIn(Page page, Api api) {
+    letIn(page.context(), api, api.wayIn());
+  }
+
+  private static void letIn(BrowserContext window, Api api, Map.Entry<String, String> cookie) {
+    window.addCookies(
+        List.of(
+            new Cookie(cookie.getKey(), cookie.getValue())
+                .setUrl(api.at(""))
+                .setHttpOnly(true)
+                .setSameSite(SameSiteAttribute.STRICT)));
+  }
+
   /** The browser of a thread, and what the test that runs there has opened. */
   static final class Open implements AutoCloseable {
     private final Playwright playwright =
@@ -70,6 +93,16 @@ public final class Chromium implements ParameterResolver, AfterEachCallback, Aft
           });
     }
 
+    /** A window, of somebody who is in where the application runs. */
+    private BrowserContext context(Browser.NewContextOptions options, boolean scrollbars) {
+      BrowserContext made = browser(scrollbars).newContext(options);
+      made.setDefaultTimeout(PATIENCE);
+      if (Giostra.isRunning()) {
+        letIn(made, Giostra.running(), Own.COOKIE);
+      }
+      return made;
+    }
+
     /** A page of a window of its own. */
     Page page(Browser.NewContextOptions options) {
       return page(options, false);
@@ -77,8 +110,7 @@ public final class Chromium implements ParameterResolver, AfterEachCallback, Aft
 
     /** A page of a window of its own, with classic scrollbars or with none. */
     Page page(Browser.NewContextOptions options, boolean scrollbars) {
-      BrowserContext context = browser(scrollbars).newContext(options);
-      context.setDefaultTimeout(PATIENCE);
+      BrowserContext context = context(options, scrollbars);
       contexts.add(context);
       return watched(context.newPage());
     }
@@ -102,9 +134,7 @@ public final class Chromium implements ParameterResolver, AfterEachCallback, Aft
       return kept.computeIfAbsent(
           name,
           _ -> {
-            BrowserContext context = browser(false).newContext(options);
-            context.setDefaultTimeout(PATIENCE);
-            return watched(context.newPage());
+            return watched(context(options, false).newPage());
           });
     }
 

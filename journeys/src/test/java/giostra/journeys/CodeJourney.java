@@ -97,7 +97,8 @@ class CodeJourney {
 
     // It may open the bench, and does not reach into it.
     Page bench =
-        page.waitForPopup(() -> page.evaluate("() => { window.opened = window.open('/') }"));
+        page.waitForPopup(
+            () -> page.evaluate("(bench) => { window.opened = window.open(bench) }", api.at("/")));
     bench.waitForSelector("main");
     assertThat(page.evaluate("() => window.opened.closed")).isEqualTo(true);
     bench.close();

@@ -2,7 +2,9 @@ package giostra.journeys;
 
 import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import giostra.server.testing.Api;
+import java.net.URI;
 import java.util.List;
 import java.util.stream.IntStream;
 import tools.jackson.databind.JsonNode;
@@ -18,7 +20,14 @@ final class Frames {
   /** A page in a frame 800 px high, all faces of its fonts loaded. */
   static Frame open(Page page, Api api, String address) {
     // Of the same origin, and without the policy of published pages, which allows no frames.
-    page.navigate(api.at("/readyz"));
+    String around = URI.create(address).resolve("/around").toString();
+    page.route(
+        around,
+        route ->
+            route.fulfill(
+                new Route.FulfillOptions().setContentType("text/html").setBody("<!DOCTYPE html>")));
+    page.navigate(around);
+    page.unroute(around);
     page.evaluate(
         """
         async (address) => {

@@ -140,7 +140,7 @@ class ShelfJourney {
     page.waitForTimeout(400);
     assertThat(page.locator("link[rel=icon]")).hasCount(1);
     String icon = page.locator("link[rel=icon]").getAttribute("href");
-    assertThat(api.get(live.replace(api.at(""), "") + icon).status()).isEqualTo(200);
+    assertThat(api.get(live + icon).status()).isEqualTo(200);
     page.navigate(api.at("/?find=nothing-like-it"));
     page.waitForTimeout(400);
     assertThat(missing).isEmpty();

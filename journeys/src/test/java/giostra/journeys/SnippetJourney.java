@@ -275,7 +275,7 @@ class SnippetJourney {
       var failed = new ArrayList<String>();
       page.onPageError(failed::add);
       page.addInitScript(SHIFTS);
-      String policy = around.policy().replace("SERVER", api.at("").replaceAll("/$", ""));
+      String policy = around.policy().replace("SERVER", api.live());
       page.navigate(old.put("page", around.with(lines), policy));
       if (name.equals("a language that was changed")) {
         // What the test asks is run in the page as well.

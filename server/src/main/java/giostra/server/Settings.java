@@ -4,6 +4,7 @@ import giostra.core.media.ClipHost;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 
 /**
@@ -11,9 +12,11 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  *
  * @param blobs folder for the bytes of media and releases
  * @param stagePort the second port, an origin of its own for the stage; 0 takes a free one
- * @param falenaPort the third port, where the stand-in for a host of clips answers
- * @param cantinaPort the one after the figures', where the stand-in for places that take files
- *     answers
+ * @param livePort the port of live pages and snippets, an origin of their own; 0 takes a free one
+ * @param origins the names by which people reach it, where another server stands before it
+ * @param ownerSecret what this machine's own command line shows as a token; empty for none
+ * @param falenaPort the port where the stand-in for a host of clips answers
+ * @param cantinaPort the port where the stand-in for places that take files answers
  * @param cantina who may write there
  * @param deliveries where releases may go
  * @param demo whether an empty database gets the demo site
@@ -23,6 +26,9 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
 public record Settings(
     Path blobs,
     int stagePort,
+    int livePort,
+    Origins origins,
+    String ownerSecret,
     int falenaPort,
     int cantinaPort,
     Cantina cantina,
@@ -31,6 +37,29 @@ public record Settings(
     List<Host> hosts) {
   public Settings {
     hosts = hosts == null ? List.of() : List.copyOf(hosts);
+  }
+
+  /**
+   * The names by which people reach it, each as {@code https://host}; empty where they are those of
+   * the ports.
+   */
+  public record Origins(String bench, String stage, String live) {
+    public Origins {
+      for (String each : List.of(bench, stage, live)) {
+        if (!each.isEmpty() && !each.matches("https?://[a-z0-9.-]+(:[0-9]{1,5})?")) {
+          throw new IllegalArgumentException(
+              "giostra.origins: "
+                  + each
+                  + " is no origin; it is a scheme and a host in small letters, with a port where it"
+                  + " is not the usual one, as in https://bench.example.");
+        }
+      }
+    }
+
+    /** Those that are named. */
+    public List<String> all() {
+      return Stream.of(bench, stage, live).filter(each -> !each.isEmpty()).toList();
+    }
   }
 
   /** Who may write to Cantina. */

@@ -18,12 +18,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class WorkbenchController {
   private static final String ROOT = "/giostra/workbench/";
-  private final StagePort port;
+  private final Ports port;
 
   /** Programs and sheets, by path; there are a few. */
   private final Map<String, Packed> packed = new ConcurrentHashMap<>();
 
-  WorkbenchController(StagePort port) {
+  WorkbenchController(Ports port) {
     this.port = port;
   }
 

@@ -1,9 +1,9 @@
 package giostra.server.own;
 
 import giostra.core.value.Refused;
+import giostra.server.host.Ports;
 import giostra.server.host.Types;
 import io.swagger.v3.oas.annotations.Hidden;
-import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -22,7 +22,6 @@ import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** Pages that somebody brings, in and out. */
 @RestController
@@ -38,8 +37,10 @@ class OwnPageController {
           + " form-action 'none'; frame-ancestors 'self'";
 
   private final OwnPageService service;
+  private final Ports ports;
 
-  OwnPageController(OwnPageService service) {
+  OwnPageController(OwnPageService service, Ports ports) {
+    this.ports = ports;
     this.service = service;
   }
 
@@ -91,9 +92,8 @@ class OwnPageController {
 
   /** The page with what is live in its places, to be put where it came from. */
   @GetMapping("/api/pages/{id}/own-pages/{own}/file")
-  ResponseEntity<byte[]> give(
-      @PathVariable String id, @PathVariable String own, HttpServletRequest request) {
-    OwnPageService.Given given = service.give(id, own, origin(request));
+  ResponseEntity<byte[]> give(@PathVariable String id, @PathVariable String own) {
+    OwnPageService.Given given = service.give(id, own, ports.live());
     return ResponseEntity.ok()
         .contentType(
             given.packed()
@@ -113,11 +113,8 @@ class OwnPageController {
   @Hidden
   @GetMapping("/api/pages/{id}/own-pages/{own}/seen/{*path}")
   ResponseEntity<byte[]> see(
-      @PathVariable String id,
-      @PathVariable String own,
-      @PathVariable String path,
-      HttpServletRequest request) {
-    OwnPageService.Seen seen = service.see(id, own, path.substring(1), origin(request));
+      @PathVariable String id, @PathVariable String own, @PathVariable String path) {
+    OwnPageService.Seen seen = service.see(id, own, path.substring(1), ports.live());
     return ResponseEntity.ok()
         .contentType(
             seen.encoding().isEmpty()
@@ -140,10 +137,6 @@ class OwnPageController {
       case "ico" -> MediaType.parseMediaType("image/x-icon");
       default -> MediaType.parseMediaType(Types.of("." + ending));
     };
-  }
-
-  private static String origin(HttpServletRequest request) {
-    return ServletUriComponentsBuilder.fromContextPath(request).build().toUriString();
   }
 
   private static String name(MultipartFile file) {

@@ -225,6 +225,8 @@ public final class Bodies {
    * @param rare settings that are asked for so rarely that forms fold them away
    * @param panels kinds whose items have panels, which hold blocks
    * @param pins kinds on whose items pins may stand
+   * @param stage origin of the stage
+   * @param live origin of the live pages and snippets
    * @param screenHeight px that a screen is taken to be high where nobody says otherwise
    */
   @Schema(name = "CatalogueReply")
@@ -238,6 +240,7 @@ public final class Bodies {
       List<String> pins,
       List<StarterReply> starters,
       String stage,
+      String live,
       double screenHeight,
       LimitsReply limits) {}
 

@@ -32,7 +32,7 @@ import java.util.stream.Stream;
 final class Catalogue {
   private Catalogue() {}
 
-  static Bodies.CatalogueReply reply(String stage) {
+  static Bodies.CatalogueReply reply(String stage, String live) {
     return new Bodies.CatalogueReply(
         Arrays.stream(NodeType.values())
             .map(type ->
@@ -61,6 +61,7 @@ final class Catalogue {
                 new Bodies.StarterReply(s.id(), s.label(), s.says(), DocumentJson.write(s.node())))
             .toList(),
         stage,
+        live,
         Screen.USUAL_HEIGHT,
         new Bodies.LimitsReply(
             Bands.MOST,

@@ -7,7 +7,7 @@ import giostra.core.page.Conversion;
 import giostra.core.page.Document;
 import giostra.core.page.Node;
 import giostra.core.page.NodeType;
-import giostra.server.host.StagePort;
+import giostra.server.host.Ports;
 import giostra.server.web.Packed;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Content;
@@ -36,7 +36,7 @@ class PageController {
   private final PageService pages;
   private final Revisions revisions;
   private final Stage stage;
-  private final StagePort port;
+  private final Ports port;
   private final Texts texts;
   private final Meters meters;
 
@@ -47,7 +47,7 @@ class PageController {
       PageService pages,
       Revisions revisions,
       Stage stage,
-      StagePort port,
+      Ports port,
       Texts texts,
       Meters meters,
       JsonMapper mapper) {
@@ -59,7 +59,7 @@ class PageController {
     this.meters = meters;
     this.catalogue =
         SingletonSupplier.of(
-            () -> new Packed(mapper.writeValueAsBytes(Catalogue.reply(port.stage()))));
+            () -> new Packed(mapper.writeValueAsBytes(Catalogue.reply(port.stage(), port.live()))));
   }
 
   @GetMapping("/api/catalogue")

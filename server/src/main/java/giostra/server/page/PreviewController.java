@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.util.UriUtils;
 
 /**
  * The page as it would be released, with one script tag more; under assumptions, with one more
@@ -61,7 +62,9 @@ class PreviewController {
   @GetMapping("/api/pages/{id}/preview")
   ResponseEntity<Void> folder(@PathVariable String id) {
     return ResponseEntity.status(HttpStatus.FOUND)
-        .header(HttpHeaders.LOCATION, "/api/pages/" + id + "/preview/")
+        .header(
+            HttpHeaders.LOCATION,
+            UriUtils.encodePath("/api/pages/" + id + "/preview/", StandardCharsets.UTF_8))
         .build();
   }
 

@@ -6,7 +6,7 @@ import giostra.core.output.Compiled;
 import giostra.core.output.Origins;
 import giostra.core.page.Document;
 import giostra.server.host.Policy;
-import giostra.server.host.StagePort;
+import giostra.server.host.Ports;
 import giostra.server.host.Types;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
@@ -21,9 +21,9 @@ import org.springframework.stereotype.Component;
 @Component
 public class Previews {
   private final Stage stage;
-  private final StagePort port;
+  private final Ports port;
 
-  Previews(Stage stage, StagePort port) {
+  Previews(Stage stage, Ports port) {
     this.stage = stage;
     this.port = port;
   }

@@ -1,37 +1,42 @@
 package giostra.server.release;
 
+import giostra.server.host.NotThere;
+import giostra.server.host.Ports;
 import giostra.server.web.Gone;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import org.springframework.core.io.Resource;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import org.springframework.web.util.UriUtils;
 
 /** The live pages: files as they were released, nothing computed. */
 @RestController
 class LiveController {
   private final ReleaseService releases;
+  private final Ports ports;
 
-  LiveController(ReleaseService releases) {
+  LiveController(ReleaseService releases, Ports ports) {
+    this.ports = ports;
     this.releases = releases;
   }
 
   /** All live pages of a site, for search engines. */
   @GetMapping(path = "/live/{site}/sitemap.xml", produces = "application/xml")
-  ResponseEntity<byte[]> sitemap(@PathVariable String site, HttpServletRequest request) {
-    String here = ServletUriComponentsBuilder.fromContextPath(request).build().toUriString();
+  ResponseEntity<byte[]> sitemap(@PathVariable String site) {
     return ResponseEntity.ok()
         .header(HttpHeaders.CACHE_CONTROL, "no-cache")
         .header("X-Content-Type-Options", "nosniff")
-        .body(releases.sitemap(site, here + location("/live/" + site + "/")));
+        .body(releases.sitemap(site, ports.live() + location("/live/" + site + "/")));
   }
 
   @GetMapping("/live/{site}/{page}")
@@ -72,6 +77,11 @@ class LiveController {
         .header("Referrer-Policy", "strict-origin-when-cross-origin")
         .header("X-Content-Type-Options", "nosniff");
     return known.contains(tag) ? answer.build() : answer.body(file.bytes());
+  }
+
+  @ExceptionHandler
+  void gone(Gone e, HttpServletRequest request, HttpServletResponse response) throws IOException {
+    NotThere.answer(request, response);
   }
 
   /** As a header takes it: a header that holds other than Latin characters is dropped. RFC 3986. */

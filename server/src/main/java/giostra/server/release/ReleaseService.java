@@ -7,6 +7,7 @@ import giostra.core.page.Document;
 import giostra.core.value.WordsKind;
 import giostra.server.host.PageFiles;
 import giostra.server.host.Policy;
+import giostra.server.host.Ports;
 import giostra.server.host.Types;
 import giostra.server.media.BlobStore;
 import giostra.server.media.MediaService;
@@ -53,6 +54,7 @@ public class ReleaseService {
   private final ReleaseBandRows bands;
   private final PageService pages;
   private final Stage stage;
+  private final Ports ports;
   private final PageFiles shipped;
   private final MediaService media;
   private final BlobStore blobs;
@@ -67,6 +69,7 @@ public class ReleaseService {
       ReleaseBandRows bands,
       PageService pages,
       Stage stage,
+      Ports ports,
       PageFiles shipped,
       MediaService media,
       BlobStore blobs,
@@ -82,6 +85,7 @@ public class ReleaseService {
     this.bands = bands;
     this.pages = pages;
     this.stage = stage;
+    this.ports = ports;
     this.shipped = shipped;
     this.media = media;
     this.blobs = blobs;
@@ -435,7 +439,7 @@ public class ReleaseService {
     Long live = page.liveRelease();
     return new Release(
         line(release, live != null && live == release.id),
-        "/live/" + page.siteId() + "/" + page.slug() + "/",
+        ports.live() + "/live/" + page.siteId() + "/" + page.slug() + "/",
         files.findByReleaseIdOrderByPath(release.id).stream()
             .map(f -> new FileLine(f.path, f.type, f.bytes, gzip(f)))
             .toList(),

@@ -2,7 +2,7 @@ package giostra.server.shelf;
 
 import giostra.core.page.Linking;
 import giostra.core.value.Refused;
-import giostra.server.host.StagePort;
+import giostra.server.host.Ports;
 import giostra.server.page.PageService;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -36,9 +36,9 @@ class Overview {
   private final PageService pages;
   private final Counting counting;
   private final Built built;
-  private final StagePort port;
+  private final Ports port;
 
-  Overview(ShelfRows rows, PageService pages, Counting counting, Built built, StagePort port) {
+  Overview(ShelfRows rows, PageService pages, Counting counting, Built built, Ports port) {
     this.rows = rows;
     this.pages = pages;
     this.counting = counting;

@@ -1,10 +1,10 @@
 package giostra.server.snippet;
 
+import giostra.server.host.Ports;
 import giostra.server.host.Types;
 import giostra.server.release.ReleaseService;
 import giostra.server.web.Gone;
 import io.swagger.v3.oas.annotations.Hidden;
-import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.springframework.http.HttpHeaders;
@@ -17,7 +17,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import org.springframework.web.util.UriUtils;
 
 /** Snippets: what somebody pastes, and what pages of other origins are answered with. */
@@ -33,8 +32,10 @@ class SnippetController {
 
   private final SnippetService snippets;
   private final ReleaseService releases;
+  private final Ports ports;
 
-  SnippetController(SnippetService snippets, ReleaseService releases) {
+  SnippetController(SnippetService snippets, ReleaseService releases, Ports ports) {
+    this.ports = ports;
     this.snippets = snippets;
     this.releases = releases;
   }
@@ -43,9 +44,8 @@ class SnippetController {
   record SnippetAsked(String node) {}
 
   @PostMapping("/api/pages/{id}/snippets")
-  SnippetService.SnippetTaken take(
-      @PathVariable String id, @RequestBody SnippetAsked asked, HttpServletRequest request) {
-    return snippets.take(id, asked.node(), origin(request));
+  SnippetService.SnippetTaken take(@PathVariable String id, @RequestBody SnippetAsked asked) {
+    return snippets.take(id, asked.node(), ports.live());
   }
 
   @GetMapping("/api/pages/{id}/snippets")
@@ -74,16 +74,15 @@ class SnippetController {
       @PathVariable String number,
       @PathVariable String node,
       @RequestHeader(name = "If-None-Match", defaultValue = "") String known,
-      @RequestHeader(name = "Referer", defaultValue = "") String referer,
-      HttpServletRequest request) {
-    String own = origin(request);
+      @RequestHeader(name = "Referer", defaultValue = "") String referer) {
+    String own = ports.live();
     SnippetService.Answer answer;
     try {
       answer = snippets.answer(site, page, number, node, own);
     } catch (Gone e) {
       return moved(site, page, number + "/" + node + ".html", e);
     }
-    snippets.seen(site, page, node, referer, own);
+    snippets.seen(site, page, node, referer, ports.all());
     String tag = "\"" + answer.tag() + "\"";
     String caching = number.equals("live") ? ASK : FOR_GOOD;
     return known.contains(tag)
@@ -101,15 +100,12 @@ class SnippetController {
   @Hidden
   @GetMapping("/snippets/{site}/{page}/live/{node:[a-z0-9-]+}/old-page")
   ResponseEntity<String> oldPage(
-      @PathVariable String site,
-      @PathVariable String page,
-      @PathVariable String node,
-      HttpServletRequest request) {
+      @PathVariable String site, @PathVariable String page, @PathVariable String node) {
     return ResponseEntity.ok()
         .contentType(MediaType.TEXT_HTML)
         .header(HttpHeaders.CACHE_CONTROL, ASK)
         .header("X-Content-Type-Options", "nosniff")
-        .body(snippets.oldPage(site, page, node, origin(request)));
+        .body(snippets.oldPage(site, page, node, ports.live()));
   }
 
   /** A file of a release, for its snippets. */
@@ -154,9 +150,5 @@ class SnippetController {
         .header("Cross-Origin-Resource-Policy", "cross-origin")
         .header("Content-Security-Policy", "default-src 'none'; sandbox")
         .header("X-Content-Type-Options", "nosniff");
-  }
-
-  private static String origin(HttpServletRequest request) {
-    return ServletUriComponentsBuilder.fromContextPath(request).build().toUriString();
   }
 }

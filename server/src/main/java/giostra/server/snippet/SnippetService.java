@@ -383,9 +383,9 @@ public class SnippetService {
    *
    * @param referer what a browser says of the page that asks; nothing where it says nothing
    */
-  void seen(String siteId, String slug, String node, String referer, String own) {
+  void seen(String siteId, String slug, String node, String referer, Set<String> own) {
     String from = origin(referer);
-    if (from.isEmpty() || from.equals(own)) {
+    if (from.isEmpty() || own.contains(from)) {
       return;
     }
     Instant now = clock.instant();

@@ -34,6 +34,11 @@ class CommandLineTest {
   private record Came(int code, String out, String err) {}
 
   private Came run(Api api, String... words) throws IOException, InterruptedException {
+    return runAs(api, Api.SECRET, words);
+  }
+
+  private Came runAs(Api api, String token, String... words)
+      throws IOException, InterruptedException {
     Path out = folder.resolve("out");
     Path err = folder.resolve("err");
     var builder =
@@ -42,6 +47,10 @@ class CommandLineTest {
             .redirectOutput(out.toFile())
             .redirectError(err.toFile());
     builder.environment().put("GIOSTRA_URL", api.at("").replaceAll("/$", ""));
+    builder.environment().remove("GIOSTRA_TOKEN");
+    if (!token.isEmpty()) {
+      builder.environment().put("GIOSTRA_TOKEN", token);
+    }
     Process process = builder.start();
     try {
       assertThat(process.waitFor(120, TimeUnit.SECONDS)).isTrue();
@@ -85,6 +94,29 @@ class CommandLineTest {
     assertThat(published.out()).contains("/live/");
     assertThat(run(api, "check", id, "--release", "1").code()).isEqualTo(1);
     assertThat(run(api, "check", id, "--release", "9").code()).isEqualTo(2);
+  }
+
+  @Test
+  void aTokenThatLooksChecksAndDoesNotPublish(Api api) throws Exception {
+    String id = api.newPage(api.newSite("Looked at"), plain());
+    String looks =
+        api.post("/api/me/tokens", "{\"name\":\"A build\",\"changes\":false}")
+            .json()
+            .path("token")
+            .asString();
+    assertThat(runAs(api, looks, "check", id).code()).isZero();
+    Came refused = runAs(api, looks, "publish", id);
+    assertThat(refused.code()).isEqualTo(2);
+    assertThat(refused.err()).contains("only looks");
+    assertThat(api.get("/api/pages/" + id + "/releases").json()).isEmpty();
+    Came none = runAs(api, "gst_none", "check", id);
+    assertThat(none.code()).isEqualTo(2);
+    assertThat(none.err()).contains("none of this server's");
+    Came nobody = runAs(api, "", "check", id);
+    assertThat(nobody.code()).isEqualTo(2);
+    assertThat(nobody.err()).contains("GIOSTRA_TOKEN");
+    // What lets somebody in is not to be seen among the programs that run.
+    assertThat(Files.readString(GIOSTRA)).doesNotContain("-H \"Authorization");
   }
 
   private static Document plain() {

@@ -30,6 +30,9 @@ public final class Api {
   /** The path of the demo's live page. */
   public static final String LIVE_DEMO = "/live/velluta/evenings-at-velluta/";
 
+  /** What lets the tests in, as the start command's own secret does. */
+  public static final String SECRET = "of-this-run-of-the-tests-alone";
+
   private static final JsonMapper JSON = JsonMapper.builder().build();
   private static final JsonNodeFactory MAKE = JsonNodeFactory.instance;
   private final HttpClient client =
@@ -58,15 +61,40 @@ public final class Api {
     }
   }
 
-  /** The address of a path. */
+  /**
+   * The address of a path: a live page's on the origin of the live pages, others on the bench's.
+   */
   public String at(String path) {
-    return base + path;
+    boolean published = path.startsWith("/live/") || path.startsWith("/snippets/");
+    return path.startsWith("http") ? path : (published ? live() : base) + path;
+  }
+
+  /** Asks as who shows another token, or none where it is empty. */
+  public Answer as(String token, String method, String path, @Nullable String body) {
+    HttpRequest.Builder request =
+        HttpRequest.newBuilder(URI.create(at(path)))
+            .header("Content-Type", "application/json")
+            .method(method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body));
+    return send(request, "Authorization", token.isEmpty() ? "None" : "Bearer " + token);
+  }
+
+  /** Lets a browser in: the name and the value of its cookie. */
+  public Map.Entry<String, String> wayIn() {
+    String key = post("/api/keys", null).json().path("key").asString();
+    Answer answer = post("/api/ways-in", Map.of("key", key));
+    String cookie = answer.header("set-cookie");
+    int is = cookie.indexOf('=');
+    return Map.entry(cookie.substring(0, is), cookie.substring(is + 1, cookie.indexOf(';')));
+  }
+
+  /** The origin of the live pages. */
+  public String live() {
+    return get("/api/catalogue").json().path("live").asString();
   }
 
   /** Gets. */
   public Answer get(String path, String... headers) {
-    return send(
-        HttpRequest.newBuilder(URI.create(path.startsWith("http") ? path : at(path))), headers);
+    return send(HttpRequest.newBuilder(URI.create(at(path))), headers);
   }
 
   /** Posts JSON; null posts nothing. */
@@ -222,7 +250,9 @@ public final class Api {
     if (headers.length > 0) {
       request.headers(headers);
     }
-    request.header("Giostra-Writes", "1");
+    if (!List.of(headers).contains("Authorization")) {
+      request.header("Authorization", "Bearer " + SECRET);
+    }
     try {
       HttpResponse<byte[]> raw =
           client.send(request.timeout(Duration.ofSeconds(90)).build(), BodyHandlers.ofByteArray());

@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
@@ -20,7 +21,19 @@ import org.springframework.context.ConfigurableApplicationContext;
  *
  * <p>Spring's own extension calls JUnit 6, so this is ours.
  */
-public final class Giostra implements ParameterResolver {
+public final class Giostra implements ParameterResolver, BeforeAllCallback {
+  private static volatile boolean started;
+
+  @Override
+  public void beforeAll(ExtensionContext context) {
+    running();
+  }
+
+  /** Whether somebody has started it. */
+  public static boolean isRunning() {
+    return started;
+  }
+
   @Override
   public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
     return parameter.getParameter().getType() == Api.class;
@@ -33,7 +46,9 @@ public final class Giostra implements ParameterResolver {
 
   /** The running application; started when nobody has yet, stopped when the run ends. */
   public static Api running() {
-    return Shared.RUNNING.api();
+    Api api = Shared.RUNNING.api();
+    started = true;
+    return api;
   }
 
   /** Where the running application tells its figures, without a slash at the end. */
@@ -79,6 +94,8 @@ public final class Giostra implements ParameterResolver {
               List.of(
                   "--server.port=0",
                   "--giostra.stage-port=0",
+                  "--giostra.live-port=0",
+                  "--giostra.owner-secret=" + Api.SECRET,
                   "--management.server.port=0",
                   "--giostra.falena-port=" + Postgres.freePort(),
                   "--giostra.cantina-port=" + Postgres.freePort(),

@@ -39,6 +39,8 @@ public final class Process implements AutoCloseable {
                   Unpacked.JAR.toString(),
                   "--server.port=" + port,
                   "--giostra.stage-port=0",
+                  "--giostra.live-port=0",
+                  "--giostra.owner-secret=" + Api.SECRET,
                   "--management.server.port=0",
                   "--giostra.falena-port=" + Postgres.freePort(),
                   "--giostra.demo=false",

@@ -1,0 +1,56 @@
+package giostra.server.host;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+
+/** What people, and what programs, get where no page is. */
+public final class NotThere {
+  private static final String PAGE =
+      """
+      <!DOCTYPE html>
+      <html lang="en">
+      <meta charset="utf-8">
+      <meta name="viewport" content="width=device-width">
+      <meta name="robots" content="noindex">
+      <title>No page here</title>
+      <style>
+        html { color-scheme: light dark; font: 1.05rem/1.6 Georgia, serif }
+        main { max-width: 34rem; margin: 18vh auto; padding: 0 1.5rem }
+        h1 { font-weight: 400; font-size: 2rem; line-height: 1.2; margin: 0 0 .6rem }
+        p { margin: 0 }
+      </style>
+      <main>
+        <h1>There is no page here</h1>
+        <p>It may have been taken down, or the address may have a letter too many. Whoever gave it
+        to you knows.</p>
+      </main>
+      </html>
+      """;
+
+  private static final String PROBLEM =
+      "{\"title\":\"Not there\",\"status\":404,\"detail\":\"There is no page at this address.\"}";
+
+  private NotThere() {}
+
+  /** Answers a request: as a page to who asks for one, otherwise as problem details (RFC 9457). */
+  public static void answer(HttpServletRequest request, HttpServletResponse response)
+      throws IOException {
+    String accept = request.getHeader("Accept");
+    boolean page = accept != null && accept.contains("text/html");
+    byte[] body = (page ? PAGE : PROBLEM).getBytes(StandardCharsets.UTF_8);
+    response.setStatus(HttpServletResponse.SC_NOT_FOUND);
+    response.setContentType(page ? "text/html;charset=utf-8" : "application/problem+json");
+    response.setHeader("Cache-Control", "no-store");
+    response.setHeader("Vary", "Accept");
+    response.setHeader("X-Content-Type-Options", "nosniff");
+    response.setHeader(
+        "Content-Security-Policy",
+        "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'none'");
+    response.setContentLength(body.length);
+    if (!request.getMethod().equals("HEAD")) {
+      response.getOutputStream().write(body);
+    }
+  }
+}

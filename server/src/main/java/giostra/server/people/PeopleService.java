@@ -1,0 +1,140 @@
+package giostra.server.people;
+
+import giostra.core.value.Refused;
+import giostra.server.Settings;
+import giostra.server.site.Ids;
+import giostra.server.web.Gone;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** Lets people and programs in. */
+@Service
+class PeopleService {
+  /** Who is there from the start. */
+  static final String OWNER = "owner";
+
+  /** How long a key can be used. */
+  private static final Duration KEY = Duration.ofHours(1);
+
+  /** When a token was used is noted so often. */
+  private static final Duration NOTED = Duration.ofMinutes(1);
+
+  /** Tokens of one person. */
+  private static final int MOST_TOKENS = 50;
+
+  private static final int LONGEST_NAME = 80;
+  private static final int LONGEST_LIFE = 3660;
+
+  private final PeopleRows rows;
+  private final Clock clock;
+  private final String secret;
+
+  PeopleService(PeopleRows rows, Clock clock, Settings settings) {
+    this.rows = rows;
+    this.clock = clock;
+    this.secret = settings.ownerSecret();
+  }
+
+  /**
+   * A key that lets the owner's browser in once, within the hour. Who asks is the owner already, or
+   * has the server's own file.
+   */
+  String key(String person) {
+    Instant now = clock.instant();
+    String key = Secrets.drawn();
+    rows.dropOldWaysIn(now);
+    rows.addWayIn(Secrets.mixed(key), person, now.plus(KEY));
+    return key;
+  }
+
+  /** Whose key it is; it opens nothing after that. */
+  PeopleRows.Person enter(String key) {
+    return rows.useWayIn(Secrets.mixed(key), clock.instant())
+        .flatMap(rows::person)
+        .orElseThrow(() ->
+            new Refused(
+                "key",
+                "used, too old or none",
+                "one that ./giostra start has just printed; it works once, within the hour"));
+  }
+
+  /** Somebody who is in. */
+  Optional<Who> person(String id) {
+    return rows.person(id).map(person -> new Who(person.id(), person.name(), true));
+  }
+
+  /** Who shows a token, or the secret of this machine. */
+  Optional<Who> shows(String token) {
+    if (!secret.isEmpty() && Secrets.same(secret, token)) {
+      return Optional.of(new Who(OWNER, "This machine", true));
+    }
+    Instant now = clock.instant();
+    Optional<PeopleRows.Shown> shown = rows.shown(Secrets.mixed(token), now);
+    shown.ifPresent(each -> {
+      Instant before = each.usedAt();
+      if (before == null || before.isBefore(now.minus(NOTED))) {
+        rows.used(each.id(), now);
+      }
+    });
+    return shown.map(each -> new Who(each.person(), each.name(), each.changes()));
+  }
+
+  /**
+   * A token that was made.
+   *
+   * @param token the words that let a program in; they are told once
+   */
+  record TokenMade(String id, String token) {}
+
+  /**
+   * Makes a token.
+   *
+   * @param days that it works; null for ever
+   */
+  TokenMade makeToken(String person, String name, boolean changes, @Nullable Integer days) {
+    String called = name.strip();
+    if (called.isEmpty() || called.length() > LONGEST_NAME) {
+      throw new Refused(
+          "name",
+          called.isEmpty() ? "empty" : called.length() + " characters",
+          "what the token is for, in 1 to " + LONGEST_NAME + " characters");
+    }
+    if (days != null && (days < 1 || days > LONGEST_LIFE)) {
+      throw new Refused("days", Integer.toString(days), "a whole number from 1 to " + LONGEST_LIFE);
+    }
+    Instant now = clock.instant();
+    var made = new TokenMade(Ids.chance(), "gst_" + Secrets.drawn());
+    int added =
+        rows.addToken(
+            made.id(),
+            person,
+            called,
+            Secrets.mixed(made.token()),
+            changes,
+            now,
+            days == null ? null : now.plus(Duration.ofDays(days)),
+            MOST_TOKENS);
+    if (added == 0) {
+      throw new Refused(
+          "token",
+          "the " + (MOST_TOKENS + 1) + "st",
+          "at most " + MOST_TOKENS + "; end one that is used no more");
+    }
+    return made;
+  }
+
+  List<PeopleRows.TokenLine> tokens(String person) {
+    return rows.tokens(person);
+  }
+
+  void dropToken(String person, String id) {
+    if (rows.dropToken(person, id) == 0) {
+      throw new Gone("token", id);
+    }
+  }
+}

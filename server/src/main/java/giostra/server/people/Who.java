@@ -1,0 +1,10 @@
+package giostra.server.people;
+
+/**
+ * Who asks.
+ *
+ * @param person their id
+ * @param name what they are called
+ * @param changes whether they may change anything, or only look
+ */
+public record Who(String person, String name, boolean changes) {}

@@ -1,0 +1,159 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { api, ask, SIGNED_IN, SIGNED_OUT, whoIsIn } from '../api/client';
+import { Brand } from '../Brand';
+import { Dialog } from '../ui/Dialog';
+
+/** The key in the address, if there is one. It is taken out of it at once: it must not be kept. */
+function keyHere(): string {
+  const key = new URLSearchParams(location.hash.slice(1)).get('key') ?? '';
+  if (key !== '') history.replaceState(history.state, '', location.pathname + location.search);
+  return key;
+}
+
+async function comeIn(key: string) {
+  await whoIsIn();
+  await ask(api.POST('/api/ways-in', { body: { key } }));
+}
+
+/** Words of an address, or the whole of it, as somebody pastes it. */
+function keyOf(pasted: string): string {
+  const text = pasted.trim();
+  return text.includes('#key=') ? text.slice(text.indexOf('#key=') + 5) : text;
+}
+
+/** The key that the page was opened with, or that has come since; it is used once. */
+let waiting = keyHere();
+
+/** The bench, for whoever is in; for others what they need to come in. */
+export function WayIn({ children }: { readonly children: ReactNode }) {
+  const queries = useQueryClient();
+  const [out, setOut] = useState(false);
+  const me = useQuery({
+    queryKey: ['me'],
+    queryFn: async () => {
+      const now = await whoIsIn();
+      const key = waiting;
+      waiting = '';
+      if (now.in || key === '') return { ...now, why: '' };
+      try {
+        await comeIn(key);
+        return { ...(await whoIsIn()), why: '' };
+      } catch (problem) {
+        return { ...now, why: (problem as Error).message };
+      }
+    },
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  useEffect(() => {
+    const hear = () => setOut(true);
+    // An address that is pasted over that of the page that is open loads nothing anew.
+    const named = () => {
+      waiting = keyHere() || waiting;
+      if (waiting !== '') void queries.refetchQueries({ queryKey: ['me'] });
+    };
+    addEventListener(SIGNED_OUT, hear);
+    addEventListener('hashchange', named);
+    return () => {
+      removeEventListener(SIGNED_OUT, hear);
+      removeEventListener('hashchange', named);
+    };
+  }, [queries]);
+  const again = async () => {
+    await queries.refetchQueries({ queryKey: ['me'] });
+    setOut(false);
+    dispatchEvent(new Event(SIGNED_IN));
+    await queries.invalidateQueries();
+  };
+  if (me.isPending) return null;
+  if (me.isError) {
+    return (
+      <main className="way-in">
+        <Brand />
+        <p role="alert" className="text-error">
+          {me.error.message}
+        </p>
+      </main>
+    );
+  }
+  if (!me.data.in) {
+    return (
+      <main className="way-in">
+        <Brand />
+        <h1 className="font-serif text-3xl">This browser is not in yet</h1>
+        <Key key={me.data.why} why={me.data.why} onIn={again} />
+      </main>
+    );
+  }
+  return (
+    <>
+      {children}
+      {out && (
+        // What somebody is in the midst of stays where it is, behind it.
+        <Dialog label="You are out" className="way-in-again" onClose={() => setOut(false)}>
+          <h2 className="font-serif text-xl">This browser is out</h2>
+          <p>
+            It was ended, or nobody used it for a month. What you have changed since is kept here
+            and is sent as soon as you are in again.
+          </p>
+          <Key why="" onIn={again} />
+        </Dialog>
+      )}
+    </>
+  );
+}
+
+/** Takes a key. */
+function Key({ why, onIn }: { readonly why: string; readonly onIn: () => Promise<void> }) {
+  const [typed, setTyped] = useState('');
+  const [wrong, setWrong] = useState(why);
+  const field = useRef<HTMLInputElement>(null);
+  useEffect(() => field.current?.focus(), []);
+  const come = async () => {
+    try {
+      await comeIn(keyOf(typed));
+      await onIn();
+    } catch (problem) {
+      setWrong((problem as Error).message);
+    }
+  };
+  return (
+    <form
+      className="way-in-form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void come();
+      }}
+    >
+      <p>
+        On the machine that Giostra runs on, <code>./giostra start</code> prints an address. It lets
+        one browser in, and that browser stays in. Open it here, or paste it:
+      </p>
+      <label className="sr-only" htmlFor="way-in-key">
+        Address or key
+      </label>
+      <span className="way-in-row">
+        <input
+          id="way-in-key"
+          ref={field}
+          className="input"
+          autoComplete="off"
+          spellCheck={false}
+          placeholder="http://…/#key=…"
+          value={typed}
+          aria-invalid={wrong !== ''}
+          aria-describedby={wrong === '' ? undefined : 'way-in-wrong'}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+        <button type="submit" className="btn btn-primary">
+          Come in
+        </button>
+      </span>
+      {wrong !== '' && (
+        <p id="way-in-wrong" role="alert" className="text-error">
+          {wrong}
+        </p>
+      )}
+    </form>
+  );
+}
