@@ -2,7 +2,6 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { api, ask, SIGNED_IN, SIGNED_OUT, whoIsIn } from '../api/client';
 import { Brand } from '../Brand';
-import { Dialog } from '../ui/Dialog';
 
 /** The key in the address, if there is one. It is taken out of it at once: it must not be kept. */
 function keyHere(): string {
@@ -81,7 +80,7 @@ export function WayIn({ children }: { readonly children: ReactNode }) {
       <main className="way-in">
         <Brand />
         <h1 className="font-serif text-3xl">This browser is not in yet</h1>
-        <Key key={me.data.why} why={me.data.why} onIn={again} />
+        <Key key={me.data.why} first why={me.data.why} onIn={again} />
       </main>
     );
   }
@@ -89,26 +88,34 @@ export function WayIn({ children }: { readonly children: ReactNode }) {
     <>
       {children}
       {out && (
-        // What somebody is in the midst of stays where it is, behind it.
-        <Dialog label="You are out" className="way-in-again" onClose={() => setOut(false)}>
-          <h2 className="font-serif text-xl">This browser is out</h2>
-          <p>
-            It was ended, or nobody used it for a month. What you have changed since is kept here
-            and is sent as soon as you are in again.
+        // It takes the keyboard from nobody: what somebody is in the midst of goes on behind it.
+        <aside className="way-in-bar" aria-label="This browser is out">
+          <p role="alert">
+            <b>This browser is out.</b> It was ended, or nobody used it for a month. What you have
+            changed since is kept here and is sent as soon as you are in again.
           </p>
           <Key why="" onIn={again} />
-        </Dialog>
+        </aside>
       )}
     </>
   );
 }
 
+interface KeyProps {
+  /** Whether one comes here to type it. */
+  readonly first?: boolean;
+  readonly why: string;
+  readonly onIn: () => Promise<void>;
+}
+
 /** Takes a key. */
-function Key({ why, onIn }: { readonly why: string; readonly onIn: () => Promise<void> }) {
+function Key({ first = false, why, onIn }: KeyProps) {
   const [typed, setTyped] = useState('');
   const [wrong, setWrong] = useState(why);
   const field = useRef<HTMLInputElement>(null);
-  useEffect(() => field.current?.focus(), []);
+  useEffect(() => {
+    if (first) field.current?.focus();
+  }, [first]);
   const come = async () => {
     try {
       await comeIn(keyOf(typed));
