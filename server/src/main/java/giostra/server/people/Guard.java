@@ -16,6 +16,8 @@ import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.context.RequestAttributeSecurityContextRepository;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
@@ -155,6 +157,12 @@ class Guard {
 
   private static void denied(HttpServletRequest request, HttpServletResponse response)
       throws IOException {
+    @Nullable Authentication in = SecurityContextHolder.getContext().getAuthentication();
+    if (in == null || !(in.getPrincipal() instanceof Who)) {
+      // Who is not in has nothing to show either: that is not what is wrong.
+      signIn(request, response);
+      return;
+    }
     boolean looks = SignedIn.token(request).isPresent();
     problem(
         response,

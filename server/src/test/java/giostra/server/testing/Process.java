@@ -43,6 +43,7 @@ public final class Process implements AutoCloseable {
                   "--giostra.owner-secret=" + Api.SECRET,
                   "--management.server.port=0",
                   "--giostra.falena-port=" + Postgres.freePort(),
+                  "--giostra.cantina-port=" + Postgres.freePort(),
                   "--giostra.demo=false",
                   "--spring.datasource.url=" + database.url()));
       if (List.of(more).stream().noneMatch(each -> each.startsWith("--giostra.blobs="))) {
