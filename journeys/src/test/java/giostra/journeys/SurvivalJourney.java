@@ -15,6 +15,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
@@ -215,7 +216,8 @@ class SurvivalJourney {
           Set<String> before = lies(place).keySet();
           JsonNode made = api.post("/api/pages/" + page + "/releases", null).json();
           made.path("files").forEach(each -> files.add(each.path("path").asString()));
-          live = made.path("address").asString();
+          // Each server has live pages on a port of its own.
+          live = URI.create(made.path("address").asString()).getPath();
           if (round < kills) {
             // In the middle of it: something has come that was not there.
             for (int i = 0; i < 2_000 && before.containsAll(lies(place).keySet()); i++) {

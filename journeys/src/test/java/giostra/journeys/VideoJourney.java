@@ -183,7 +183,7 @@ class VideoJourney {
     page.waitForTimeout(500);
     page.locator("a.g-start").hover();
     assertThat(asked).noneMatch(url -> url.startsWith(api.falena()));
-    assertThat(asked).allMatch(url -> url.startsWith(api.at("/")));
+    assertThat(asked).allMatch(url -> url.startsWith(api.live()));
 
     page.locator("a.g-start").click();
     page.waitForSelector("iframe");
