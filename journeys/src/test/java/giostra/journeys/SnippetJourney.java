@@ -4,10 +4,13 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ReducedMotion;
 import giostra.core.page.Edit;
 import giostra.core.page.Section;
 import giostra.core.testing.InTurn;
@@ -150,6 +153,11 @@ class SnippetJourney {
             Map.entry(
                 "a cell of a grid",
                 Around.of(body("main{display:grid;grid-template-columns:auto}", "", "@@"))),
+            // Each begins with a whole px.
+            Map.entry(
+                "twice", Around.of(body("div{height:820px}", "", "<div>@@</div><div>@@</div>"))),
+            Map.entry("in a frame", PLAIN),
+            Map.entry("zoomed to 200 %", PLAIN),
             Map.entry(
                 "late",
                 Around.of(
@@ -171,11 +179,30 @@ class SnippetJourney {
   }
 
   private static Page still(Chromium.Open chromium, int width) {
-    return chromium.calm(width, 1400);
+    return still(chromium, width, 1);
+  }
+
+  /** For somebody who has zoomed: a px of a sheet is so many of the screen. */
+  private static Page still(Chromium.Open chromium, int width, double zoom) {
+    return chromium.page(
+        new Browser.NewContextOptions()
+            .setViewportSize(width, 1400)
+            .setDeviceScaleFactor(zoom)
+            .setReducedMotion(ReducedMotion.REDUCE));
+  }
+
+  /** The same files for all: a larger one that a page has already is taken in place of its own. */
+  private static void smallFiles(Page page) {
+    page.route(
+        Pattern.compile("-\\d+\\.webp$"),
+        route ->
+            route.resume(
+                new Route.ResumeOptions()
+                    .setUrl(route.request().url().replaceAll("-\\d+\\.webp$", "-320.webp"))));
   }
 
   /** Waits for all faces: where none has been asked for yet, all that were asked for are there. */
-  private static void lettered(Page page) {
+  private static void lettered(Frame page) {
     page.evaluate(
         """
         async () => {
@@ -218,14 +245,9 @@ class SnippetJourney {
   @ParameterizedTest(name = "{0}")
   @MethodSource("pages")
   void inAnyPageItIsAsOnTheLivePage(String name, Around around, Api api, Chromium.Open chromium) {
-    Page live = still(chromium, ROOM);
-    // A larger one that the page has for another place is taken instead, if it came first.
-    live.route(
-        Pattern.compile("-\\d+\\.webp$"),
-        route ->
-            route.resume(
-                new Route.ResumeOptions()
-                    .setUrl(route.request().url().replaceAll("-\\d+\\.webp$", "-320.webp"))));
+    double zoom = name.startsWith("zoomed") ? 2 : 1;
+    Page live = still(chromium, ROOM, zoom);
+    smallFiles(live);
     // On the live page letters that come late are not used before the next visit.
     live.route(
         Pattern.compile("/style\\.\\w+\\.css$"),
@@ -260,7 +282,7 @@ class SnippetJourney {
           return each.complete;
         })
         """);
-    lettered(live);
+    lettered(live.mainFrame());
     BufferedImage asItIs = drawn(section);
 
     String lines = taken(api, Api.DEMO, "houses-section").path("follows").asString();
@@ -271,35 +293,59 @@ class SnippetJourney {
       lines = lines.replace("<script ", "<script nonce=abc ");
     }
     try (var old = new OldPages()) {
-      Page page = still(chromium, around.width());
+      Page page = still(chromium, around.width(), zoom);
+      if (zoom > 1) {
+        smallFiles(page);
+      }
       var failed = new ArrayList<String>();
       page.onPageError(failed::add);
       page.addInitScript(SHIFTS);
       String policy = around.policy().replace("SERVER", api.live());
-      page.navigate(old.put("page", around.with(lines), policy));
+      String address = old.put("page", around.with(lines), policy);
+      boolean framed = name.equals("in a frame");
+      page.navigate(
+          framed
+              ? old.put(
+                  "around",
+                  PLAIN.with(
+                      "<iframe src='"
+                          + address
+                          + "' width=1000 height=1400 frameborder=0></iframe>"),
+                  "")
+              : address);
+      Frame in = framed ? page.frames().getLast() : page.mainFrame();
       if (name.equals("a language that was changed")) {
         // What the test asks is run in the page as well.
         page.waitForTimeout(4200);
       }
-      page.waitForFunction(LOADED);
-      lettered(page);
-      Locator piece = page.locator("giostra-piece");
-      assertThat(piece.boundingBox().width).isEqualTo(ROOM);
-      assertThat(different(asItIs, drawn(piece))).as("share of px that differ").isLessThan(0.0005);
+      Locator all = in.locator("giostra-piece");
+      assertThat(all).hasCount(name.equals("twice") ? 2 : 1);
+      for (Locator each : all.all()) {
+        each.scrollIntoViewIfNeeded();
+        in.waitForFunction(LOADED);
+        lettered(in);
+        assertThat(each.boundingBox().width).isEqualTo(ROOM);
+        assertThat(different(asItIs, drawn(each))).as("share of px that differ").isLessThan(0.0005);
+      }
+      Locator piece = all.last();
       // The page's own styles for what is not in a policy keep the room that it will take.
       if (policy.isEmpty()) {
-        assertThat(Js.number(page, "() => window.shifted", null)).isLessThan(0.002);
+        assertThat(((Number) in.evaluate("() => window.shifted")).doubleValue()).isLessThan(0.002);
       }
 
-      page.evaluate(
+      in.evaluate(
           "() => document.addEventListener('giostra:change', (event) => { window.told = event.detail.to; })");
       piece.locator(".g-next").first().click();
-      page.waitForFunction("() => window.told !== undefined");
-      assertThat(page.evaluate("() => document.querySelector('giostra-piece').giostra.current"))
-          .isEqualTo(page.evaluate("() => window.told"));
+      in.waitForFunction("() => window.told !== undefined");
+      String current =
+          "(at) => [...document.querySelectorAll('giostra-piece')].at(at).giostra.current";
+      assertThat(in.evaluate(current, -1)).isEqualTo(in.evaluate("() => window.told"));
+      if (name.equals("twice")) {
+        assertThat(in.evaluate(current, 0)).as("the other stays").isEqualTo(0);
+      }
       assertThat(page.locator("text=sent")).hasCount(0);
       assertThat(
-              page.evaluate(
+              in.evaluate(
                   "() => Object.keys(window).filter((each) => /giostra/i.test(each)).length"))
           .as("names that it leaves in the page's window")
           .isEqualTo(0);

@@ -108,6 +108,11 @@ public class Ports extends OncePerRequestFilter
     return origin(known.live(), live.getLocalPort());
   }
 
+  /** What the cookie of a session is called: cookies know hosts, and no ports. */
+  public String cookie() {
+    return known.bench().isEmpty() ? "giostra-" + benchPort : "giostra";
+  }
+
   /** All three. */
   public Set<String> all() {
     return Set.of(bench(), stage(), live());

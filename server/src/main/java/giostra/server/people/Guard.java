@@ -5,6 +5,7 @@ import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.List;
 import java.util.Locale;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
@@ -71,11 +72,12 @@ class Guard {
 
   @Bean
   @Order(2)
-  SecurityFilterChain bench(HttpSecurity http, PeopleService people) {
+  SecurityFilterChain bench(HttpSecurity http, PeopleService people, Ports ports) {
     var tokens = new CookieCsrfTokenRepository();
     tokens.setCookieName("giostra-form");
     tokens.setHeaderName("Giostra-Form");
-    tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict").httpOnly(true));
+    tokens.setCookieCustomizer(cookie ->
+        cookie.sameSite("Strict").httpOnly(true).secure(ports.bench().startsWith("https:")));
     return http
         // A program that shows a token was not sent by a page.
         .csrf(csrf ->
@@ -200,10 +202,16 @@ class Guard {
           @Override
           public void writeCookieValue(CookieValue value) {
             setUseSecureCookie(ports.bench().startsWith("https:"));
+            setCookieName(ports.cookie());
             super.writeCookieValue(value);
           }
+
+          @Override
+          public List<String> readCookieValues(HttpServletRequest request) {
+            setCookieName(ports.cookie());
+            return super.readCookieValues(request);
+          }
         };
-    cookie.setCookieName("giostra");
     cookie.setSameSite("Strict");
     cookie.setUseHttpOnlyCookie(true);
     cookie.setCookiePath("/");

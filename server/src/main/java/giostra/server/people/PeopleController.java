@@ -1,6 +1,5 @@
 package giostra.server.people;
 
-import giostra.server.host.Ports;
 import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
@@ -30,15 +29,11 @@ class PeopleController {
 
   private final PeopleService people;
   private final FindByIndexNameSessionRepository<? extends Session> sessions;
-  private final Ports ports;
 
   PeopleController(
-      PeopleService people,
-      FindByIndexNameSessionRepository<? extends Session> sessions,
-      Ports ports) {
+      PeopleService people, FindByIndexNameSessionRepository<? extends Session> sessions) {
     this.people = people;
     this.sessions = sessions;
-    this.ports = ports;
   }
 
   /**
@@ -66,7 +61,7 @@ class PeopleController {
   @PostMapping("/api/keys")
   KeyReply key(@Parameter(hidden = true) @AuthenticationPrincipal Who who) {
     String key = people.key(who.person());
-    return new KeyReply(key, ports.bench() + "/#key=" + key);
+    return new KeyReply(key, people.address(key));
   }
 
   /** What lets somebody in. */

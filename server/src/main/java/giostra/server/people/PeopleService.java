@@ -2,6 +2,7 @@ package giostra.server.people;
 
 import giostra.core.value.Refused;
 import giostra.server.Settings;
+import giostra.server.host.Ports;
 import giostra.server.site.Ids;
 import giostra.server.web.Gone;
 import java.time.Clock;
@@ -10,6 +11,10 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 
 /** Lets people and programs in. */
@@ -30,11 +35,15 @@ class PeopleService {
   private static final int LONGEST_NAME = 80;
   private static final int LONGEST_LIFE = 3660;
 
+  private static final Logger LOG = LoggerFactory.getLogger(PeopleService.class);
+
   private final PeopleRows rows;
+  private final Ports ports;
   private final Clock clock;
   private final String secret;
 
-  PeopleService(PeopleRows rows, Clock clock, Settings settings) {
+  PeopleService(PeopleRows rows, Clock clock, Settings settings, Ports ports) {
+    this.ports = ports;
     this.rows = rows;
     this.clock = clock;
     this.secret = settings.ownerSecret();
@@ -50,6 +59,19 @@ class PeopleService {
     rows.dropOldWaysIn(now);
     rows.addWayIn(Secrets.mixed(key), person, now.plus(KEY));
     return key;
+  }
+
+  /** Whoever starts the server by hand, without what the start command knows, is let in as well. */
+  @EventListener(ApplicationReadyEvent.class)
+  void started() {
+    if (secret.isEmpty()) {
+      LOG.info("One browser is let in, within the hour, at {}", address(key(OWNER)));
+    }
+  }
+
+  /** The address that holds a key: what follows the # is sent nowhere. */
+  String address(String key) {
+    return ports.bench() + "/#key=" + key;
   }
 
   /** Whose key it is; it opens nothing after that. */

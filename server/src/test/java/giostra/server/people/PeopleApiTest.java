@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
+import java.net.URI;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -103,7 +104,7 @@ class PeopleApiTest {
     Api.Answer in = api.post("/api/ways-in", Map.of("key", key));
     assertThat(in.status()).isEqualTo(204);
     assertThat(in.header("set-cookie"))
-        .startsWith("giostra=")
+        .startsWith("giostra-" + URI.create(api.at("/")).getPort() + "=")
         .contains("HttpOnly", "SameSite=Strict", "Path=/", "Max-Age=2592000");
     for (String other : List.of(key, "", "nothing", key + key)) {
       Api.Answer again = api.post("/api/ways-in", Map.of("key", other));
