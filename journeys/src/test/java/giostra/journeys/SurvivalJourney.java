@@ -243,6 +243,7 @@ class SurvivalJourney {
               for (int i = 0; i < 900 && !whole(lies(place), releases.getLast()); i++) {
                 Thread.sleep(100);
               }
+              assertThat(whole(lies(place), releases.getLast())).as("goes on").isTrue();
             }
           }
         }
@@ -264,7 +265,11 @@ class SurvivalJourney {
 
   private static Map<String, byte[]> released(Api api, String live, List<String> files) {
     var all = new HashMap<String, byte[]>();
-    files.forEach(path -> all.put(path, api.get(live + path).bytes()));
+    for (String path : files) {
+      Api.Answer file = api.get(live + path);
+      assertThat(file.status()).as(path).isEqualTo(200);
+      all.put(path, file.bytes());
+    }
     return all;
   }
 

@@ -103,7 +103,12 @@ public final class Giostra implements ParameterResolver, BeforeAllCallback {
                   "--giostra.deliveries.folders=" + Files.createTempDirectory("giostra-delivered"),
                   "--spring.datasource.url=" + database.url(),
                   "--giostra.blobs=" + Files.createTempDirectory("giostra-test-blobs")));
-      arguments.addAll(List.of(more));
+      // What is said twice would be taken for a list of both.
+      for (String each : more) {
+        String name = each.substring(0, each.indexOf('=') + 1);
+        arguments.removeIf(usual -> usual.startsWith(name));
+        arguments.add(each);
+      }
       // It is closed after the tests, not by a hook of its own in their midst.
       var spring = new SpringApplication(GiostraServer.class);
       spring.setRegisterShutdownHook(false);
