@@ -154,7 +154,6 @@ class SnippetJourney {
             Map.entry(
                 "a cell of a grid",
                 Around.of(body("main{display:grid;grid-template-columns:auto}", "", "@@"))),
-            Map.entry("in a frame", PLAIN),
             Map.entry("zoomed to 200 %", PLAIN),
             Map.entry(
                 "late",
@@ -310,19 +309,8 @@ class SnippetJourney {
       page.onPageError(failed::add);
       page.addInitScript(SHIFTS);
       String policy = around.policy().replace("SERVER", api.live());
-      String address = old.put("page", around.with(lines), policy);
-      boolean framed = name.equals("in a frame");
-      page.navigate(
-          framed
-              ? old.put(
-                  "around",
-                  PLAIN.with(
-                      "<iframe src='"
-                          + address
-                          + "' width=1000 height=1400 frameborder=0></iframe>"),
-                  "")
-              : address);
-      Frame in = framed ? page.frames().getLast() : page.mainFrame();
+      page.navigate(old.put("page", around.with(lines), policy));
+      Frame in = page.mainFrame();
       if (name.equals("a language that was changed")) {
         // What the test asks is run in the page as well.
         page.waitForTimeout(4200);
