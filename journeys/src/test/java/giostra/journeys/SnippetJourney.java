@@ -154,6 +154,7 @@ class SnippetJourney {
             Map.entry(
                 "a cell of a grid",
                 Around.of(body("main{display:grid;grid-template-columns:auto}", "", "@@"))),
+            Map.entry("in a frame", PLAIN),
             Map.entry("zoomed to 200 %", PLAIN),
             Map.entry(
                 "late",
@@ -309,8 +310,12 @@ class SnippetJourney {
       page.onPageError(failed::add);
       page.addInitScript(SHIFTS);
       String policy = around.policy().replace("SERVER", api.live());
-      page.navigate(old.put("page", around.with(lines), policy));
-      Frame in = page.mainFrame();
+      String address = old.put("page", around.with(lines), policy);
+      boolean framed = name.equals("in a frame");
+      String frame = "<iframe src='" + address + "' width=1000 height=1400 frameborder=0></iframe>";
+      page.navigate(framed ? old.put("around", PLAIN.with(frame), "") : address);
+      // The last of them is the script's own.
+      Frame in = page.frames().get(framed ? 1 : 0);
       if (name.equals("a language that was changed")) {
         // What the test asks is run in the page as well.
         page.waitForTimeout(4200);
