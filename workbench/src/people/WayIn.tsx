@@ -72,6 +72,11 @@ export function WayIn({ children }: { readonly children: ReactNode }) {
         <p role="alert" className="text-error">
           {me.error.message}
         </p>
+        <p>
+          <button type="button" className="btn btn-sm" onClick={() => void me.refetch()}>
+            Try again
+          </button>
+        </p>
       </main>
     );
   }

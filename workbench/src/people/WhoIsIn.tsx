@@ -14,7 +14,7 @@ export function WhoIsInButton() {
     <>
       <button type="button" className="btn btn-ghost btn-sm" onClick={() => setOpen(true)}>
         <KeyRound size={16} aria-hidden />
-        Who is in
+        <span className="max-sm:sr-only">Who is in</span>
       </button>
       {open && (
         <Dialog label="Who is in" className="who-is-in" onClose={() => setOpen(false)}>

@@ -1,5 +1,6 @@
 package giostra.server.host;
 
+import giostra.server.web.ProblemAnswer;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -29,9 +30,6 @@ public final class NotThere {
       </html>
       """;
 
-  private static final String PROBLEM =
-      "{\"title\":\"Not there\",\"status\":404,\"detail\":\"There is no page at this address.\"}";
-
   private NotThere() {}
 
   /** Answers a request: as a page to who asks for one, otherwise as problem details (RFC 9457). */
@@ -39,18 +37,20 @@ public final class NotThere {
       throws IOException {
     String accept = request.getHeader("Accept");
     boolean page = accept != null && accept.contains("text/html");
-    byte[] body = (page ? PAGE : PROBLEM).getBytes(StandardCharsets.UTF_8);
-    response.setStatus(HttpServletResponse.SC_NOT_FOUND);
-    response.setContentType(page ? "text/html;charset=utf-8" : "application/problem+json");
     response.setHeader("Cache-Control", "no-store");
     response.setHeader("Vary", "Accept");
     response.setHeader("X-Content-Type-Options", "nosniff");
     response.setHeader(
         "Content-Security-Policy",
         "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'none'");
-    response.setContentLength(body.length);
-    if (!request.getMethod().equals("HEAD")) {
-      response.getOutputStream().write(body);
+    if (!page) {
+      ProblemAnswer.write(response, 404, "Not there", "There is no page at this address.");
+      return;
     }
+    byte[] body = PAGE.getBytes(StandardCharsets.UTF_8);
+    response.setStatus(HttpServletResponse.SC_NOT_FOUND);
+    response.setContentType("text/html;charset=utf-8");
+    response.setContentLength(body.length);
+    response.getOutputStream().write(body);
   }
 }

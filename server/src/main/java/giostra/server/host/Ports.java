@@ -1,6 +1,7 @@
 package giostra.server.host;
 
 import giostra.server.Settings;
+import giostra.server.web.ProblemAnswer;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -41,6 +42,10 @@ public class Ports extends OncePerRequestFilter
 
   private final Settings.Origins known;
   private final String address;
+
+  /** What it is called by, in small letters. */
+  private final Set<String> names = new TreeSet<>();
+
   private final Connector stage;
   private final Connector live;
   private int benchPort;
@@ -50,9 +55,12 @@ public class Ports extends OncePerRequestFilter
     this.address = address;
     this.stage = connector(settings.stagePort());
     this.live = connector(settings.livePort());
-    if (!isLoopback()) {
+    boolean loopback = isLoopback(address);
+    if (!loopback) {
       checkNamed();
     }
+    names.addAll(loopback ? LOOPBACK : Set.of(address));
+    known.all().forEach(each -> names.add(URI.create(each).getHost().toLowerCase(Locale.ROOT)));
   }
 
   /** Where others reach it, what they call it is known, and what lets them in is not overheard. */
@@ -135,7 +143,9 @@ public class Ports extends OncePerRequestFilter
   }
 
   private String origin(String configured, int port) {
-    return configured.isEmpty() ? "http://" + address + ":" + port : configured;
+    return configured.isEmpty()
+        ? "http://" + (address.contains(":") ? "[" + address + "]" : address) + ":" + port
+        : configured;
   }
 
   /**
@@ -145,20 +155,11 @@ public class Ports extends OncePerRequestFilter
    * @param host as a request names it, without a port
    */
   private boolean isCalled(String host) {
-    var names = new TreeSet<String>();
-    for (String origin : known.all()) {
-      names.add(URI.create(origin).getHost().toLowerCase(Locale.ROOT));
-    }
-    if (isLoopback()) {
-      names.addAll(LOOPBACK);
-    } else {
-      names.add(address);
-    }
     return names.contains(host.toLowerCase(Locale.ROOT));
   }
 
   /** Whether nobody but this machine reaches it. */
-  public boolean isLoopback() {
+  private static boolean isLoopback(String address) {
     try {
       return InetAddress.getByName(address).isLoopbackAddress();
     } catch (UnknownHostException e) {
@@ -177,13 +178,7 @@ public class Ports extends OncePerRequestFilter
     String path = request.getRequestURI();
     int port = request.getLocalPort();
     if (!isCalled(request.getServerName())) {
-      response.setStatus(HttpServletResponse.SC_FORBIDDEN);
-      response.setContentType("application/problem+json");
-      response
-          .getWriter()
-          .write(
-              "{\"title\":\"Cannot be taken\",\"status\":403,"
-                  + "\"detail\":\"The host is none of this server's.\"}");
+      ProblemAnswer.write(response, 403, "Cannot be taken", "The host is none of this server's.");
     } else if (port == live.getLocalPort()) {
       if (!isPublished(path)) {
         NotThere.answer(request, response);

@@ -1,19 +1,18 @@
 package giostra.server.people;
 
 import giostra.server.host.Ports;
+import giostra.server.web.ProblemAnswer;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpMethod;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
@@ -100,6 +99,9 @@ class Guard {
                 .permitAll()
                 .requestMatchers(HttpMethod.POST, "/api/ways-in")
                 .permitAll()
+                // A program lets nobody in: what it made would outlive its token.
+                .requestMatchers("/api/keys", "/api/me/**")
+                .hasAuthority("ITSELF")
                 .requestMatchers(HttpMethod.GET, "/**")
                 .hasAuthority("LOOKS")
                 .requestMatchers(HttpMethod.HEAD, "/**")
@@ -147,9 +149,9 @@ class Guard {
     // RFC 6750, 3: the scheme that is asked for, and what was wrong with what was shown.
     response.setHeader(
         "WWW-Authenticate", token ? "Bearer error=\"invalid_token\"" : "Bearer realm=\"Giostra\"");
-    problem(
+    ProblemAnswer.write(
         response,
-        HttpStatus.UNAUTHORIZED,
+        401,
         "Not signed in",
         token
             ? "The token is none of this server's, or it has ended."
@@ -160,35 +162,18 @@ class Guard {
   private static void denied(HttpServletRequest request, HttpServletResponse response)
       throws IOException {
     @Nullable Authentication in = SecurityContextHolder.getContext().getAuthentication();
-    if (in == null || !(in.getPrincipal() instanceof Who)) {
+    if (in == null || !(in.getPrincipal() instanceof Who who)) {
       // Who is not in has nothing to show either: that is not what is wrong.
       signIn(request, response);
       return;
     }
-    boolean looks = SignedIn.token(request).isPresent();
-    problem(
-        response,
-        HttpStatus.FORBIDDEN,
-        "Not allowed",
-        looks
-            ? "This token only looks; to change something needs one that may."
-            : "The request does not come from a page of the bench that is open now; load it anew.");
-  }
-
-  private static void problem(
-      HttpServletResponse response, HttpStatus status, String title, String detail)
-      throws IOException {
-    response.setStatus(status.value());
-    response.setContentType("application/problem+json");
-    response
-        .getWriter()
-        .write(
-            String.format(
-                Locale.ROOT,
-                "{\"title\":\"%s\",\"status\":%d,\"detail\":\"%s\"}",
-                title,
-                status.value(),
-                detail));
+    String why =
+        SignedIn.token(request).isEmpty()
+            ? "The request does not come from a page of the bench that is open now; load it anew."
+            : who.changes()
+                ? "A token lets nobody in and ends nobody; a browser that is in does."
+                : "This token only looks; to change something needs one that may.";
+    ProblemAnswer.write(response, 403, "Not allowed", why);
   }
 
   /**

@@ -1,14 +1,13 @@
 package giostra.server.people;
 
 import giostra.server.host.Ports;
+import giostra.server.web.ProblemAnswer;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.util.Locale;
 import java.util.Set;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -19,6 +18,8 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 class OwnOrigin extends OncePerRequestFilter {
   private static final Set<String> READS = Set.of("GET", "HEAD", "OPTIONS");
+
+  private static final String TITLE = "Cannot be taken";
 
   private final Ports ports;
 
@@ -37,28 +38,12 @@ class OwnOrigin extends OncePerRequestFilter {
     String query = request.getQueryString();
     if (request.getRequestURI().contains("%00") || (query != null && query.contains("%00"))) {
       // No address of ours has one, and no database keeps one.
-      problem(
-          response,
-          HttpStatus.BAD_REQUEST,
-          "The address holds a NUL character (%00); it must be without one.");
+      ProblemAnswer.write(
+          response, 400, TITLE, "The address holds a NUL character (%00); it must be without one.");
     } else if (!reads && origin != null && !origin.equals(ports.bench())) {
-      problem(response, HttpStatus.FORBIDDEN, "The request comes from another origin.");
+      ProblemAnswer.write(response, 403, TITLE, "The request comes from another origin.");
     } else {
       chain.doFilter(request, response);
     }
-  }
-
-  private static void problem(HttpServletResponse response, HttpStatus status, String detail)
-      throws IOException {
-    response.setStatus(status.value());
-    response.setContentType("application/problem+json");
-    response
-        .getWriter()
-        .write(
-            String.format(
-                Locale.ROOT,
-                "{\"title\":\"Cannot be taken\",\"status\":%d,\"detail\":\"%s\"}",
-                status.value(),
-                detail));
   }
 }

@@ -51,7 +51,11 @@ interface PeopleRows extends Repository<PersonEntity, String> {
   @Query(value = "delete from way_in where until <= ?1", nativeQuery = true)
   void dropOldWaysIn(Instant now);
 
-  /** Adds a token; nothing where the person has as many as there may be. */
+  /** Two that are made at once are counted one after the other. */
+  @Query(value = "select id from person where id = ?1 for update", nativeQuery = true)
+  Optional<String> lock(String person);
+
+  /** Adds a token, within the lock; nothing where the person has as many as there may be. */
   @Transactional
   @Modifying
   @Query(

@@ -16,6 +16,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Lets people and programs in. */
 @Service
@@ -87,13 +88,13 @@ class PeopleService {
 
   /** Somebody who is in. */
   Optional<Who> person(String id) {
-    return rows.person(id).map(person -> new Who(person.id(), person.name(), true));
+    return rows.person(id).map(person -> new Who(person.id(), person.name(), true, true));
   }
 
   /** Who shows a token, or the secret of this machine. */
   Optional<Who> shows(String token) {
     if (!secret.isEmpty() && Secrets.same(secret, token)) {
-      return Optional.of(new Who(OWNER, "This machine", true));
+      return Optional.of(new Who(OWNER, "This machine", true, true));
     }
     Instant now = clock.instant();
     Optional<PeopleRows.Shown> shown = rows.shown(Secrets.mixed(token), now);
@@ -103,7 +104,7 @@ class PeopleService {
         rows.used(each.id(), now);
       }
     });
-    return shown.map(each -> new Who(each.person(), each.name(), each.changes()));
+    return shown.map(each -> new Who(each.person(), each.name(), each.changes(), false));
   }
 
   /**
@@ -118,6 +119,7 @@ class PeopleService {
    *
    * @param days that it works; null for ever
    */
+  @Transactional
   TokenMade makeToken(String person, String name, boolean changes, @Nullable Integer days) {
     String called = name.strip();
     if (called.isEmpty() || called.length() > LONGEST_NAME) {
@@ -131,6 +133,7 @@ class PeopleService {
     }
     Instant now = clock.instant();
     var made = new TokenMade(Ids.chance(), "gst_" + Secrets.drawn());
+    rows.lock(person);
     int added =
         rows.addToken(
             made.id(),

@@ -6,9 +6,12 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.GrantedAuthority;
 import org.springframework.security.core.authority.AuthorityUtils;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -48,6 +51,17 @@ final class SignedIn extends OncePerRequestFilter {
         : Optional.empty();
   }
 
+  private static List<GrantedAuthority> authorities(Who who) {
+    var all = new ArrayList<String>(List.of("LOOKS"));
+    if (who.changes()) {
+      all.add("CHANGES");
+    }
+    if (who.itself()) {
+      all.add("ITSELF");
+    }
+    return AuthorityUtils.createAuthorityList(all);
+  }
+
   @Override
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -56,11 +70,7 @@ final class SignedIn extends OncePerRequestFilter {
     SecurityContext context = SecurityContextHolder.createEmptyContext();
     who.ifPresent(each ->
         context.setAuthentication(
-            new UsernamePasswordAuthenticationToken(
-                each,
-                null,
-                AuthorityUtils.createAuthorityList(
-                    each.changes() ? new String[] {"LOOKS", "CHANGES"} : new String[] {"LOOKS"}))));
+            new UsernamePasswordAuthenticationToken(each, null, authorities(each))));
     if (who.isPresent()) {
       SecurityContextHolder.setContext(context);
     }

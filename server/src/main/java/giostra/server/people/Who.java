@@ -6,5 +6,6 @@ package giostra.server.people;
  * @param person their id
  * @param name what they are called
  * @param changes whether they may change anything, or only look
+ * @param itself whether it is the person, and no program of theirs
  */
-public record Who(String person, String name, boolean changes) {}
+public record Who(String person, String name, boolean changes, boolean itself) {}

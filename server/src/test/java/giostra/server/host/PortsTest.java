@@ -96,6 +96,50 @@ class PortsTest {
     }
   }
 
+  /** What is published is asked of nobody: no other address may pass for it. */
+  @Test
+  void noRoundaboutWayLeadsPastTheGuard(Api api) throws IOException {
+    for (String way :
+        List.of(
+            "/live/../api/shelf",
+            "/live/%2e%2e/api/shelf",
+            "/live/..%2fapi/shelf",
+            "/live/%2E%2E%2Fapi%2Fshelf",
+            "/live/x/..;/../api/shelf",
+            "/live/;/../api/shelf",
+            "/live/..\\api\\shelf",
+            "/live//../api/shelf",
+            "//api/shelf",
+            "/./api/shelf",
+            "/assets/../api/shelf",
+            "/assets/%2e%2e/api/shelf",
+            "/pages/../api/shelf",
+            "/pages/x/../../api/shelf",
+            "/sites/..;a=b/api/shelf",
+            "/snippets/../api/shelf",
+            "/api/pages/x/preview/../../../shelf",
+            "http://elsewhere.example/api/shelf")) {
+      for (String origin : List.of(api.at(""), api.live(), api.stage())) {
+        URI at = URI.create(origin);
+        String request =
+            "GET "
+                + way
+                + " HTTP/1.1\r\nHost: "
+                + at.getHost()
+                + ":"
+                + at.getPort()
+                + "\r\nConnection: close\r\n\r\n";
+        try (Socket socket = new Socket(at.getHost(), at.getPort())) {
+          socket.getOutputStream().write(request.getBytes(StandardCharsets.ISO_8859_1));
+          String answer =
+              new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+          assertThat(answer).as("%s%s", origin, way).doesNotContain("\"sites\"");
+          assertThat(answer.substring(9, 10)).as("%s%s: %s", origin, way, answer).isIn("3", "4");
+        }
+      }
+    }
+  }
+
   /** The three have one name, since a browser takes another for another place. */
   @Test
   void theBenchHasOneName(Api api) throws IOException {

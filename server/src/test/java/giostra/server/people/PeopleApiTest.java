@@ -8,6 +8,8 @@ import java.net.URI;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.Executors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -156,6 +158,45 @@ class PeopleApiTest {
     assertThat(api.delete("/api/me/tokens/" + line.path("id").asString()).status()).isEqualTo(204);
     assertThat(api.as(token, "GET", "/api/shelf", null).status()).isEqualTo(401);
     assertThat(api.delete("/api/me/tokens/" + line.path("id").asString()).status()).isEqualTo(404);
+  }
+
+  /** What a token made would outlive it. */
+  @Test
+  void aTokenLetsNobodyElseIn(Api api) {
+    String changes = token(api, true);
+    String made = "{\"name\":\"Another\",\"changes\":true}";
+    for (var each :
+        List.of(
+            api.as(changes, "POST", "/api/keys", null),
+            api.as(changes, "POST", "/api/me/tokens", made),
+            api.as(changes, "GET", "/api/me/tokens", null),
+            api.as(changes, "GET", "/api/me/sessions", null),
+            api.as(changes, "DELETE", "/api/me/sessions/nothing", null))) {
+      assertThat(each.status()).isEqualTo(403);
+      assertThat(each.text()).contains("A token lets nobody in");
+    }
+  }
+
+  /** Sixty at once are no more than there may be. */
+  @Test
+  void tokensThatAreMadeAtOnceAreCounted(Api api) throws InterruptedException {
+    int before = api.get("/api/me/tokens").json().size();
+    var made = new ConcurrentLinkedQueue<String>();
+    try (var many = Executors.newFixedThreadPool(8)) {
+      for (int i = 0; i < 60; i++) {
+        many.execute(() -> {
+          Api.Answer answer =
+              api.post("/api/me/tokens", Map.of("name", "At once", "changes", false));
+          if (answer.status() == 201) {
+            made.add(answer.json().path("id").asString());
+          } else {
+            assertThat(answer.text()).contains("at most 50");
+          }
+        });
+      }
+    }
+    assertThat(before + made.size()).isEqualTo(50);
+    made.forEach(id -> assertThat(api.delete("/api/me/tokens/" + id).status()).isEqualTo(204));
   }
 
   @Test
