@@ -17,9 +17,11 @@ import tools.jackson.databind.JsonNode;
 final class Frames {
   private Frames() {}
 
-  /** A page in a frame 800 px high, all faces of its fonts loaded. */
-  static Frame open(Page page, Api api, String address) {
-    // Of the same origin, and without the policy of published pages, which allows no frames.
+  /**
+   * An empty page of an address's origin, without the policy of published pages: it may hold
+   * frames.
+   */
+  static void around(Page page, String address) {
     String around = URI.create(address).resolve("/around").toString();
     page.route(
         around,
@@ -28,6 +30,11 @@ final class Frames {
                 new Route.FulfillOptions().setContentType("text/html").setBody("<!DOCTYPE html>")));
     page.navigate(around);
     page.unroute(around);
+  }
+
+  /** A page in a frame 800 px high, all faces of its fonts loaded. */
+  static Frame open(Page page, Api api, String address) {
+    around(page, address);
     page.evaluate(
         """
         async (address) => {
