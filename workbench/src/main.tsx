@@ -8,6 +8,7 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { BenchPage } from './bench/BenchPage';
 import { Library } from './media/Library';
 import { WayIn } from './people/WayIn';
+import { Guests, TeamReview } from './review/Routes';
 import { Shelf } from './shelf/Shelf';
 import { applyTheme } from './theme';
 
@@ -24,6 +25,8 @@ createRoot(document.getElementById('root') as HTMLElement).render(
           <Routes>
             <Route path="/" element={<Shelf />} />
             <Route element={<Library />} path="/sites/:id/media" />
+            <Route path="/review" element={<Guests />} />
+            <Route path="/pages/:id/review" element={<TeamReview />} />
             <Route path="/pages/:id" element={<Navigate to="arrange" replace />} />
             <Route path="/pages/:id/:step" element={<BenchPage />} />
           </Routes>

@@ -55,6 +55,11 @@ export type Was = Schemas['WasReply'];
 export type Me = Schemas['MeReply'];
 export type TokenLine = Schemas['TokenLine'];
 export type SessionLine = Schemas['SessionLine'];
+export type PartLine = Schemas['PartLine'];
+export type Invited = Schemas['Invited'];
+export type Remark = Schemas['RemarkLine'];
+export type ReviewLink = Schemas['LinkLine'];
+export type Reviewed = Schemas['Reviewed'];
 
 let form = '';
 

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Catalogue, type PageReply } from '../api/client';
 import { Arrange } from '../arrange/Arrange';
 import { Dress } from '../dress/Dress';
@@ -10,8 +10,11 @@ import { Picking } from '../fill/PicturePicker';
 import { Find } from '../find/Find';
 import { Keys } from '../find/Keys';
 import { PageMap } from '../map/PageMap';
+import { may, useMe } from '../people/me';
 import { Prove } from '../prove/Prove';
+import { ReviewPanel } from '../review/ReviewPanel';
 import { Ship } from '../ship/Ship';
+import { useTogether } from '../together/useTogether';
 import { type Bench, BenchContext, isPiece, STEPS, type Step } from './context';
 import { find, text, walk } from './document';
 import { History } from './History';
@@ -28,6 +31,7 @@ import { useSize } from './useSize';
 /** A page on the bench. */
 export function BenchPage() {
   const { id = '' } = useParams();
+  const me = useMe();
   const page = useQuery({
     queryKey: ['page', id],
     queryFn: () => ask(api.GET('/api/pages/{id}', { params: { path: { id } } })),
@@ -42,8 +46,13 @@ export function BenchPage() {
   });
   if (page.isError) return <p className="alert alert-error m-8">{page.error.message}</p>;
   if (!page.data || !catalogue.data) return <p className="p-8">Opening the page…</p>;
+  // Who only looks and remarks needs no bench.
+  if (!may(me, page.data.siteId, 'writer')) return <Navigate to={`/pages/${id}/review`} replace />;
   return <Opened key={id} first={page.data} catalogue={catalogue.data} />;
 }
+
+/** The steps of who writes. */
+const WRITES: readonly Step[] = ['fill', 'prove'];
 
 interface OpenedProps {
   readonly first: PageReply;
@@ -62,7 +71,10 @@ function Opened({ first, catalogue }: OpenedProps) {
   });
   useFrames(page.siteId, page.document.page, media.data ?? []);
   const params = useParams();
-  const step = STEPS.find((each) => each === params.step) ?? 'arrange';
+  const me = useMe();
+  const builds = may(me, page.siteId, 'designer');
+  const steps = builds ? STEPS : WRITES;
+  const step = steps.find((each) => each === params.step) ?? (builds ? 'arrange' : 'fill');
   const navigate = useNavigate();
   const [search] = useSearchParams();
   const [width, setWidth] = useKept('width', 1280);
@@ -115,6 +127,8 @@ function Opened({ first, catalogue }: OpenedProps) {
     setOn,
     stress: step === 'prove' ? stress : '',
     setStress,
+    others: useTogether(session, page.id, chosen.node.id),
+    steps,
     toStage,
   };
   const [driven, setDriven] = useKept('share-drive', 0.38);
@@ -127,7 +141,7 @@ function Opened({ first, catalogue }: OpenedProps) {
         : step === 'prove'
           ? [proved, setProved]
           : [shared, setShared];
-  const [opened, setOpened] = useState<'find' | 'keys' | 'history'>();
+  const [opened, setOpened] = useState<'find' | 'keys' | 'history' | 'remarks'>();
   const [whole, setWhole] = useState(false);
   useKeys(bench, setOpened, whole, setWhole);
   const [work, room] = useSize<HTMLDivElement>();
@@ -164,6 +178,7 @@ function Opened({ first, catalogue }: OpenedProps) {
         </div>
         {opened === 'find' && <Find onClose={() => setOpened(undefined)} />}
         {opened === 'history' && <History onClose={() => setOpened(undefined)} />}
+        {opened === 'remarks' && <ReviewPanel onClose={() => setOpened(undefined)} />}
         {opened === 'keys' && <Keys onClose={() => setOpened(undefined)} />}
       </Picking>
     </BenchContext>

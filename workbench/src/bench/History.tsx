@@ -50,9 +50,10 @@ function Revisions() {
                 <span className="tabular-nums">{each.number}</span>
                 <span className="min-w-0">
                   {says[each.kind] ?? each.kind}
-                  <time className="faint block" dateTime={each.createdAt}>
-                    {when.format(new Date(each.createdAt))}
-                  </time>
+                  <span className="faint block">
+                    {each.by && `${each.by}, `}
+                    <time dateTime={each.createdAt}>{when.format(new Date(each.createdAt))}</time>
+                  </span>
                 </span>
               </button>
             </li>

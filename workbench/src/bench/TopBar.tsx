@@ -1,16 +1,24 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { History, Keyboard, Redo2, Search, Undo2 } from 'lucide-react';
+import { History, Keyboard, MessageSquare, Redo2, Search, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { api, ask } from '../api/client';
 import { Brand } from '../Brand';
+import { useRemarks } from '../review/Remarks';
 import { ThemeButton } from '../ThemeButton';
-import { chosenNow, STEPS, stepName, useBench } from './context';
+import { Others } from '../together/Others';
+import { chosenNow, stepName, useBench } from './context';
 import { siteNode, text } from './document';
 import { SaveNote } from './SaveNote';
 
 /** Where one is, the steps, and what is always at hand. */
-export function TopBar({ onOpen }: { onOpen(what: 'find' | 'keys' | 'history'): void }) {
-  const { session, page, step, chosen, choose } = useBench();
+export function TopBar({
+  onOpen,
+}: {
+  onOpen(what: 'find' | 'keys' | 'history' | 'remarks'): void;
+}) {
+  const { session, page, step, steps, chosen, choose } = useBench();
+  const builds = steps.includes('ship');
+  const open = useRemarks(page.id).data?.filter((each) => !each.doneAt).length ?? 0;
   const site = text(siteNode(page.document), 'name') || page.siteId;
   const title = text(page.document.page, 'title') || 'Untitled';
   const queries = useQueryClient();
@@ -42,7 +50,7 @@ export function TopBar({ onOpen }: { onOpen(what: 'find' | 'keys' | 'history'): 
         </button>
       </nav>
       <nav aria-label="Steps" className="verbs">
-        {STEPS.map((each) => (
+        {steps.map((each) => (
           <button
             key={each}
             type="button"
@@ -56,6 +64,7 @@ export function TopBar({ onOpen }: { onOpen(what: 'find' | 'keys' | 'history'): 
       </nav>
       <div className="flex flex-1 items-center justify-end gap-1">
         <StageDate />
+        <Others />
         <SaveNote />
         <Tool label="Undo" keys="Ctrl+Z" off={!page.canUndo} onClick={session.undo}>
           <Undo2 size={17} />
@@ -66,6 +75,16 @@ export function TopBar({ onOpen }: { onOpen(what: 'find' | 'keys' | 'history'): 
         <Tool label="History" keys="H" onClick={() => onOpen('history')}>
           <History size={17} />
         </Tool>
+        <span className="remarks-tool">
+          <Tool
+            label={open === 0 ? 'Remarks' : `Remarks, ${open} open`}
+            keys="R"
+            onClick={() => onOpen('remarks')}
+          >
+            <MessageSquare size={17} />
+          </Tool>
+          {open > 0 && <span aria-hidden="true">{open}</span>}
+        </span>
         <Tool label="Find" keys="Ctrl+K" onClick={() => onOpen('find')}>
           <Search size={17} />
         </Tool>
@@ -73,14 +92,16 @@ export function TopBar({ onOpen }: { onOpen(what: 'find' | 'keys' | 'history'): 
           <Keyboard size={17} />
         </Tool>
         <ThemeButton />
-        <button
-          type="button"
-          className="btn btn-primary btn-sm ml-2"
-          disabled={publish.isPending}
-          onClick={() => publish.mutate()}
-        >
-          {publish.isPending ? 'Publishing…' : 'Publish'}
-        </button>
+        {builds && (
+          <button
+            type="button"
+            className="btn btn-primary btn-sm ml-2"
+            disabled={publish.isPending}
+            onClick={() => publish.mutate()}
+          >
+            {publish.isPending ? 'Publishing…' : 'Publish'}
+          </button>
+        )}
         {publish.isError && (
           <p role="alert" className="toast-line text-error">
             Not published: {publish.error.message}

@@ -1,5 +1,6 @@
 import { createContext, type RefObject, useContext } from 'react';
 import type { Catalogue, Media, PageReply, SettingReply, Sheet } from '../api/client';
+import type { Other } from '../together/useTogether';
 import type { Found } from './document';
 import type { Key } from './keys';
 import type { Session, Snapshot } from './session';
@@ -42,6 +43,10 @@ export interface Bench {
   /** What the page is put to for a look at it; empty for the page as it is. */
   readonly stress: string;
   setStress(stress: string): void;
+  /** Who else is on the page. */
+  readonly others: readonly Other[];
+  /** The steps that whoever is in may take. */
+  readonly steps: readonly Step[];
   /** Says something to the script of the stage, when there is one. */
   readonly toStage: RefObject<(message: unknown) => void>;
 }

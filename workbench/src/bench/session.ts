@@ -74,6 +74,8 @@ export class Session {
   #timer: ReturnType<typeof setTimeout> | undefined;
   #retryMs = FIRST_RETRY_MS;
   #failures = 0;
+  #behind = false;
+  #following = false;
 
   constructor(page: PageReply) {
     this.#page = page;
@@ -152,6 +154,42 @@ export class Session {
     this.#tell();
   }
 
+  /** Others have brought the page so far. */
+  heard(revision: number, siteRevision: number) {
+    if (revision > this.#page.revision || siteRevision > this.#page.siteRevision) this.catchUp();
+  }
+
+  /** Takes over what others have changed since; not before what was done here is acknowledged. */
+  catchUp() {
+    this.#behind = true;
+    if (!this.#busy && this.#queue.length === 0) void this.#follow();
+  }
+
+  async #follow() {
+    if (this.#save.kind === 'conflict' || this.#following) return;
+    this.#following = true;
+    try {
+      while (this.#behind && this.#queue.length === 0) {
+        this.#behind = false;
+        const had = this.#has();
+        const params = { path: { id: this.#page.id }, query: { has: had } };
+        const change = await ask(api.GET('/api/pages/{id}/changes', { params }));
+        // An edit of ours that was answered meanwhile has brought all of it along.
+        if (this.#has() !== had || this.#queue.length > 0) continue;
+        if (`${change.page.revision}.${change.page.siteRevision}` === had) continue;
+        this.#took(change);
+        this.#tell();
+      }
+    } catch {
+      // Whoever cannot be reached now is asked again when something else is heard.
+      this.#behind = true;
+    } finally {
+      this.#following = false;
+    }
+  }
+
+  #has = () => `${this.#page.revision}.${this.#page.siteRevision}`;
+
   undo = () => this.#do('undo');
   redo = () => this.#do('redo');
 
@@ -207,6 +245,7 @@ export class Session {
     } finally {
       this.#busy = false;
     }
+    if (this.#behind && this.#queue.length === 0) void this.#follow();
   }
 
   /** @returns whether to go on with the next job */
@@ -237,7 +276,7 @@ export class Session {
   #post({ key, doing }: Job): Promise<ChangeReply> {
     const { id, revision, siteRevision } = this.#page;
     // What we have need not be sent to us again.
-    const params = { path: { id }, query: { has: `${revision}.${siteRevision}` } };
+    const params = { path: { id }, query: { has: this.#has() } };
     if (doing === 'undo') return ask(api.POST('/api/pages/{id}/undo', { params, body: { key } }));
     if (doing === 'redo') return ask(api.POST('/api/pages/{id}/redo', { params, body: { key } }));
     const body = { revision, siteRevision, key, edits: [...doing] };
@@ -251,7 +290,7 @@ export class Session {
 
   /** @returns whether to go on with the next job */
   #failed(problem: Problem, job: Job): boolean {
-    if (AWAY.has(problem.status)) {
+    if (AWAY.has(problem.status) && problem.body.needs !== 'role') {
       this.#set({ kind: 'offline', kept: this.#queue.length });
       this.#soon(this.#retryMs * (0.75 + Math.random() / 2));
       this.#retryMs = Math.min(this.#retryMs * 2, LONGEST_RETRY_MS);

@@ -17,7 +17,7 @@ const typing = (target: EventTarget | null) =>
 /** The keys that work wherever one is on the bench. */
 export function useKeys(
   bench: Bench,
-  open: (what: 'find' | 'keys' | 'history') => void,
+  open: (what: 'find' | 'keys' | 'history' | 'remarks') => void,
   whole: boolean,
   setWhole: (whole: boolean) => void,
 ) {
@@ -26,7 +26,7 @@ export function useKeys(
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       if (event.defaultPrevented) return;
-      const { session, page, width, setWidth, choose, chosen } = latest.current;
+      const { session, page, width, setWidth, choose, chosen, steps } = latest.current;
       const command = event.ctrlKey || event.metaKey;
       const key = event.key.toLowerCase();
       const inText = typing(event.target);
@@ -38,6 +38,7 @@ export function useKeys(
       else if (command || event.altKey) return;
       else if (event.key === '?') open('keys');
       else if (key === 'h' && !inGrid) open('history');
+      else if (key === 'r' && !inGrid) open('remarks');
       else if (key === 'w' && !inGrid) setWhole(!whole);
       else if (key === 'escape' && whole) setWhole(false);
       else if (event.key === '[' || event.key === ']') {
@@ -49,7 +50,7 @@ export function useKeys(
         // A number typed in a cell or on the ruler is a value, not a step.
         const busy = event.target instanceof Element && event.target.closest('[role=grid], .ruler');
         const step = busy ? undefined : stepKeys[event.key];
-        if (!step) return;
+        if (!step || !steps.includes(step)) return;
         choose(chosenNow(chosen.node.id), step);
       }
       event.preventDefault();

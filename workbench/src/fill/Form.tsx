@@ -5,6 +5,7 @@ import { pathOf } from '../bench/session';
 import { picked } from '../dress/tones';
 import { FramingField } from '../drive/FramingField';
 import { sent, sortOf, typed } from '../grid/values';
+import { TypedBy } from '../together/Others';
 import { FocusField } from './FocusField';
 import { IconField } from './IconPicker';
 import { PictureField } from './PicturePicker';
@@ -114,6 +115,7 @@ function Field({ node, setting }: { readonly node: NodeBody; readonly setting: S
       ) : (
         <label htmlFor={id}>{setting.label}</label>
       )}
+      <TypedBy path={pathOf(node.id, setting.id)} />
       {sort ? (
         <PictureField id={id} value={value} label={setting.label} sort={sort} onPick={send} />
       ) : setting.kind === 'icon' ? (

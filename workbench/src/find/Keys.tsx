@@ -8,6 +8,7 @@ const keys: readonly (readonly [string, string])[] = [
   ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
   ['W', 'the stage in the whole window, and back'],
   ['H', 'what the page was, revision by revision'],
+  ['R', 'what people have remarked, and links for review'],
   ['Arrow keys', 'from cell to cell, row to row; on the ruler, px by px (with Shift, ten)'],
   ['Any letter or digit', 'sets the cell; Enter takes it, Escape leaves it'],
   ['Enter', 'edits the cell; on the ruler, types a width'],

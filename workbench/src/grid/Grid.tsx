@@ -12,6 +12,7 @@ import {
   useRef,
   useState,
 } from 'react';
+import { useOthers } from '../together/Others';
 import { CellField } from './CellField';
 import type { GridCell } from './cell';
 
@@ -78,6 +79,7 @@ const USUAL = 44;
  * takes away. Follows the ARIA Authoring Practices' grid pattern with a roving tabindex.
  */
 export function Grid(props: Props) {
+  const others = useOthers();
   const { label, heads, rows, template, at, onAt, onPaste, onRowKey, shell, after } = props;
   const { scroller } = props;
   const [editing, setEditing] = useState<{ readonly start: string | undefined }>();
@@ -220,6 +222,7 @@ export function Grid(props: Props) {
             role="gridcell"
             tabIndex={here ? 0 : -1}
             data-path={cell.path}
+            data-typed-by={others.find((other) => other.path === cell.path)?.name}
             aria-invalid={cell.invalid ? true : undefined}
             title={cell.invalid}
             className={`cell ${here ? 'cell-here' : ''} ${cell.className ?? ''}`}

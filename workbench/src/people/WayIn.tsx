@@ -1,7 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { Navigate } from 'react-router';
 import { api, ask, SIGNED_IN, SIGNED_OUT, whoIsIn } from '../api/client';
 import { Brand } from '../Brand';
+import { SignIn } from './SignIn';
 
 /** The key in the address, if there is one. It is taken out of it at once: it must not be kept. */
 function keyHere(): string {
@@ -12,7 +14,12 @@ function keyHere(): string {
 
 async function comeIn(key: string) {
   await whoIsIn();
-  await ask(api.POST('/api/ways-in', { body: { key } }));
+  const body = { key };
+  await ask(
+    location.pathname === '/review'
+      ? api.POST('/api/reviews', { body })
+      : api.POST('/api/ways-in', { body }),
+  );
 }
 
 /** Words of an address, or the whole of it, as somebody pastes it. */
@@ -34,7 +41,8 @@ export function WayIn({ children }: { readonly children: ReactNode }) {
       const now = await whoIsIn();
       const key = waiting;
       waiting = '';
-      if (now.in || key === '') return { ...now, why: '' };
+      // A guest who is in may come by another link, and become somebody.
+      if ((now.in && now.review == null) || key === '') return { ...now, why: '' };
       try {
         await comeIn(key);
         return { ...(await whoIsIn()), why: '' };
@@ -84,15 +92,32 @@ export function WayIn({ children }: { readonly children: ReactNode }) {
     return (
       <main className="way-in">
         <Brand />
-        <h1 className="font-serif text-3xl">This browser is not in yet</h1>
-        <Key key={me.data.why} first why={me.data.why} onIn={again} />
+        {location.pathname === '/review' ? (
+          <Ended why={me.data.why} />
+        ) : (
+          <>
+            <h1 className="font-serif text-3xl">This browser is not in yet</h1>
+            <Key key={me.data.why} first why={me.data.why} onIn={again} />
+            <SignIn onIn={again} />
+          </>
+        )}
       </main>
     );
+  }
+  if (me.data.review != null && location.pathname !== '/review') {
+    return <Navigate to="/review" replace />;
   }
   return (
     <>
       {children}
-      {out && (
+      {out && location.pathname === '/review' && (
+        <aside className="way-in-bar" aria-label="The link has ended">
+          <p role="alert">
+            <b>The link that you came by has ended.</b> Ask whoever sent it for another.
+          </p>
+        </aside>
+      )}
+      {out && location.pathname !== '/review' && (
         // It takes the keyboard from nobody: what somebody is in the midst of goes on behind it.
         <aside className="way-in-bar" aria-label="This browser is out">
           <p role="alert">
@@ -100,7 +125,26 @@ export function WayIn({ children }: { readonly children: ReactNode }) {
             changed since is kept here and is sent as soon as you are in again.
           </p>
           <Key why="" onIn={again} />
+          {me.data.password && <SignIn onIn={again} />}
         </aside>
+      )}
+    </>
+  );
+}
+
+/** What a guest is told whose link opens nothing. */
+function Ended({ why }: { readonly why: string }) {
+  return (
+    <>
+      <h1 className="font-serif text-3xl">This link opens nothing</h1>
+      <p>
+        It has ended, or a part of it was lost on its way. Open the whole address that you were
+        sent, or ask whoever sent it for another.
+      </p>
+      {why !== '' && (
+        <p role="alert" className="text-error">
+          {why}
+        </p>
       )}
     </>
   );
@@ -138,8 +182,9 @@ function Key({ first = false, why, onIn }: KeyProps) {
       }}
     >
       <p>
-        On the machine that Giostra runs on, <code>./giostra start</code> prints an address. It lets
-        one browser in, and that browser stays in. Open it here, or paste it:
+        On the machine that Giostra runs on, <code>./giostra start</code> prints an address; whoever
+        was asked in was sent one. It lets one browser in, and that browser stays in. Open it here,
+        or paste it:
       </p>
       <label className="sr-only" htmlFor="way-in-key">
         Address or key

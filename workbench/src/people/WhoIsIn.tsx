@@ -3,6 +3,8 @@ import { KeyRound } from 'lucide-react';
 import { useId, useState } from 'react';
 import { api, ask, type SessionLine, type TokenLine } from '../api/client';
 import { Dialog, useClose } from '../ui/Dialog';
+import { Everybody } from './Everybody';
+import { You } from './You';
 
 const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
 const day = new Intl.DateTimeFormat('en', { dateStyle: 'medium' });
@@ -35,6 +37,8 @@ function WhoIsIn() {
           Close
         </button>
       </div>
+      <You />
+      <Everybody />
       <Browsers />
       <Tokens />
     </>

@@ -2,8 +2,9 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { PackageOpen, Plus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { api, ask, sendBytes } from '../api/client';
+import { api, ask, type Me, sendBytes } from '../api/client';
 import { Brand } from '../Brand';
+import { may, useMe } from '../people/me';
 import { WhoIsInButton } from '../people/WhoIsIn';
 import { ThemeButton } from '../ThemeButton';
 import { FilePick } from '../ui/FilePick';
@@ -24,6 +25,9 @@ export function Shelf() {
   useEffect(() => {
     setSearch(find === '' ? {} : { find }, { replace: true });
   }, [find, setSearch]);
+  const me = useMe();
+  const makes =
+    me?.owns || Object.values(me?.roles ?? {}).some((role) => /designer|owner/.test(role));
   const all = () => setTyped('');
   return (
     <div className="min-h-full bg-base-200 text-base-content">
@@ -67,7 +71,10 @@ export function Shelf() {
             </button>
           </p>
         )}
-        {shelf.sites && (
+        {shelf.sites?.length === 0 && find === '' && !makes && (
+          <p>You have a part in no site yet. Whoever owns one can give you one.</p>
+        )}
+        {shelf.sites && makes && (
           <div className="flex flex-wrap items-end gap-8">
             <NewSite first={shelf.sites.length === 0 && find === ''} onMade={all} />
             <Arrival onMade={all} />
@@ -103,7 +110,13 @@ function counted({ count, pages }: Site) {
   return pages.length < count ? `${pages.length} of ${all}` : all;
 }
 
+/** Where somebody begins with a page of a site. */
+const first = (me: Me | undefined, site: string) =>
+  may(me, site, 'designer') ? 'arrange' : may(me, site, 'writer') ? 'fill' : 'review';
+
 function SiteRow({ site, sites, stage, onAll }: SiteRowProps) {
+  const me = useMe();
+  const builds = may(me, site.id, 'designer');
   // Two sites may have one name; what they are called to be told apart by does not.
   const twin = sites.some((each) => each.name === site.name && each.id !== site.id);
   const called = twin ? `${site.name}, ${site.id}` : site.name;
@@ -116,25 +129,31 @@ function SiteRow({ site, sites, stage, onAll }: SiteRowProps) {
         </h2>
         <span className="faint">{counted(site)}</span>
         <span className="ml-auto flex flex-wrap gap-x-4 gap-y-1">
-          <Link to={`/sites/${site.id}/media`} className="link">
-            Media
-          </Link>
+          {may(me, site.id, 'writer') && (
+            <Link to={`/sites/${site.id}/media`} className="link">
+              Media
+            </Link>
+          )}
           <SiteVerbs site={site} />
-          <a className="link" href={`/api/sites/${site.id}/archive.zip`} download>
-            Download the whole site
-          </a>
+          {builds && (
+            <a className="link" href={`/api/sites/${site.id}/archive.zip`} download>
+              Download the whole site
+            </a>
+          )}
         </span>
       </div>
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(min(330px,100%),1fr))] gap-6">
         {site.pages.map((page) => (
           <li key={page.id}>
-            <PageCard page={page} stage={stage} />
+            <PageCard page={page} stage={stage} to={first(me, site.id)} />
             <PageVerbs page={page} site={site} />
           </li>
         ))}
-        <li>
-          <NewPage site={site} />
-        </li>
+        {builds && (
+          <li>
+            <NewPage site={site} />
+          </li>
+        )}
         {site.pages.length < site.count && (
           <li className="self-end">
             <button type="button" className="link" onClick={onAll}>
@@ -147,7 +166,14 @@ function SiteRow({ site, sites, stage, onAll }: SiteRowProps) {
   );
 }
 
-function PageCard({ page, stage }: { readonly page: Page; readonly stage: string }) {
+interface PageCardProps {
+  readonly page: Page;
+  readonly stage: string;
+  /** The step that it is opened in. */
+  readonly to: string;
+}
+
+function PageCard({ page, stage, to }: PageCardProps) {
   if (page.broken) {
     return (
       <div className="flex min-h-40 flex-col justify-end gap-2 rounded-box border border-error bg-base-100 px-4 py-3">
@@ -159,7 +185,7 @@ function PageCard({ page, stage }: { readonly page: Page; readonly stage: string
   }
   return (
     <Link
-      to={`/pages/${page.id}/arrange`}
+      to={`/pages/${page.id}/${to}`}
       className="group block overflow-hidden rounded-box border border-base-300 bg-base-100 hover:border-accent"
     >
       <Thumbnail src={`${stage}/api/pages/${page.id}/preview/`} />

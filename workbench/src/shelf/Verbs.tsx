@@ -1,5 +1,7 @@
 import { useState } from 'react';
 import { api, ask } from '../api/client';
+import { may, useMe } from '../people/me';
+import { SitePeople } from '../people/SitePeople';
 import { CopyPage, CopySite, MovePage, NamePage, NameSite, useShelfChange } from './dialogs';
 import type { Page, Site } from './shelf';
 
@@ -24,10 +26,12 @@ interface PageProps {
 
 /** What can be done to a whole page. */
 export function PageVerbs({ page, site }: PageProps) {
+  const me = useMe();
   const [open, setOpen] = useState<'name' | 'copy' | 'move'>();
   const params = { path: { id: page.id } };
   const away = useShelfChange(() => ask(api.POST('/api/pages/{id}/away', { params })));
   const called = page.title || 'Untitled';
+  if (!may(me, site.id, 'designer')) return null;
   const rest = { page, site, onClose: () => setOpen(undefined) };
   return (
     <div className="shelf-verbs">
@@ -53,20 +57,26 @@ export function PageVerbs({ page, site }: PageProps) {
 
 /** What can be done to a whole site. */
 export function SiteVerbs({ site }: { readonly site: Site }) {
-  const [open, setOpen] = useState<'name' | 'copy'>();
+  const me = useMe();
+  const owns = may(me, site.id, 'owner');
+  const [open, setOpen] = useState<'name' | 'copy' | 'people'>();
   const params = { path: { siteId: site.id } };
   const away = useShelfChange(() => ask(api.POST('/api/sites/{siteId}/away', { params })));
   const close = () => setOpen(undefined);
   return (
     <>
-      <Verb of={site.name} name="Rename" onClick={() => setOpen('name')} />
-      <Verb of={site.name} name="Copy" onClick={() => setOpen('copy')} />
-      <Verb of={site.name} name="Put away" onClick={() => away.mutate()} />
+      {owns && <Verb of={site.name} name="People" onClick={() => setOpen('people')} />}
+      {owns && <Verb of={site.name} name="Rename" onClick={() => setOpen('name')} />}
+      {may(me, site.id, 'designer') && (
+        <Verb of={site.name} name="Copy" onClick={() => setOpen('copy')} />
+      )}
+      {owns && <Verb of={site.name} name="Put away" onClick={() => away.mutate()} />}
       {away.isError && (
         <span className="text-error" role="alert">
           {away.error.message}
         </span>
       )}
+      {open === 'people' && <SitePeople site={site} onClose={close} />}
       {open === 'name' && <NameSite site={site} onClose={close} />}
       {open === 'copy' && <CopySite site={site} onClose={close} />}
     </>

@@ -18,6 +18,8 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param falenaPort the port where the stand-in for a host of clips answers
  * @param cantinaPort the port where the stand-in for places that take files answers
  * @param cantina who may write there
+ * @param postaPort the port where the stand-in for a server of mail shows what came
+ * @param mail where messages are sent
  * @param deliveries where releases may go
  * @param demo whether an empty database gets the demo site
  * @param hosts of clips that pages may use
@@ -32,6 +34,8 @@ public record Settings(
     int falenaPort,
     int cantinaPort,
     Cantina cantina,
+    int postaPort,
+    Mail mail,
     Deliveries deliveries,
     boolean demo,
     List<Host> hosts) {
@@ -61,6 +65,15 @@ public record Settings(
       return Stream.of(bench, stage, live).filter(each -> !each.isEmpty()).toList();
     }
   }
+
+  /**
+   * Where messages are sent by SMTP.
+   *
+   * @param host empty for the stand-in that ships, which then listens on the port
+   * @param account empty where none is needed
+   * @param from the address that they come from
+   */
+  public record Mail(String host, int port, String account, String secret, String from) {}
 
   /** Who may write to Cantina. */
   public record Cantina(String account, String secret) {}

@@ -1,5 +1,8 @@
 package giostra.server.archive;
 
+import giostra.server.people.Made;
+import giostra.server.people.Needs;
+import giostra.server.people.Role;
 import giostra.server.web.Limited;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -28,13 +31,17 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 class ArchiveController {
   private final ArchiveService archives;
 
-  ArchiveController(ArchiveService archives) {
+  private final Made made;
+
+  ArchiveController(ArchiveService archives, Made made) {
     this.archives = archives;
+    this.made = made;
   }
 
   /** The site that an archive became. */
   record Arrived(String site) {}
 
+  @Needs(Role.DESIGNER)
   @GetMapping("/api/sites/{siteId}/archive.zip")
   ResponseEntity<StreamingResponseBody> out(@PathVariable String siteId) {
     ArchiveService.Ready ready = archives.ready(siteId);
@@ -47,6 +54,7 @@ class ArchiveController {
   }
 
   /** Takes a site in from the archive that is the body of the request. */
+  @Needs(Role.DESIGNER)
   @PostMapping(path = "/api/archives", consumes = "application/zip")
   @ResponseStatus(HttpStatus.CREATED)
   @RequestBody(content = @Content(schema = @Schema(type = "string", format = "binary")))
@@ -58,7 +66,9 @@ class ArchiveController {
         Limited.copy(request.getInputStream(), out, Entries.MOST_ALL, "The archive");
       }
       try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
-        return new Arrived(archives.read(in));
+        String site = archives.read(in);
+        made.site(site);
+        return new Arrived(site);
       }
     } finally {
       Files.delete(file);

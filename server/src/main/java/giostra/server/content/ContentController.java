@@ -10,6 +10,8 @@ import giostra.core.value.Refused;
 import giostra.server.page.Bodies;
 import giostra.server.page.PageService;
 import giostra.server.page.Previews;
+import giostra.server.people.Needs;
+import giostra.server.people.Role;
 import giostra.server.web.Gone;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
@@ -107,6 +109,7 @@ class ContentController {
     return download(piece + "." + form, form.equals("csv") ? "text/csv" : "application/json", text);
   }
 
+  @Needs(Role.WRITER)
   @PostMapping(path = "/api/pages/{id}/intakes", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   IntakeReply upload(
@@ -115,6 +118,7 @@ class ContentController {
     return intakes.add(id, piece, name(file), file.getBytes());
   }
 
+  @Needs(Role.WRITER)
   @PostMapping("/api/pages/{id}/intakes/pasted")
   @ResponseStatus(HttpStatus.CREATED)
   IntakeReply paste(@PathVariable String id, @RequestBody PastedText pasted) {
@@ -123,6 +127,7 @@ class ContentController {
   }
 
   /** Where pasted cells go; nothing is changed. */
+  @Needs(Role.WRITER)
   @PostMapping("/api/pages/{id}/cells")
   CellsReply cells(@PathVariable String id, @RequestBody CellsRequest request) {
     PageService.Head head = pages.head(id);
@@ -149,21 +154,25 @@ class ContentController {
     return intakes.get(intake);
   }
 
+  @Needs(Role.WRITER)
   @PutMapping("/api/intakes/{intake}/mapping")
   IntakeReply map(@PathVariable String intake, @RequestBody List<String> fields) {
     return intakes.map(intake, fields);
   }
 
+  @Needs(Role.WRITER)
   @PostMapping("/api/intakes/{intake}/mends")
   IntakeReply mend(@PathVariable String intake, @RequestBody List<Table.Mend> mends) {
     return intakes.mend(intake, mends);
   }
 
+  @Needs(Role.WRITER)
   @PostMapping("/api/intakes/{intake}/run")
   IntakeReply run(@PathVariable String intake, @RequestBody RunRequest how) {
     return intakes.run(intake, how.replace(), how.key());
   }
 
+  @Needs(Role.WRITER)
   @DeleteMapping("/api/intakes/{intake}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void drop(@PathVariable String intake) {
@@ -192,6 +201,7 @@ class ContentController {
     return feed;
   }
 
+  @Needs(Role.WRITER)
   @PostMapping(path = "/api/pages/{id}/refills", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   RefillService.RefillReply refill(
       @PathVariable String id, @RequestParam String piece, @RequestPart("file") MultipartFile file)
@@ -199,6 +209,7 @@ class ContentController {
     return refills.look(id, piece, name(file), file.getBytes());
   }
 
+  @Needs(Role.WRITER)
   @PostMapping("/api/pages/{id}/refills/apply")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void apply(@PathVariable String id, @RequestBody RefillRequest how) {

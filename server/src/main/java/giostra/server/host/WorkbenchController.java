@@ -27,7 +27,7 @@ class WorkbenchController {
     this.port = port;
   }
 
-  @GetMapping({"/", "/pages/{id}", "/pages/{id}/{step}", "/sites/{id}/media"})
+  @GetMapping({"/", "/review", "/pages/{id}", "/pages/{id}/{step}", "/sites/{id}/media"})
   ResponseEntity<byte[]> bench() throws IOException {
     return whole("index.html", "no-cache");
   }

@@ -4,6 +4,8 @@ import giostra.core.media.IconSprite;
 import giostra.core.output.Compiler;
 import giostra.core.value.Colour;
 import giostra.core.value.Refused;
+import giostra.server.people.Needs;
+import giostra.server.people.Role;
 import java.io.IOException;
 import java.net.URI;
 import java.util.ArrayList;
@@ -39,6 +41,7 @@ class MediaController {
     return media.of(siteId);
   }
 
+  @Needs(Role.WRITER)
   @PostMapping(path = "/api/sites/{siteId}/media", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   MediaService.Media add(
       @PathVariable String siteId,
@@ -55,6 +58,7 @@ class MediaController {
   record AddressBody(String address) {}
 
   /** A picture that stands elsewhere. */
+  @Needs(Role.WRITER)
   @PostMapping("/api/sites/{siteId}/media/address")
   MediaService.Media addRemote(@PathVariable String siteId, @RequestBody AddressBody body) {
     return media.addRemote(siteId, body.address());
@@ -107,6 +111,7 @@ class MediaController {
   }
 
   /** Says what it shows, where its focal point is, what it is found by. */
+  @Needs(Role.WRITER)
   @PutMapping("/api/sites/{siteId}/media/{id}")
   MediaService.Media say(
       @PathVariable String siteId, @PathVariable String id, @RequestBody MediaService.Said said) {
@@ -114,6 +119,7 @@ class MediaController {
   }
 
   /** Some frames of a clip, one under the other in a PNG, as a browser draws them. */
+  @Needs(Role.WRITER)
   @PostMapping(
       path = "/api/sites/{siteId}/media/{id}/frames",
       consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
@@ -127,6 +133,7 @@ class MediaController {
   }
 
   /** Puts another file in its place, everywhere. */
+  @Needs(Role.WRITER)
   @PostMapping(
       path = "/api/sites/{siteId}/media/{id}/file",
       consumes = MediaType.MULTIPART_FORM_DATA_VALUE)

@@ -1,6 +1,7 @@
 package giostra.server.page;
 
 import giostra.core.page.NodeType;
+import giostra.core.value.Refused;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Map;
@@ -72,6 +73,20 @@ public final class Bodies {
   record KeyedRequest(@Schema(pattern = KEY) @Nullable String key) {}
 
   static final String KEY = "[A-Za-z0-9-]{8,80}";
+
+  /**
+   * The revisions that somebody has, as "12.3".
+   *
+   * @throws Refused for anything else
+   */
+  static PageService.Base base(String has) {
+    if (!has.matches("[0-9]{1,9}\\.[0-9]{1,9}")) {
+      throw new Refused("has", has, "two revisions, as 12.3");
+    }
+    int at = has.indexOf('.');
+    return new PageService.Base(
+        Integer.parseInt(has.substring(0, at)), Integer.valueOf(has.substring(at + 1)));
+  }
 
   /** Refuses what cannot be the key of a change. */
   static @Nullable String key(@Nullable String key) {

@@ -48,6 +48,10 @@ class ChangeEntity {
   @Column(name = "redo_rest")
   @Nullable Long redoRest;
 
+  /** Who made it; none for what the server does by itself, and before it was noted. */
+  @Column(name = "person_id")
+  @Nullable String personId;
+
   @Column(name = "created_at")
   Instant createdAt = Instant.EPOCH;
 }

@@ -38,6 +38,8 @@ import giostra.core.value.TypeSize;
 import giostra.core.value.TypeStyle;
 import giostra.core.value.Typeface;
 import giostra.server.media.MediaService;
+import giostra.server.people.Needs;
+import giostra.server.people.Role;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -402,6 +404,7 @@ class DressController {
   record TrialRequest(@Schema(implementation = Bodies.EditBody[].class) JsonNode edits) {}
 
   /** Shows on the stage what a page would be after edits; nothing is kept of it. */
+  @Needs(Role.REVIEWER)
   @PostMapping("/api/pages/{id}/trials")
   Stage.Trial trial(@PathVariable String id, @RequestBody TrialRequest body) {
     PageService.Head head = pages.head(id);

@@ -20,6 +20,8 @@ import giostra.core.value.Change;
 import giostra.core.value.Changes;
 import giostra.core.value.PickKind;
 import giostra.core.value.Require;
+import giostra.server.people.Needs;
+import giostra.server.people.Role;
 import giostra.server.web.Limited;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -411,6 +413,7 @@ class DriveController {
   record ActBody(long at, String deed, int stop) {}
 
   /** What a piece does while somebody is there. */
+  @Needs(Role.REVIEWER)
   @PostMapping("/api/pages/{id}/trace")
   List<StretchReply> trace(@PathVariable String id, @RequestBody TraceBody body) {
     Pacing pacing = Pacing.at(pages.shown(pages.head(id)), body.piece(), body.width());

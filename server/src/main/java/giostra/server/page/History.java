@@ -7,6 +7,7 @@ import giostra.core.look.Values;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
+import giostra.core.page.Filling;
 import giostra.core.page.Node;
 import giostra.core.page.Page;
 import giostra.core.page.PageSettings;
@@ -15,9 +16,13 @@ import giostra.core.page.ReadBack;
 import giostra.core.page.Site;
 import giostra.core.page.SiteSettings;
 import giostra.core.value.Refused;
+import giostra.server.bell.Bell;
+import giostra.server.people.Role;
+import giostra.server.people.Who;
 import giostra.server.site.SiteRows;
 import giostra.server.stock.StockService;
 import giostra.server.web.Gone;
+import giostra.server.web.NotAllowed;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -62,6 +67,7 @@ class History {
   private final StockService stock;
   private final Texts texts;
   private final EntityManager entities;
+  private final Bell bell;
   private final Clock clock;
 
   History(
@@ -72,7 +78,9 @@ class History {
       StockService stock,
       Texts texts,
       EntityManager entities,
+      Bell bell,
       Clock clock) {
+    this.bell = bell;
     this.sites = sites;
     this.pages = pages;
     this.rows = rows;
@@ -184,6 +192,9 @@ class History {
 
   private Stand append(Held held, Step step, Stacks stacks) {
     Document before = documents.of(held.page);
+    Who.asking()
+        .filter(who -> who.on(held.site.id()) == Role.WRITER)
+        .ifPresent(who -> fills(held, before, step, stacks, who));
     Document after = step.applied.document();
     ReadBack.check(before, after);
     long number = held.site.lastChange() + 1;
@@ -210,11 +221,33 @@ class History {
       documents.keep(held.page.id(), head, siteNumber, after);
     }
     change(held.site.id(), number, held.page.id(), step.kind, step.key, stacks);
+    ring(held.site.id(), held.page.id(), head, siteNumber, ofSite);
     changed(held.site, siteNumber, number, after.site());
     pages.changed(held.page.id(), head, title(after), number);
     return new Stand(
         held.page.at(title(after), head, siteNumber, number),
         new Ways(stacks.undoTarget != null, stacks.redoTarget != null));
+  }
+
+  /** Who writes fills, and takes back what they have done themselves. */
+  private void fills(Held held, Document before, Step step, Stacks stacks, Who who) {
+    if (stacks.root != held.site.lastChange() + 1) {
+      String by = change(held.site.id(), stacks.root).personId;
+      if (!who.person().equals(by)) {
+        throw new NotAllowed(
+            "That change is somebody else's, and a writer takes back their own. Nothing was"
+                + " changed.");
+      }
+      return;
+    }
+    Filling.beyond(before, step.edits)
+        .ifPresent(what -> {
+          throw new NotAllowed(
+              "This changes "
+                  + what
+                  + ". A writer fills in texts, pictures and items; a designer does the rest."
+                  + " Nothing was changed.");
+        });
   }
 
   private static String title(Document document) {
@@ -268,6 +301,26 @@ class History {
     }
     change(site.id(), number, null, "site", null, new Stacks(number, null, null, null, null));
     changed(site, siteNumber, number, after.site());
+    ring(site.id(), "", -1, siteNumber, true);
+  }
+
+  /** Others hear of it when it is committed. */
+  private void ring(String site, String page, int revision, int siteRevision, boolean ofSite) {
+    bell.ring(
+        site,
+        page,
+        "changed",
+        Map.of(
+            "page",
+            page,
+            "revision",
+            revision,
+            "siteRevision",
+            siteRevision,
+            "ofSite",
+            ofSite,
+            "by",
+            Who.asking().map(Who::name).orElse("")));
   }
 
   private void changed(SiteRows.SiteLine site, int siteNumber, long number, Site now) {
@@ -418,6 +471,7 @@ class History {
     row.undoRest = stacks.undoRest;
     row.redoTarget = stacks.redoTarget;
     row.redoRest = stacks.redoRest;
+    row.personId = Who.asking().map(Who::person).filter(id -> !id.isEmpty()).orElse(null);
     row.createdAt = clock.instant();
     entities.persist(row);
   }

@@ -54,11 +54,20 @@ interface HistoryRows extends Repository<ChangeEntity, ChangeEntity.Key> {
           + " where s.siteId = ?1 and s.change > ?2")
   List<Touched> siteSince(String siteId, long change);
 
-  /** What a list of revisions shows. */
-  record RevisionLine(int number, String kind, int siteNumber, Instant createdAt) {}
+  /**
+   * What a list of revisions shows.
+   *
+   * @param by who made it; null where that is not known
+   */
+  record RevisionLine(
+      int number, String kind, int siteNumber, Instant createdAt, @Nullable String by) {}
 
   @Query(
-      "select new giostra.server.page.HistoryRows$RevisionLine(r.number, r.kind, r.siteNumber, r.createdAt)"
-          + " from RevisionEntity r where r.pageId = ?1 order by r.number desc limit 200")
+      "select new giostra.server.page.HistoryRows$RevisionLine(r.number, r.kind, r.siteNumber, r.createdAt,"
+          + " w.name)"
+          + " from RevisionEntity r join PageEntity p on p.id = r.pageId"
+          + " left join ChangeEntity c on c.siteId = p.siteId and c.number = r.change"
+          + " left join PersonEntity w on w.id = c.personId"
+          + " where r.pageId = ?1 order by r.number desc limit 200")
   List<RevisionLine> lines(String pageId);
 }

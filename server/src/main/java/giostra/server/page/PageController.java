@@ -8,6 +8,8 @@ import giostra.core.page.Document;
 import giostra.core.page.Node;
 import giostra.core.page.NodeType;
 import giostra.server.host.Ports;
+import giostra.server.people.Needs;
+import giostra.server.people.Role;
 import giostra.server.web.Packed;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Content;
@@ -62,6 +64,7 @@ class PageController {
             () -> new Packed(mapper.writeValueAsBytes(Catalogue.reply(port.stage(), port.live()))));
   }
 
+  @Needs(Role.NONE)
   @GetMapping("/api/catalogue")
   @ApiResponse(
       responseCode = "200",
@@ -99,6 +102,7 @@ class PageController {
    * @param has the revisions of the page and of its site that the asker has, as "12.3": what has
    *     not changed since is left out of the answer
    */
+  @Needs(Role.WRITER)
   @PostMapping("/api/pages/{id}/edits")
   Bodies.ChangeReply edit(
       @PathVariable String id,
@@ -109,6 +113,17 @@ class PageController {
     return reply(meters.edit.record(() -> pages.edit(id, base, key, body.edits())), has);
   }
 
+  /**
+   * What has changed since, whoever did it.
+   *
+   * @param has the revisions of the page and of its site that the asker has, as "12.3"
+   */
+  @GetMapping("/api/pages/{id}/changes")
+  Bodies.ChangeReply changes(@PathVariable String id, @RequestParam String has) {
+    return reply(pages.since(id, Bodies.base(has)), has);
+  }
+
+  @Needs(Role.WRITER)
   @PostMapping("/api/pages/{id}/undo")
   Bodies.ChangeReply undo(
       @PathVariable String id,
@@ -117,6 +132,7 @@ class PageController {
     return reply(pages.undo(id, key(body)), has);
   }
 
+  @Needs(Role.WRITER)
   @PostMapping("/api/pages/{id}/redo")
   Bodies.ChangeReply redo(
       @PathVariable String id,
@@ -162,8 +178,13 @@ class PageController {
     return new Bodies.ConversionReply(EditJson.write(found.edits()), found.unfit());
   }
 
-  private Bodies.ChangeReply reply(PageService.Change change, @Nullable String has) {
-    PageService.Head after = change.after();
+  private Bodies.ChangeReply reply(PageService.Change made, @Nullable String has) {
+    PageService.Head after = made.after();
+    // Others may have come between: what whoever asks has not seen is told as well.
+    PageService.Change change =
+        has == null || made.was().written().equals(has)
+            ? made
+            : pages.since(after.id(), Bodies.base(has));
     Document now = after.document();
     boolean known = change.was().written().equals(has) && change.before().site().equals(now.site());
     List<Node> nodes =

@@ -151,4 +151,16 @@ interface PageRows extends Repository<PageEntity, String> {
   @Modifying(flushAutomatically = true)
   @Query(value = "delete from former_address where site_id = ?1 and slug = ?2", nativeQuery = true)
   void forgetFormer(String siteId, String slug);
+
+  /** The revisions that a release was made of. */
+  record Released(int revision, int siteRevision) {}
+
+  @Query(
+      value =
+          """
+          select revision as "revision", site_revision as "siteRevision" from release
+          where page_id = ?1 and number = ?2
+          """,
+      nativeQuery = true)
+  Optional<Released> released(String page, int number);
 }

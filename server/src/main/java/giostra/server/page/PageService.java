@@ -385,6 +385,20 @@ public class PageService {
     }
   }
 
+  /**
+   * A page as it stands, and as somebody has it.
+   *
+   * @throws Gone for revisions that there never were
+   */
+  @Transactional(readOnly = true)
+  public Change since(String pageId, Base base) {
+    PageRows.PageLine page = heads.page(pageId);
+    Integer site = base.site();
+    Document before =
+        site == null ? documents.at(page, base.page()) : documents.at(page, base.page(), site);
+    return new Change(before, base, heads.of(page));
+  }
+
   private static boolean current(History.Held held, Base base) {
     return base.page() == held.page().head()
         && (base.site() == null || base.site() == held.site().head());

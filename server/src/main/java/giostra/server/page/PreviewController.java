@@ -11,6 +11,9 @@ import giostra.core.snag.Stress;
 import giostra.core.value.Require;
 import giostra.server.host.PageFiles;
 import giostra.server.media.MediaService;
+import giostra.server.people.Needs;
+import giostra.server.people.Role;
+import giostra.server.people.Who;
 import giostra.server.web.Gone;
 import java.nio.charset.StandardCharsets;
 import java.util.Set;
@@ -59,6 +62,7 @@ class PreviewController {
     this.findings = findings;
   }
 
+  @Needs(Role.GUEST)
   @GetMapping("/api/pages/{id}/preview")
   ResponseEntity<Void> folder(@PathVariable String id) {
     return ResponseEntity.status(HttpStatus.FOUND)
@@ -68,6 +72,7 @@ class PreviewController {
         .build();
   }
 
+  @Needs(Role.GUEST)
   @GetMapping("/api/pages/{id}/preview/")
   ResponseEntity<byte[]> page(
       @PathVariable String id,
@@ -82,6 +87,12 @@ class PreviewController {
       @RequestParam(required = false) @Nullable Long on,
       @RequestParam(required = false) @Nullable Integer revision,
       @RequestParam(required = false) @Nullable Integer siteRevision) {
+    Who.Review review = Who.asking().map(Who::review).orElse(null);
+    if (review != null) {
+      // A guest sees what the link says, whatever the address asks for.
+      Document shown = revisions.reviewed(id, review.release());
+      return previews.page(review.site(), shown, Assumption.of(assume), on);
+    }
     if (!only.isEmpty() || !dress.isEmpty() || !stress.isEmpty() || !alternative.isEmpty()) {
       PageService.Head head = pages.head(id);
       Document mended = mended(head, stress, snag, way);
@@ -131,6 +142,7 @@ class PreviewController {
     return wear == null ? alone : Wardrobe.wearing(alone, alone.piece(only), wear);
   }
 
+  @Needs(Role.GUEST)
   @GetMapping("/api/pages/{id}/preview/{file:.+}")
   ResponseEntity<byte[]> file(
       @PathVariable String id,
@@ -154,11 +166,13 @@ class PreviewController {
     return shipped(file);
   }
 
+  @Needs(Role.GUEST)
   @GetMapping("/api/pages/{id}/preview/fonts/{file}")
   ResponseEntity<byte[]> font(@PathVariable String file) {
     return shipped("fonts/" + file);
   }
 
+  @Needs(Role.GUEST)
   @GetMapping("/api/pages/{id}/preview/media/{file}")
   ResponseEntity<Resource> media(@PathVariable String id, @PathVariable String file) {
     PageService.Head head = pages.head(id);

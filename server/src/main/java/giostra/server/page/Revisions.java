@@ -5,6 +5,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Edits;
 import giostra.core.page.SiteDifference;
+import giostra.server.web.Gone;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -17,8 +18,10 @@ public class Revisions {
   private final History history;
   private final Documents documents;
   private final Heads heads;
+  private final PageRows pages;
 
-  Revisions(History history, Documents documents, Heads heads) {
+  Revisions(History history, Documents documents, Heads heads, PageRows pages) {
+    this.pages = pages;
     this.history = history;
     this.documents = documents;
     this.heads = heads;
@@ -60,6 +63,24 @@ public class Revisions {
   @Transactional(readOnly = true)
   public Document was(String pageId, int number, int siteNumber) {
     return documents.at(heads.page(pageId), number, siteNumber);
+  }
+
+  /**
+   * A page as a link for review shows it.
+   *
+   * @param release number of a release; null for the page as it stands
+   */
+  @Transactional(readOnly = true)
+  public Document reviewed(String pageId, @Nullable Integer release) {
+    PageRows.PageLine page = heads.page(pageId);
+    if (release == null) {
+      return documents.of(page);
+    }
+    PageRows.Released made =
+        pages
+            .released(pageId, release)
+            .orElseThrow(() -> new Gone("release", Integer.toString(release)));
+    return documents.at(page, made.revision(), made.siteRevision());
   }
 
   /**

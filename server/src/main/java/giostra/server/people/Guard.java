@@ -39,7 +39,7 @@ import org.springframework.session.web.http.DefaultCookieSerializer;
 class Guard {
   /** The bench's own files, which hold nothing of anybody's, and whether the server lives. */
   private static final String[] OPEN = {
-    "/", "/pages/**", "/sites/**", "/assets/**", "/icon.svg", "/livez", "/readyz"
+    "/", "/pages/**", "/sites/**", "/review", "/assets/**", "/icon.svg", "/livez", "/readyz"
   };
 
   /** What visitors get needs no guard: it is published. */
@@ -71,7 +71,7 @@ class Guard {
 
   @Bean
   @Order(2)
-  SecurityFilterChain bench(HttpSecurity http, PeopleService people, Ports ports) {
+  SecurityFilterChain bench(HttpSecurity http, PeopleService people, Guests guests, Ports ports) {
     var tokens = new CookieCsrfTokenRepository();
     tokens.setCookieName("giostra-form");
     tokens.setHeaderName("Giostra-Form");
@@ -85,7 +85,7 @@ class Guard {
                     .requireCsrfProtectionMatcher(request ->
                         CsrfFilter.DEFAULT_CSRF_MATCHER.matches(request)
                             && SignedIn.token(request).isEmpty()))
-        .addFilterBefore(new SignedIn(people), CsrfFilter.class)
+        .addFilterBefore(new SignedIn(people, guests), CsrfFilter.class)
         .authorizeHttpRequests(all ->
             // What goes on of a request has been asked about when it came.
             all.dispatcherTypeMatchers(
@@ -97,10 +97,11 @@ class Guard {
                 .permitAll()
                 .requestMatchers(HttpMethod.GET, "/api/me")
                 .permitAll()
-                .requestMatchers(HttpMethod.POST, "/api/ways-in")
+                .requestMatchers(HttpMethod.POST, "/api/ways-in", "/api/sign-ins", "/api/reviews")
                 .permitAll()
                 // A program lets nobody in: what it made would outlive its token.
-                .requestMatchers("/api/keys", "/api/me/**")
+                .requestMatchers(
+                    "/api/keys", "/api/me/**", "/api/people/**", "/api/sites/*/people/**")
                 .hasAuthority("ITSELF")
                 .requestMatchers(HttpMethod.GET, "/**")
                 .hasAuthority("LOOKS")
@@ -155,8 +156,8 @@ class Guard {
         "Not signed in",
         token
             ? "The token is none of this server's, or it has ended."
-            : "Nobody is signed in. ./giostra start prints an address that lets the owner in;"
-                + " a program shows a token.");
+            : "Nobody is signed in. Sign in with address and password, or open the address that"
+                + " ./giostra start prints; a program shows a token.");
   }
 
   private static void denied(HttpServletRequest request, HttpServletResponse response)

@@ -6,6 +6,9 @@ import jakarta.servlet.http.HttpSession;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -16,6 +19,7 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -28,36 +32,125 @@ class PeopleController {
   private static final int LONGEST_BROWSER = 200;
 
   private final PeopleService people;
+  private final Parts parts;
+  private final Passwords passwords;
+  private final Guests guests;
   private final FindByIndexNameSessionRepository<? extends Session> sessions;
 
   PeopleController(
-      PeopleService people, FindByIndexNameSessionRepository<? extends Session> sessions) {
+      PeopleService people,
+      Parts parts,
+      Passwords passwords,
+      Guests guests,
+      FindByIndexNameSessionRepository<? extends Session> sessions) {
     this.people = people;
+    this.parts = parts;
+    this.passwords = passwords;
+    this.guests = guests;
     this.sessions = sessions;
   }
 
   /**
    * Who asks.
    *
+   * @param id empty where nobody is in, or a guest
    * @param name what they are called; empty where nobody is in
+   * @param owns whether they own the installation
+   * @param roles what they may do, by site, where they do not own all
+   * @param address that they sign in with; empty where they have none
+   * @param password whether they have chosen one
+   * @param review the page that a guest may look at; null for everybody else
    * @param form what each request of a page that changes something has as its header {@code
    *     Giostra-Form}
    */
-  record MeReply(boolean in, String name, String form) {}
+  record MeReply(
+      boolean in,
+      String id,
+      String name,
+      boolean owns,
+      Map<String, String> roles,
+      String address,
+      boolean password,
+      @Nullable String review,
+      String form) {}
 
+  @Needs(Role.NONE)
   @GetMapping("/api/me")
   MeReply me(
       @Parameter(hidden = true) @AuthenticationPrincipal @Nullable Who who,
       @Parameter(hidden = true) CsrfToken form) {
-    return who == null
-        ? new MeReply(false, "", form.getToken())
-        : new MeReply(true, who.name(), form.getToken());
+    if (who == null) {
+      return new MeReply(false, "", "", false, Map.of(), "", false, null, form.getToken());
+    }
+    var roles = new TreeMap<String, String>();
+    who.roles().forEach((site, role) -> roles.put(site, role.word()));
+    Optional<PeopleRows.Person> person = parts.person(who.person());
+    return new MeReply(
+        true,
+        who.person(),
+        who.name(),
+        who.owns(),
+        roles,
+        person.map(PeopleRows.Person::address).orElse(""),
+        person.map(PeopleRows.Person::password).isPresent(),
+        who.review() == null ? null : who.review().page(),
+        form.getToken());
+  }
+
+  /**
+   * What somebody is called.
+   *
+   * @param address that they sign in with; empty for none
+   */
+  record NameBody(String name, String address) {}
+
+  @Needs(Role.NONE)
+  @PutMapping("/api/me")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void rename(
+      @Parameter(hidden = true) @AuthenticationPrincipal Who who, @RequestBody NameBody body) {
+    parts.rename(who.person(), body.name(), body.address());
+  }
+
+  /**
+   * A password that is chosen.
+   *
+   * @param before the one that there was; empty where there was none
+   */
+  record PasswordBody(String password, String before) {}
+
+  /** Chooses a password; all other browsers of the same person are out. */
+  @Needs(Role.NONE)
+  @PutMapping("/api/me/password")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void password(
+      @Parameter(hidden = true) @AuthenticationPrincipal Who who,
+      @RequestBody PasswordBody body,
+      @Parameter(hidden = true) HttpServletRequest request) {
+    parts.choose(who.person(), body.password(), body.before());
+    @Nullable HttpSession own = request.getSession(false);
+    sessions.findByPrincipalName(who.person()).keySet().stream()
+        .filter(id -> own == null || !own.getId().equals(id))
+        .forEach(sessions::deleteById);
+  }
+
+  /** What somebody signs in with. */
+  record SignInBody(String address, String password) {}
+
+  @PostMapping("/api/sign-ins")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void signIn(
+      @RequestBody SignInBody body,
+      @RequestHeader(name = "User-Agent", defaultValue = "") String browser,
+      @Parameter(hidden = true) HttpServletRequest request) {
+    letIn(passwords.signIn(body.address(), body.password()).id(), browser, request);
   }
 
   /** A key, and the address that holds it: what follows the # is sent nowhere. */
   record KeyReply(String key, String address) {}
 
   /** A key that lets a browser in, once, as whoever asks. */
+  @Needs(Role.NONE)
   @PostMapping("/api/keys")
   KeyReply key(@Parameter(hidden = true) @AuthenticationPrincipal Who who) {
     String key = people.key(who.person());
@@ -74,17 +167,30 @@ class PeopleController {
       @RequestBody WayInBody body,
       @RequestHeader(name = "User-Agent", defaultValue = "") String browser,
       @Parameter(hidden = true) HttpServletRequest request) {
-    PeopleRows.Person person = people.enter(body.key());
+    letIn(people.enter(body.key()).id(), browser, request);
+  }
+
+  private static void letIn(String person, String browser, HttpServletRequest request) {
     // What was there before, if anything, was somebody else's.
     @Nullable HttpSession before = request.getSession(false);
     if (before != null) {
       before.invalidate();
     }
     HttpSession session = request.getSession(true);
-    session.setAttribute(SignedIn.PERSON, person.id());
-    session.setAttribute(FindByIndexNameSessionRepository.PRINCIPAL_NAME_INDEX_NAME, person.id());
+    session.setAttribute(SignedIn.PERSON, person);
+    session.setAttribute(FindByIndexNameSessionRepository.PRINCIPAL_NAME_INDEX_NAME, person);
     session.setAttribute(
         BROWSER, browser.substring(0, Math.min(LONGEST_BROWSER, browser.length())));
+  }
+
+  /** Lets a guest's browser in, with the key of a link for review. */
+  @PostMapping("/api/reviews")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void review(
+      @RequestBody WayInBody body,
+      @RequestHeader(name = "User-Agent", defaultValue = "") String browser,
+      @Parameter(hidden = true) HttpServletRequest request) {
+    letIn(guests.enter(body.key()), browser, request);
   }
 
   /**
@@ -95,6 +201,7 @@ class PeopleController {
    */
   record SessionLine(String id, String browser, Instant since, Instant used, boolean own) {}
 
+  @Needs(Role.NONE)
   @GetMapping("/api/me/sessions")
   List<SessionLine> sessions(
       @Parameter(hidden = true) @AuthenticationPrincipal Who who,
@@ -113,6 +220,7 @@ class PeopleController {
   }
 
   /** Ends a session: that browser is out at once. */
+  @Needs(Role.NONE)
   @DeleteMapping("/api/me/sessions/{session}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void end(
@@ -125,6 +233,7 @@ class PeopleController {
   }
 
   /** Tokens of whoever asks. */
+  @Needs(Role.NONE)
   @GetMapping("/api/me/tokens")
   List<PeopleRows.TokenLine> tokens(@Parameter(hidden = true) @AuthenticationPrincipal Who who) {
     return people.tokens(who.person());
@@ -139,6 +248,7 @@ class PeopleController {
    */
   record TokenBody(String name, boolean changes, @Nullable Integer days) {}
 
+  @Needs(Role.NONE)
   @PostMapping("/api/me/tokens")
   @ResponseStatus(HttpStatus.CREATED)
   PeopleService.TokenMade makeToken(
@@ -146,6 +256,7 @@ class PeopleController {
     return people.makeToken(who.person(), body.name(), body.changes(), body.days());
   }
 
+  @Needs(Role.NONE)
   @DeleteMapping("/api/me/tokens/{token}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void dropToken(

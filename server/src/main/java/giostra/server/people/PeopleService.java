@@ -8,7 +8,9 @@ import giostra.server.web.Gone;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -55,10 +57,15 @@ class PeopleService {
    * has the server's own file.
    */
   String key(String person) {
+    return key(person, KEY);
+  }
+
+  /** A key that lets somebody in once. */
+  String key(String person, Duration works) {
     Instant now = clock.instant();
     String key = Secrets.drawn();
     rows.dropOldWaysIn(now);
-    rows.addWayIn(Secrets.mixed(key), person, now.plus(KEY));
+    rows.addWayIn(Secrets.mixed(key), person, now.plus(works));
     return key;
   }
 
@@ -83,18 +90,33 @@ class PeopleService {
             new Refused(
                 "key",
                 "used, too old or none",
-                "one that ./giostra start has just printed; it works once, within the hour"));
+                "one that ./giostra start has just printed, or the newest that you were sent; it"
+                    + " works once"));
   }
 
   /** Somebody who is in. */
   Optional<Who> person(String id) {
-    return rows.person(id).map(person -> new Who(person.id(), person.name(), true, true));
+    return rows.person(id).map(person -> who(person, true, true));
+  }
+
+  private static Who who(PeopleRows.Person person, boolean changes, boolean itself) {
+    return new Who(
+        person.id(), person.name(), person.owns(), roles(person.roles()), changes, itself, null);
+  }
+
+  private static Map<String, Role> roles(@Nullable String written) {
+    var roles = new HashMap<String, Role>();
+    for (String each : written == null ? new String[0] : written.split(",")) {
+      int at = each.lastIndexOf(':');
+      roles.put(each.substring(0, at), Role.given(each.substring(at + 1)));
+    }
+    return roles;
   }
 
   /** Who shows a token, or the secret of this machine. */
   Optional<Who> shows(String token) {
     if (!secret.isEmpty() && Secrets.same(secret, token)) {
-      return Optional.of(new Who(OWNER, "This machine", true, true));
+      return Optional.of(new Who(OWNER, "This machine", true, Map.of(), true, true, null));
     }
     Instant now = clock.instant();
     Optional<PeopleRows.Shown> shown = rows.shown(Secrets.mixed(token), now);
@@ -104,7 +126,8 @@ class PeopleService {
         rows.used(each.id(), now);
       }
     });
-    return shown.map(each -> new Who(each.person(), each.name(), each.changes(), false));
+    return shown.flatMap(
+        each -> rows.person(each.person()).map(person -> who(person, each.changes(), false)));
   }
 
   /**

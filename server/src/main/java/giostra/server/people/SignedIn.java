@@ -27,9 +27,11 @@ final class SignedIn extends OncePerRequestFilter {
 
   private static final String BEARER = "Bearer ";
   private final PeopleService people;
+  private final Guests guests;
 
-  SignedIn(PeopleService people) {
+  SignedIn(PeopleService people, Guests guests) {
     this.people = people;
+    this.guests = guests;
   }
 
   /** The token that a request shows, if it shows one. */
@@ -47,7 +49,7 @@ final class SignedIn extends OncePerRequestFilter {
     }
     @Nullable HttpSession session = request.getSession(false);
     return session != null && session.getAttribute(PERSON) instanceof String person
-        ? people.person(person)
+        ? person.startsWith(Guests.LINK) ? guests.guest(person) : people.person(person)
         : Optional.empty();
   }
 

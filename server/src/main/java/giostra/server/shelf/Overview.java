@@ -4,6 +4,7 @@ import giostra.core.page.Linking;
 import giostra.core.value.Refused;
 import giostra.server.host.Ports;
 import giostra.server.page.PageService;
+import giostra.server.people.Who;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -62,7 +63,7 @@ class Overview {
       throw new Refused("from", Integer.toString(from), "0 or more");
     }
     int ofSite = find.isBlank() ? OF_SITE : Integer.MAX_VALUE;
-    List<ShelfRows.Line> lines = rows.lines(like(find.strip()), ofSite, MOST + 1, from);
+    List<ShelfRows.Line> lines = rows.lines(like(find.strip()), ofSite, MOST + 1, from, asking());
     boolean more = lines.size() > MOST;
     List<ShelfRows.Line> shown = more ? lines.subList(0, MOST) : lines;
     Map<String, String> pictures =
@@ -72,6 +73,11 @@ class Overview {
     List<ShelfReply.ShelfSite> sites =
         bySite.values().stream().map(each -> site(each, pictures)).toList();
     return new ShelfReply(port.stage(), sites, more ? from + MOST : null);
+  }
+
+  /** Whose sites are shown; null for all. */
+  private static @Nullable String asking() {
+    return Who.asking().filter(who -> !who.owns()).map(Who::person).orElse(null);
   }
 
   /** As a pattern of SQL, in which what people type means nothing else. */

@@ -2,6 +2,10 @@ package giostra.server.shelf;
 
 import giostra.server.page.PageService;
 import giostra.server.page.PageShelf;
+import giostra.server.people.Made;
+import giostra.server.people.Needs;
+import giostra.server.people.Role;
+import giostra.server.people.Who;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -22,8 +26,11 @@ class ShelfController {
   private final PageShelf whole;
   private final Overview overview;
   private final PageService pages;
+  private final Made made;
 
-  ShelfController(ShelfService shelf, PageShelf whole, Overview overview, PageService pages) {
+  ShelfController(
+      ShelfService shelf, PageShelf whole, Overview overview, PageService pages, Made made) {
+    this.made = made;
     this.whole = whole;
     this.overview = overview;
     this.shelf = shelf;
@@ -76,13 +83,18 @@ class ShelfController {
   /** All sites that are there, oldest first. */
   @GetMapping("/api/sites")
   List<SiteReply> sites() {
-    return pages.sites().stream().map(each -> new SiteReply(each.id(), each.name())).toList();
+    return pages.sites().stream()
+        .filter(each -> Who.sees(each.id()))
+        .map(each -> new SiteReply(each.id(), each.name()))
+        .toList();
   }
 
+  @Needs(Role.DESIGNER)
   @PostMapping("/api/sites")
   @ResponseStatus(HttpStatus.CREATED)
   SiteReply addSite(@RequestBody NewSite body) {
     var site = pages.addSite(body.name(), body.name(), body.dress());
+    made.site(site.id());
     return new SiteReply(site.id(), site.name());
   }
 
@@ -96,24 +108,27 @@ class ShelfController {
   @ResponseStatus(HttpStatus.CREATED)
   MadeReply copy(@PathVariable String id, @RequestBody CopyRequest body) {
     String site = body.site() == null ? pages.place(id).siteId() : body.site();
+    Who.needed(site, Role.DESIGNER);
     return new MadeReply(shelf.copy(id, site, body.title() == null ? "" : body.title()).id());
   }
 
   /** What a page would lose on another site. */
   @GetMapping("/api/pages/{id}/losses")
   ShelfService.Losses losses(@PathVariable String id, @RequestParam String site) {
+    Who.needed(site, Role.REVIEWER);
     return shelf.losses(id, site);
   }
 
   @PostMapping("/api/pages/{id}/move")
   MadeReply move(@PathVariable String id, @RequestBody MoveRequest body) {
+    Who.needed(body.site(), Role.DESIGNER);
     return new MadeReply(shelf.move(id, body.site()).id());
   }
 
   /** All that is put away, and until when it can be brought back. */
   @GetMapping("/api/away")
   List<ShelfService.AwayReply> away() {
-    return shelf.away();
+    return shelf.away().stream().filter(each -> Who.sees(each.siteId())).toList();
   }
 
   @PostMapping("/api/pages/{id}/away")
@@ -129,30 +144,37 @@ class ShelfController {
   }
 
   /** Drops a page that is put away, for good. */
+  @Needs(Role.OWNER)
   @DeleteMapping("/api/pages/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void drop(@PathVariable String id) {
     shelf.dropPage(id);
   }
 
+  @Needs(Role.OWNER)
   @PutMapping("/api/sites/{siteId}/name")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void nameSite(@PathVariable String siteId, @RequestBody SiteName body) {
     whole.nameSite(siteId, body.name());
   }
 
+  @Needs(Role.DESIGNER)
   @PostMapping("/api/sites/{siteId}/copies")
   @ResponseStatus(HttpStatus.CREATED)
   MadeReply copySite(@PathVariable String siteId, @RequestBody SiteName body) {
-    return new MadeReply(shelf.copySite(siteId, body.name()));
+    String copy = shelf.copySite(siteId, body.name());
+    made.site(copy);
+    return new MadeReply(copy);
   }
 
+  @Needs(Role.OWNER)
   @PostMapping("/api/sites/{siteId}/away")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void putAwaySite(@PathVariable String siteId) {
     shelf.putAwaySite(siteId);
   }
 
+  @Needs(Role.OWNER)
   @DeleteMapping("/api/sites/{siteId}/away")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void bringBackSite(@PathVariable String siteId) {
@@ -160,6 +182,7 @@ class ShelfController {
   }
 
   /** Drops a site that is put away, for good. */
+  @Needs(Role.OWNER)
   @DeleteMapping("/api/sites/{siteId}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void dropSite(@PathVariable String siteId) {

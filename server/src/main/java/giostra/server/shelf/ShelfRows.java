@@ -88,6 +88,7 @@ interface ShelfRows extends Repository<ShelfLineEntity, String> {
    *
    * @param like what the name of the site, or the title or address of the page, is like
    * @param ofSite pages of one site at the most
+   * @param person who has a part in the sites; null for all sites
    */
   @Query(
       value =
@@ -96,11 +97,13 @@ interface ShelfRows extends Repository<ShelfLineEntity, String> {
               + ", newest.created_at as at, row_number() over"
               + " (partition by s.id order by p.last_change desc, p.id) as place "
               + FROM
+              + " and (cast(?5 as text) is null or s.id in"
+              + " (select site_id from site_role where person_id = ?5))"
               + " and (s.name ilike ?1 or p.title ilike ?1 or p.slug ilike ?1)) line"
               + " where place <= ?2 order by at desc nulls last, site, place"
               + " limit ?3 offset ?4",
       nativeQuery = true)
-  List<Line> lines(String like, int ofSite, int most, int from);
+  List<Line> lines(String like, int ofSite, int most, int from, @Nullable String person);
 
   /** A page that is there; nothing when it is not. */
   @Query(value = COLUMNS + FROM + " and p.id = ?1", nativeQuery = true)

@@ -88,11 +88,18 @@ class ShelfService {
    * Something that is put away.
    *
    * @param kind page or site
+   * @param siteId of a page the site that it is of; of a site itself
    * @param site name of the site that a page is of; empty for a site
    * @param until when it is dropped
    */
   record AwayReply(
-      String kind, String id, String name, String site, Instant since, Instant until) {}
+      String kind,
+      String id,
+      String name,
+      String siteId,
+      String site,
+      Instant since,
+      Instant until) {}
 
   /** All that is put away, sites first. */
   @Transactional(readOnly = true)
@@ -100,12 +107,19 @@ class ShelfService {
     var all = new ArrayList<AwayReply>();
     for (SiteRows.SiteLine site : sites.putAway()) {
       Instant since = Objects.requireNonNull(site.putAwayAt());
-      all.add(new AwayReply("site", site.id(), site.name(), "", since, since.plus(KEPT)));
+      all.add(
+          new AwayReply("site", site.id(), site.name(), site.id(), "", since, since.plus(KEPT)));
     }
     for (PageShelf.Away page : shelf.putAway()) {
       all.add(
           new AwayReply(
-              "page", page.id(), page.title(), page.site(), page.since(), page.since().plus(KEPT)));
+              "page",
+              page.id(),
+              page.title(),
+              page.siteId(),
+              page.site(),
+              page.since(),
+              page.since().plus(KEPT)));
     }
     return all;
   }

@@ -58,6 +58,21 @@ class Problems extends ResponseEntityExceptionHandler {
   }
 
   @ExceptionHandler
+  ProblemDetail notAllowed(NotAllowed e) {
+    ProblemDetail problem = problem(HttpStatus.FORBIDDEN, "Not allowed", e.getMessage());
+    // Who is in stays in: the same again would be refused again.
+    problem.setProperty("needs", "role");
+    return problem;
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> later(Later e) {
+    return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
+        .header(HttpHeaders.RETRY_AFTER, Integer.toString(e.seconds()))
+        .body(problem(HttpStatus.TOO_MANY_REQUESTS, "Not now", e.getMessage()));
+  }
+
+  @ExceptionHandler
   ProblemDetail conflict(Conflict e) {
     ProblemDetail problem = problem(HttpStatus.CONFLICT, "Changed meanwhile", e.getMessage());
     e.newer().forEach(problem::setProperty);

@@ -175,6 +175,8 @@ class PortsTest {
             0,
             0,
             new Settings.Cantina("", ""),
+            0,
+            new Settings.Mail("", 0, "", "", ""),
             new Settings.Deliveries(Path.of("out"), List.of()),
             false,
             List.of()),

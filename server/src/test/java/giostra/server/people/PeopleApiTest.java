@@ -31,7 +31,10 @@ class PeopleApiTest {
           "get /live/{site}/{page}/",
           "get /live/{site}/{page}/{path}",
           "get /api/me",
-          "post /api/ways-in");
+          "post /api/ways-in",
+          "post /api/sign-ins",
+          "post /api/reviews",
+          "get /review");
 
   private record Operation(String method, String path) {
     String name() {

@@ -80,11 +80,78 @@ public final class Api {
 
   /** Lets a browser in: the name and the value of its cookie. */
   public Map.Entry<String, String> wayIn() {
-    String key = post("/api/keys", null).json().path("key").asString();
+    return wayIn(post("/api/keys", null).json().path("key").asString());
+  }
+
+  /** Lets a browser in with a key. */
+  public Map.Entry<String, String> wayIn(String key) {
     Answer answer = post("/api/ways-in", Map.of("key", key));
     String cookie = answer.header("set-cookie");
     int is = cookie.indexOf('=');
     return Map.entry(cookie.substring(0, is), cookie.substring(is + 1, cookie.indexOf(';')));
+  }
+
+  /** Lets in somebody new who has a part in a site. */
+  public Member member(String site, String role) {
+    String address = role + System.nanoTime() + "@studio.example";
+    Answer invited =
+        post(
+            "/api/sites/" + site + "/people",
+            Map.of("address", address, "name", "A " + role, "role", role));
+    String way = invited.json().path("address").asString();
+    Member member = in(way.substring(way.indexOf("#key=") + 5));
+    return new Member(
+        invited.json().path("person").asString(), address, member.cookie, member.form);
+  }
+
+  /** A browser that a key lets in. */
+  public Member in(String key) {
+    Map.Entry<String, String> session = wayIn(key);
+    return member(session.getKey() + "=" + session.getValue());
+  }
+
+  /** A guest's browser, that the key of a link for review lets in. */
+  public Member guest(String key) {
+    String cookie = post("/api/reviews", Map.of("key", key)).header("set-cookie");
+    return member(cookie.substring(0, cookie.indexOf(';')));
+  }
+
+  private Member member(String session) {
+    Answer me = get("/api/me", "Authorization", "None", "Cookie", session);
+    String form = me.header("set-cookie");
+    return new Member(
+        me.json().path("id").asString(),
+        me.json().path("address").asString(),
+        session + "; " + form.substring(0, form.indexOf(';')),
+        me.json().path("form").asString());
+  }
+
+  /**
+   * Somebody's browser.
+   *
+   * @param form what each request that changes something shows
+   */
+  public record Member(String id, String address, String cookie, String form) {}
+
+  /** Asks as somebody's browser does, with a JSON body or without any. */
+  public Answer ask(Member as, String method, String path, @Nullable Object body) {
+    return ask(as, method, path, "application/json", body);
+  }
+
+  /** Asks as somebody's browser does, with a body of a type or without any. */
+  public Answer ask(Member as, String method, String path, String type, @Nullable Object body) {
+    String text =
+        body == null ? null : body instanceof String s ? s : JSON.writeValueAsString(body);
+    return send(
+        HttpRequest.newBuilder(URI.create(at(path)))
+            .header("Content-Type", type)
+            .method(method, text == null ? BodyPublishers.noBody() : BodyPublishers.ofString(text)),
+        "Authorization",
+        "None",
+        "Cookie",
+        as.cookie,
+        "Giostra-Form",
+        as.form);
   }
 
   /** The origin of the live pages. */

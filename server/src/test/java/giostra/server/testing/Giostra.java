@@ -99,6 +99,8 @@ public final class Giostra implements ParameterResolver, BeforeAllCallback {
                   "--management.server.port=0",
                   "--giostra.falena-port=" + Postgres.freePort(),
                   "--giostra.cantina-port=" + Postgres.freePort(),
+                  "--giostra.posta-port=0",
+                  "--giostra.mail.port=0",
                   "--giostra.deliveries.every=200ms",
                   "--giostra.deliveries.folders=" + Files.createTempDirectory("giostra-delivered"),
                   "--spring.datasource.url=" + database.url(),

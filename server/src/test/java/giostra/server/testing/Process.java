@@ -44,6 +44,8 @@ public final class Process implements AutoCloseable {
                   "--management.server.port=0",
                   "--giostra.falena-port=" + Postgres.freePort(),
                   "--giostra.cantina-port=" + Postgres.freePort(),
+                  "--giostra.posta-port=0",
+                  "--giostra.mail.port=0",
                   "--giostra.demo=false",
                   "--spring.datasource.url=" + database.url()));
       if (List.of(more).stream().noneMatch(each -> each.startsWith("--giostra.blobs="))) {

@@ -1,0 +1,154 @@
+package giostra.server.together;
+
+import giostra.server.bell.Bell;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArraySet;
+import org.jspecify.annotations.Nullable;
+import org.postgresql.PGConnection;
+import org.postgresql.PGNotification;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Hears what {@link Bell} tells, on a connection of its own, and passes it to the streams that
+ * listen. A database that was away is listened to again; the streams are told to look anew then,
+ * since nobody knows what they have missed.
+ */
+@Component
+class Ears implements SmartLifecycle {
+  private static final Logger LOG = LoggerFactory.getLogger(Ears.class);
+  private static final int LISTENS_MS = 1000;
+  private static final int TRIES_AGAIN_MS = 1000;
+
+  private final DataSourceProperties database;
+  private final JsonMapper mapper;
+  private final Presences presences;
+  private final Map<String, Set<Stream>> streams = new ConcurrentHashMap<>();
+  private volatile @Nullable Thread thread;
+
+  Ears(DataSourceProperties database, JsonMapper mapper, Presences presences) {
+    this.database = database;
+    this.mapper = mapper;
+    this.presences = presences;
+  }
+
+  /** Listens to a page from now on, until the stream ends. */
+  void add(Stream stream) {
+    streams.computeIfAbsent(stream.page(), _ -> new CopyOnWriteArraySet<>()).add(stream);
+    stream.onEnd(() ->
+        streams.computeIfPresent(
+            stream.page(),
+            (_, all) -> {
+              all.remove(stream);
+              return all.isEmpty() ? null : all;
+            }));
+  }
+
+  @Override
+  public void start() {
+    thread = Thread.ofVirtual().name("ears").start(this::listen);
+  }
+
+  @Override
+  public void stop() {
+    Thread running = thread;
+    thread = null;
+    if (running != null) {
+      running.interrupt();
+    }
+    streams.values().forEach(all -> all.forEach(Stream::end));
+  }
+
+  @Override
+  public boolean isRunning() {
+    return thread != null;
+  }
+
+  /** Before the web server waits for what it still answers: streams would keep it for ever. */
+  @Override
+  public int getPhase() {
+    return Integer.MAX_VALUE;
+  }
+
+  private void listen() {
+    boolean again = false;
+    while (thread != null) {
+      try (Connection connection =
+              DriverManager.getConnection(
+                  database.determineUrl(),
+                  database.determineUsername(),
+                  database.determinePassword());
+          Statement statement = connection.createStatement()) {
+        statement.execute("listen " + Bell.CHANNEL);
+        if (again) {
+          streams.values().forEach(all -> all.forEach(each -> each.tell("missed", Map.of())));
+        }
+        again = true;
+        PGConnection heard = connection.unwrap(PGConnection.class);
+        while (thread != null) {
+          PGNotification[] all = heard.getNotifications(LISTENS_MS);
+          for (PGNotification each : all == null ? new PGNotification[0] : all) {
+            hear(each.getParameter());
+          }
+        }
+      } catch (SQLException e) {
+        LOG.warn("the database is not listened to: {}", e.getMessage());
+        pause();
+      }
+    }
+  }
+
+  private void pause() {
+    try {
+      Thread.sleep(TRIES_AGAIN_MS);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private void hear(String text) {
+    try {
+      JsonNode said = mapper.readTree(text);
+      String kind = said.path("kind").asString();
+      String page = said.path("page").asString();
+      JsonNode told = said.path("told");
+      if (kind.equals(Presences.HERE)) {
+        presences.heard(page, told);
+        tell(page, kind, presences.of(page));
+      } else if (page.isEmpty() || told.path("ofSite").asBoolean()) {
+        String site = said.path("site").asString();
+        streams
+            .values()
+            .forEach(all ->
+                all.stream()
+                    .filter(each -> each.site().equals(site))
+                    .forEach(each -> each.tell(kind, told)));
+      } else {
+        tell(page, kind, told);
+      }
+    } catch (RuntimeException e) {
+      LOG.warn("something that was told is not understood", e);
+    }
+  }
+
+  private void tell(String page, String kind, Object told) {
+    streams.getOrDefault(page, Set.of()).forEach(each -> each.tell(kind, told));
+  }
+
+  /** How many listen; for tests and figures. */
+  List<String> listening() {
+    return List.copyOf(streams.keySet());
+  }
+}

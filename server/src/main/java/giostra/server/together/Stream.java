@@ -1,0 +1,100 @@
+package giostra.server.together;
+
+import java.io.IOException;
+import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/**
+ * What one window is told of its page, as server-sent events. Each has a thread of its own, which
+ * costs little, so that one that reads slowly holds up no other; one that reads nothing is ended.
+ */
+final class Stream {
+  /** Long enough to be no burden, short enough that who may not listen any more soon does not. */
+  private static final long LASTS_MS = 600_000;
+
+  private static final int WAITING = 64;
+  private static final int PING_SECONDS = 15;
+
+  private final SseEmitter emitter = new SseEmitter(LASTS_MS);
+  private final BlockingQueue<Said> waiting = new ArrayBlockingQueue<>(WAITING);
+  private final String site;
+  private final String page;
+  private volatile boolean ended;
+
+  /**
+   * Something to be told.
+   *
+   * @param kind empty for a sign of life
+   */
+  private record Said(String kind, Object told) {}
+
+  Stream(String site, String page) {
+    this.site = site;
+    this.page = page;
+  }
+
+  String site() {
+    return site;
+  }
+
+  String page() {
+    return page;
+  }
+
+  SseEmitter emitter() {
+    return emitter;
+  }
+
+  /** What is done when nobody listens any more. */
+  void onEnd(Runnable then) {
+    emitter.onCompletion(() -> {
+      ended = true;
+      then.run();
+    });
+    emitter.onTimeout(this::end);
+    emitter.onError(_ -> end());
+  }
+
+  void start() {
+    Thread.ofVirtual().name("stream " + page).start(this::write);
+  }
+
+  void tell(String kind, Object told) {
+    if (!waiting.offer(new Said(kind, told))) {
+      end();
+    }
+  }
+
+  void end() {
+    ended = true;
+    emitter.complete();
+  }
+
+  private void write() {
+    try {
+      // The first sign says that it listens.
+      emitter.send(SseEmitter.event().comment("here"));
+      while (!ended) {
+        @Nullable Said next = waiting.poll(PING_SECONDS, TimeUnit.SECONDS);
+        if (ended) {
+          return;
+        }
+        emitter.send(
+            next == null
+                ? SseEmitter.event().comment("still here")
+                : SseEmitter.event()
+                    .name(next.kind())
+                    .data(next.told(), MediaType.APPLICATION_JSON));
+      }
+    } catch (IOException | IllegalStateException e) {
+      end();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      end();
+    }
+  }
+}
