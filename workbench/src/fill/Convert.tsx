@@ -7,7 +7,7 @@ import { wordOf } from '../bench/document';
 
 /** Makes a piece one of another kind: what would not fit is said before it is done. */
 export function Convert({ piece }: { readonly piece: NodeBody }) {
-  const { session, page, catalogue } = useBench();
+  const { session, page, catalogue, steps } = useBench();
   const [to, setTo] = useState('');
   const look = useMutation({
     mutationFn: (kind: string) =>
@@ -22,6 +22,7 @@ export function Convert({ piece }: { readonly piece: NodeBody }) {
     setTo('');
     look.reset();
   };
+  if (!steps.includes('ship')) return null;
   return (
     <div className="convert" role="group" aria-label="Make it another kind">
       {look.data ? (

@@ -47,14 +47,16 @@ const MOST = 12;
 
 /** Sections, blocks and pieces in page order; a plus in each gap. */
 export function PageMap() {
-  const { session, page, catalogue, chosen, choose } = useBench();
+  const { session, page, catalogue, chosen, choose, steps } = useBench();
   const [gap, setGap] = useState<Gap>();
   const root = page.document.page;
   const bands = new Set(columnsOf(page).map((band) => band.id));
   const { node, parent, index } = chosen;
-  const movable = parent !== undefined && node.type !== 'column';
+  const builds = steps.includes('ship');
+  const movable =
+    parent !== undefined && node.type !== 'column' && (builds || node.type === 'item');
   const keepable =
-    (isPiece(catalogue, node.type) || node.type === 'section') && linkedTo(node) === '';
+    builds && (isPiece(catalogue, node.type) || node.type === 'section') && linkedTo(node) === '';
   const path = pathTo(root, node.id).join(' ');
   const rows = useMemo(
     () => ({ catalogue, choose, chosen: node.id, path: new Set(path.split(' ')) }),
@@ -108,7 +110,7 @@ export function PageMap() {
   return (
     <Rows value={rows}>
       <Found value={useSnags()}>
-        <nav aria-label="Page map" className="map">
+        <nav aria-label="Page map" className="map" data-builds={builds || undefined}>
           {/* biome-ignore lint/a11y/noStaticElementInteractions: keys of the rows within */}
           <div className="map-rows" onKeyDown={key} onCopy={copy} onPaste={paste}>
             <Row node={siteNode(page.document)} depth={0} className="map-page" />

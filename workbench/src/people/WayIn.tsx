@@ -1,69 +1,27 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { Navigate } from 'react-router';
-import { api, ask, SIGNED_IN, SIGNED_OUT, whoIsIn } from '../api/client';
+import { SIGNED_IN, SIGNED_OUT } from '../api/client';
 import { Brand } from '../Brand';
+import { comeIn, keyOf, meQuery, named } from './entering';
 import { SignIn } from './SignIn';
-
-/** The key in the address, if there is one. It is taken out of it at once: it must not be kept. */
-function keyHere(): string {
-  const key = new URLSearchParams(location.hash.slice(1)).get('key') ?? '';
-  if (key !== '') history.replaceState(history.state, '', location.pathname + location.search);
-  return key;
-}
-
-async function comeIn(key: string) {
-  await whoIsIn();
-  const body = { key };
-  await ask(
-    location.pathname === '/review'
-      ? api.POST('/api/reviews', { body })
-      : api.POST('/api/ways-in', { body }),
-  );
-}
-
-/** Words of an address, or the whole of it, as somebody pastes it. */
-function keyOf(pasted: string): string {
-  const text = pasted.trim();
-  return text.includes('#key=') ? text.slice(text.indexOf('#key=') + 5) : text;
-}
-
-/** The key that the page was opened with, or that has come since; it is used once. */
-let waiting = keyHere();
 
 /** The bench, for whoever is in; for others what they need to come in. */
 export function WayIn({ children }: { readonly children: ReactNode }) {
   const queries = useQueryClient();
   const [out, setOut] = useState(false);
-  const me = useQuery({
-    queryKey: ['me'],
-    queryFn: async () => {
-      const now = await whoIsIn();
-      const key = waiting;
-      waiting = '';
-      // A guest who is in may come by another link, and become somebody.
-      if ((now.in && now.review == null) || key === '') return { ...now, why: '' };
-      try {
-        await comeIn(key);
-        return { ...(await whoIsIn()), why: '' };
-      } catch (problem) {
-        return { ...now, why: (problem as Error).message };
-      }
-    },
-    staleTime: Number.POSITIVE_INFINITY,
-  });
+  const me = useQuery(meQuery);
   useEffect(() => {
     const hear = () => setOut(true);
     // An address that is pasted over that of the page that is open loads nothing anew.
-    const named = () => {
-      waiting = keyHere() || waiting;
-      if (waiting !== '') void queries.refetchQueries({ queryKey: ['me'] });
+    const come = () => {
+      if (named()) void queries.refetchQueries({ queryKey: ['me'] });
     };
     addEventListener(SIGNED_OUT, hear);
-    addEventListener('hashchange', named);
+    addEventListener('hashchange', come);
     return () => {
       removeEventListener(SIGNED_OUT, hear);
-      removeEventListener('hashchange', named);
+      removeEventListener('hashchange', come);
     };
   }, [queries]);
   const again = async () => {

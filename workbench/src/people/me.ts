@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { type Me, whoIsIn } from '../api/client';
+import type { Me } from '../api/client';
+import { meQuery } from './entering';
 
 /** What somebody may do on a site; each may do what those before it may. */
 export const ROLES = ['reviewer', 'writer', 'designer', 'owner'] as const;
@@ -15,11 +16,7 @@ export const roleSays: Readonly<Record<Role, string>> = {
 
 /** Who is in, as the way in has found out. */
 export function useMe(): Me | undefined {
-  return useQuery({
-    queryKey: ['me'],
-    queryFn: whoIsIn,
-    staleTime: Number.POSITIVE_INFINITY,
-  }).data;
+  return useQuery(meQuery).data;
 }
 
 /** Whether somebody may do on a site what a role is needed for. */

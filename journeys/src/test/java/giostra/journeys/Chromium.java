@@ -57,6 +57,14 @@ public final class Chromium implements ParameterResolver, AfterEachCallback, Aft
     letIn(page.context(), api, api.wayIn());
   }
 
+  /** Makes a window somebody else's. */
+  static void letIn(Page page, Api api, Api.Member as) {
+    page.context().clearCookies();
+    String session = as.cookie().split(";", 2)[0];
+    int is = session.indexOf('=');
+    letIn(page.context(), api, Map.entry(session.substring(0, is), session.substring(is + 1)));
+  }
+
   private static void letIn(BrowserContext window, Api api, Map.Entry<String, String> cookie) {
     window.addCookies(
         List.of(

@@ -15,6 +15,7 @@ import giostra.core.page.LookSettings;
 import giostra.core.page.NodeType;
 import giostra.core.page.ProofSettings;
 import giostra.core.page.SiteSettings;
+import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -144,6 +145,7 @@ class SettingsJourney {
       |---|---|---|
       """;
 
+  @InTurn(InTurn.EACH_CASE)
   @ParameterizedTest(name = "{0}")
   @MethodSource("together")
   void changesTheLivePageAtThreeWidths(

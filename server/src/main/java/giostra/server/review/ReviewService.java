@@ -1,7 +1,10 @@
 package giostra.server.review;
 
+import giostra.core.page.Block;
+import giostra.core.page.BlockSettings;
 import giostra.core.page.Document;
 import giostra.core.page.Fields;
+import giostra.core.page.Node;
 import giostra.core.page.PageSettings;
 import giostra.core.value.Refused;
 import giostra.server.bell.Bell;
@@ -188,9 +191,20 @@ class ReviewService {
             .map(node ->
                 new Spot(
                     node.id(),
-                    Fields.called(node),
+                    called(node),
                     document.path(node.id()).stream().map(each -> each.id()).toList()))
             .toList());
+  }
+
+  /** What people see of it names it best. */
+  private static String called(Node node) {
+    String words =
+        switch (node) {
+          case Block.Heading heading -> heading.values().get(BlockSettings.HEADING_TEXT);
+          case Block.Button button -> button.values().get(BlockSettings.LABEL);
+          default -> "";
+        };
+    return words.isBlank() ? Fields.called(node) : words;
   }
 
   private Optional<ReviewRows.LinkLine> link(Who who) {
