@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
-import { Navigate } from 'react-router';
+import { Navigate, useLocation } from 'react-router';
 import { SIGNED_IN, SIGNED_OUT } from '../api/client';
 import { Brand } from '../Brand';
 import { comeIn, keyOf, meQuery, named } from './entering';
@@ -9,6 +9,7 @@ import { SignIn } from './SignIn';
 /** The bench, for whoever is in; for others what they need to come in. */
 export function WayIn({ children }: { readonly children: ReactNode }) {
   const queries = useQueryClient();
+  const here = useLocation().pathname;
   const [out, setOut] = useState(false);
   const me = useQuery(meQuery);
   useEffect(() => {
@@ -50,7 +51,7 @@ export function WayIn({ children }: { readonly children: ReactNode }) {
     return (
       <main className="way-in">
         <Brand />
-        {location.pathname === '/review' ? (
+        {here === '/review' ? (
           <Ended why={me.data.why} />
         ) : (
           <>
@@ -62,20 +63,20 @@ export function WayIn({ children }: { readonly children: ReactNode }) {
       </main>
     );
   }
-  if (me.data.review != null && location.pathname !== '/review') {
+  if (me.data.review != null && here !== '/review') {
     return <Navigate to="/review" replace />;
   }
   return (
     <>
       {children}
-      {out && location.pathname === '/review' && (
+      {out && here === '/review' && (
         <aside className="way-in-bar" aria-label="The link has ended">
           <p role="alert">
             <b>The link that you came by has ended.</b> Ask whoever sent it for another.
           </p>
         </aside>
       )}
-      {out && location.pathname !== '/review' && (
+      {out && here !== '/review' && (
         // It takes the keyboard from nobody: what somebody is in the midst of goes on behind it.
         <aside className="way-in-bar" aria-label="This browser is out">
           <p role="alert">

@@ -126,7 +126,6 @@ const HIGH = 800;
 /** The page in a frame as wide as is said, made small where the room is narrower. */
 function ReviewStage({ reviewed, width, at, onAt }: StageProps) {
   const frame = useRef<HTMLIFrameElement>(null);
-  const scroller = useRef<HTMLDivElement>(null);
   const [box, room] = useSize<HTMLDivElement>();
   const wanted = useRef(at);
   wanted.current = at;
@@ -155,7 +154,7 @@ function ReviewStage({ reviewed, width, at, onAt }: StageProps) {
   }, [at, origin]);
   return (
     <div ref={box} className="stage-ground review-stage">
-      <div ref={scroller} className="stage-scroll">
+      <div className="stage-scroll" tabIndex={high * scale > room.height ? 0 : undefined}>
         <div style={{ height: high * scale }}>
           <iframe
             ref={frame}
