@@ -36,6 +36,10 @@ public final class Measure {
   private Measure() {}
 
   public static void main(String[] args) throws IOException, RunnerException, InterruptedException {
+    if (List.of(args).contains("serving")) {
+      serving();
+      return;
+    }
     sizes();
     List<Double> times = EditToStage.measure();
     System.out.printf(
@@ -43,6 +47,7 @@ public final class Measure {
         times.get(times.size() / 2), times.get((int) Math.ceil(times.size() * 0.95) - 1));
     try (Postgres database = Postgres.start();
         Process app = Process.start(database)) {
+      serving();
       Growth.pages(app.api());
       Growth.editors(app.api(), 50, 20);
       Moving.measure(app.api());
@@ -59,6 +64,15 @@ public final class Measure {
                 .measurementTime(TimeValue.seconds(2))
                 .build())
         .run();
+  }
+
+  /** Alone: {@code java … -cp … giostra.bench.Measure serving}. */
+  private static void serving() throws IOException, InterruptedException {
+    try (Postgres database = Postgres.start();
+        Process app = Process.start(database, "--giostra.demo=true")) {
+      Serving.compare(app.api());
+      Serving.slow(app.api());
+    }
   }
 
   private static void sizes() throws IOException {

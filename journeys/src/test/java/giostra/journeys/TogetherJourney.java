@@ -36,8 +36,7 @@ class TogetherJourney {
     field.focus();
     his.keyboard().press("F2");
     field.locator("input").fill("2");
-    assertThat(one.cell("cards", "inView", "desktop"))
-        .hasAttribute("data-typed-by", "Owner");
+    assertThat(one.cell("cards", "inView", "desktop")).hasAttribute("data-typed-by", "Owner");
     one.cell("cards", "gap", "desktop").waitFor();
     Frame stage = his.querySelector("iframe").contentFrame();
     one.set("cards", "gap", "desktop", "37px");

@@ -59,3 +59,21 @@ create table remark (
   done_by text
 );
 create index remark_by_page on remark (page_id, id);
+
+-- Whoever has what is live in memory is told when it is something else, whoever changed it.
+create function tell_live() returns trigger language plpgsql as $$
+begin
+  perform pg_notify('giostra', json_build_object(
+    'site', case when tg_table_name = 'site' then to_jsonb(old) ->> 'id' else to_jsonb(old) ->> 'site_id' end,
+    'page', '', 'kind', 'live', 'told', json_build_object())::text);
+  return null;
+end $$;
+create trigger tell_live_page after update on page for each row
+  when (old.live_release is distinct from new.live_release or old.slug <> new.slug
+    or old.put_away_at is distinct from new.put_away_at)
+  execute function tell_live();
+create trigger tell_dropped_page after delete on page for each row execute function tell_live();
+create trigger tell_live_site after update on site for each row
+  when (old.put_away_at is distinct from new.put_away_at)
+  execute function tell_live();
+create trigger tell_dropped_site after delete on site for each row execute function tell_live();

@@ -15,8 +15,11 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.apache.catalina.connector.Connector;
+import org.apache.coyote.AbstractProtocol;
+import org.apache.tomcat.util.threads.VirtualThreadExecutor;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
@@ -38,6 +41,10 @@ import org.springframework.web.filter.OncePerRequestFilter;
 public class Ports extends OncePerRequestFilter
     implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
   private static final Set<String> LOOPBACK = Set.of("127.0.0.1", "localhost", "[::1]");
+
+  /** Ms within which the head of a request comes, and between two parts of its body. */
+  private static final String TIMEOUT_MS = "20000";
+
   private static final Set<String> READS = Set.of("GET", "HEAD");
 
   private final Settings.Origins known;
@@ -49,6 +56,7 @@ public class Ports extends OncePerRequestFilter
   private final Connector stage;
   private final Connector live;
   private int benchPort;
+  private volatile @Nullable Prepared prepared;
 
   Ports(Settings settings, @Value("${server.address}") String address) {
     this.known = settings.origins();
@@ -84,7 +92,16 @@ public class Ports extends OncePerRequestFilter
     made.setPort(port);
     made.setProperty("address", address);
     made.setProperty("compression", "on");
+    made.setProperty("connectionTimeout", TIMEOUT_MS);
+    ((AbstractProtocol<?>) made.getProtocolHandler())
+        .setExecutor(new VirtualThreadExecutor("port-" + port + "-"));
     return made;
+  }
+
+  /** Takes what answers for live pages; it needs the database, and this is there before. */
+  @EventListener(ApplicationReadyEvent.class)
+  void ready(ApplicationReadyEvent event) {
+    prepared = event.getApplicationContext().getBeanProvider(Prepared.class).getIfAvailable();
   }
 
   @Override
@@ -185,7 +202,7 @@ public class Ports extends OncePerRequestFilter
       } else if (!READS.contains(request.getMethod()) && !request.getMethod().equals("OPTIONS")) {
         response.setHeader("Allow", "GET, HEAD, OPTIONS");
         response.setStatus(HttpServletResponse.SC_METHOD_NOT_ALLOWED);
-      } else {
+      } else if (!prepared(request, response)) {
         chain.doFilter(request, response);
       }
     } else if (port == stage.getLocalPort()) {
@@ -210,6 +227,14 @@ public class Ports extends OncePerRequestFilter
     } else {
       chain.doFilter(request, response);
     }
+  }
+
+  private boolean prepared(HttpServletRequest request, HttpServletResponse response)
+      throws IOException {
+    @Nullable Prepared published = prepared;
+    return published != null
+        && READS.contains(request.getMethod())
+        && published.answers(request, response);
   }
 
   private static boolean isPage(String path) {

@@ -30,6 +30,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -46,6 +47,7 @@ public class PageService {
   private final Documents documents;
   private final Heads heads;
   private final StockService stock;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
   PageService(
@@ -55,7 +57,9 @@ public class PageService {
       Documents documents,
       Heads heads,
       StockService stock,
+      ApplicationEventPublisher events,
       Clock clock) {
+    this.events = events;
     this.sites = sites;
     this.pages = pages;
     this.history = history;
@@ -344,6 +348,7 @@ public class PageService {
   @Transactional
   public void setLive(String pageId, long release) {
     pages.live(pageId, release);
+    events.publishEvent(new LiveChanged(heads.page(pageId).siteId()));
   }
 
   // --- changes ---

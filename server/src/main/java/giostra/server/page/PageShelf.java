@@ -14,6 +14,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -25,6 +26,7 @@ public class PageShelf {
   private final History history;
   private final Documents documents;
   private final Heads heads;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
   PageShelf(
@@ -33,7 +35,9 @@ public class PageShelf {
       History history,
       Documents documents,
       Heads heads,
+      ApplicationEventPublisher events,
       Clock clock) {
+    this.events = events;
     this.sites = sites;
     this.pages = pages;
     this.history = history;
@@ -91,6 +95,7 @@ public class PageShelf {
       pages.noteFormer(siteId, held.page().slug(), pageId);
       pages.forgetFormer(siteId, slug);
       pages.address(pageId, slug);
+      events.publishEvent(new LiveChanged(siteId));
     }
     Document before = documents.of(held.page());
     history.append(
@@ -123,8 +128,9 @@ public class PageShelf {
   /** Puts a page away: it is on no shelf and live no more, until it is brought back. */
   @Transactional
   public void putAway(String pageId) {
-    history.hold(pageId);
+    History.Held held = history.hold(pageId);
     pages.putAway(pageId, clock.instant());
+    events.publishEvent(new LiveChanged(held.site().id()));
   }
 
   /** Brings a page back as it was. */

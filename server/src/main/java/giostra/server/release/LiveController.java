@@ -22,6 +22,12 @@ import org.springframework.web.util.UriUtils;
 /** The live pages: files as they were released, nothing computed. */
 @RestController
 class LiveController {
+  /** A page is asked about each time, and most times it is the one that is known. */
+  static final String ASKS = "no-cache";
+
+  /** What is named by what is in it is kept. */
+  static final String FOR_GOOD = "public, max-age=31536000, immutable";
+
   private final ReleaseService releases;
   private final Ports ports;
 
@@ -63,7 +69,7 @@ class LiveController {
           .header(HttpHeaders.LOCATION, location(now + (name.equals("index.html") ? "" : name)))
           .build();
     }
-    String tag = "\"" + file.hash().substring(0, 24) + "\"";
+    String tag = tag(file.hash());
     boolean index = name.equals("index.html");
     var answer =
         known.contains(tag)
@@ -71,8 +77,7 @@ class LiveController {
             : ResponseEntity.ok().contentType(MediaType.parseMediaType(file.type()));
     answer
         .header(HttpHeaders.ETAG, tag)
-        .header(
-            HttpHeaders.CACHE_CONTROL, index ? "no-cache" : "public, max-age=31536000, immutable")
+        .header(HttpHeaders.CACHE_CONTROL, index ? ASKS : FOR_GOOD)
         .header("Content-Security-Policy", file.policy())
         .header("Referrer-Policy", "strict-origin-when-cross-origin")
         .header("X-Content-Type-Options", "nosniff");
@@ -82,6 +87,11 @@ class LiveController {
   @ExceptionHandler
   void gone(Gone e, HttpServletRequest request, HttpServletResponse response) throws IOException {
     NotThere.answer(request, response);
+  }
+
+  /** What a file is known by. */
+  static String tag(String hash) {
+    return "\"" + hash.substring(0, 24) + "\"";
   }
 
   /** As a header takes it: a header that holds other than Latin characters is dropped. RFC 3986. */

@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.transaction.annotation.Transactional;
 
 interface ReleaseRows extends JpaRepository<ReleaseEntity, Long> {
   List<ReleaseEntity> findByPageIdOrderByNumberDesc(String pageId);
@@ -24,6 +25,20 @@ interface ReleaseRows extends JpaRepository<ReleaseEntity, Long> {
           + " from ReleaseFileEntity f join ReleaseEntity r on r.id = f.releaseId"
           + " where f.releaseId = ?1 and f.path = ?2")
   Optional<File> file(long release, String path);
+
+  /** A file of what is live of a page. */
+  record LiveFile(String path, String hash, String type, long bytes, String policy) {}
+
+  /** All files of the release of a page that is live; none where none is. */
+  @Transactional(readOnly = true)
+  @Query(
+      "select new giostra.server.release.ReleaseRows$LiveFile("
+          + "f.path, f.hash, f.type, f.bytes, r.policy)"
+          + " from PageEntity p join ReleaseEntity r on r.id = p.liveRelease"
+          + " join SiteEntity s on s.id = p.siteId"
+          + " join ReleaseFileEntity f on f.releaseId = r.id"
+          + " where p.siteId = ?1 and p.slug = ?2 and p.putAwayAt is null and s.putAwayAt is null")
+  List<LiveFile> liveFiles(String siteId, String slug);
 
   /**
    * A page that is live.

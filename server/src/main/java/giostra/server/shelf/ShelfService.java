@@ -17,6 +17,7 @@ import giostra.core.value.Refused;
 import giostra.server.content.IntakeService;
 import giostra.server.content.Sources;
 import giostra.server.media.MediaService;
+import giostra.server.page.LiveChanged;
 import giostra.server.page.PageService;
 import giostra.server.page.PageShelf;
 import giostra.server.release.ReleaseService;
@@ -34,6 +35,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -58,6 +60,7 @@ class ShelfService {
   private final Sources sources;
   private final IntakeService intakes;
   private final ReleaseService releases;
+  private final ApplicationEventPublisher events;
   private final TransactionTemplate transaction;
   private final Clock clock;
 
@@ -71,7 +74,9 @@ class ShelfService {
       IntakeService intakes,
       ReleaseService releases,
       PlatformTransactionManager transactions,
+      ApplicationEventPublisher events,
       Clock clock) {
+    this.events = events;
     this.transaction = new TransactionTemplate(transactions);
     this.sites = sites;
     this.pages = pages;
@@ -251,6 +256,7 @@ class ShelfService {
   public void putAwaySite(String siteId) {
     hold(siteId);
     sites.putAway(siteId, clock.instant());
+    events.publishEvent(new LiveChanged(siteId));
   }
 
   /** Brings a site back with the pages that it had. */

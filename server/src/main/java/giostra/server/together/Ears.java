@@ -1,6 +1,7 @@
 package giostra.server.together;
 
 import giostra.server.bell.Bell;
+import giostra.server.bell.Heard;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
@@ -16,6 +17,7 @@ import org.postgresql.PGNotification;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
@@ -35,10 +37,16 @@ class Ears implements SmartLifecycle {
   private final DataSourceProperties database;
   private final JsonMapper mapper;
   private final Presences presences;
+  private final ApplicationEventPublisher events;
   private final Map<String, Set<Stream>> streams = new ConcurrentHashMap<>();
   private volatile @Nullable Thread thread;
 
-  Ears(DataSourceProperties database, JsonMapper mapper, Presences presences) {
+  Ears(
+      DataSourceProperties database,
+      JsonMapper mapper,
+      Presences presences,
+      ApplicationEventPublisher events) {
+    this.events = events;
     this.database = database;
     this.mapper = mapper;
     this.presences = presences;
@@ -93,6 +101,7 @@ class Ears implements SmartLifecycle {
           Statement statement = connection.createStatement()) {
         statement.execute("listen " + Bell.CHANNEL);
         if (again) {
+          events.publishEvent(new Heard("", "", "missed", mapper.createObjectNode()));
           streams.values().forEach(all -> all.forEach(each -> each.tell("missed", Map.of())));
         }
         again = true;
@@ -124,6 +133,11 @@ class Ears implements SmartLifecycle {
       String kind = said.path("kind").asString();
       String page = said.path("page").asString();
       JsonNode told = said.path("told");
+      events.publishEvent(new Heard(said.path("site").asString(), page, kind, told));
+      if (kind.equals("live")) {
+        // Of no matter to who works on the page.
+        return;
+      }
       if (kind.equals(Presences.HERE)) {
         presences.heard(page, told);
         tell(page, kind, presences.of(page));

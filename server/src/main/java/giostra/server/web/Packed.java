@@ -23,7 +23,8 @@ public final class Packed {
     return packed(bytes).length;
   }
 
-  private static byte[] packed(byte[] bytes) {
+  /** Some bytes, packed. */
+  public static byte[] packed(byte[] bytes) {
     var packed = new ByteArrayOutputStream();
     try (var out = new GZIPOutputStream(packed)) {
       out.write(bytes);
@@ -42,12 +43,13 @@ public final class Packed {
    */
   public ResponseEntity<byte[]> answer(ResponseEntity.BodyBuilder with, String encodings) {
     with.header(HttpHeaders.VARY, HttpHeaders.ACCEPT_ENCODING);
-    return gzip(encodings)
+    return takesGzip(encodings)
         ? with.header(HttpHeaders.CONTENT_ENCODING, "gzip").body(gzip)
         : with.body(bytes);
   }
 
-  private static boolean gzip(String encodings) {
+  /** Whether who asks can read what is packed. */
+  public static boolean takesGzip(String encodings) {
     for (String each : encodings.split(",")) {
       String[] parts = each.strip().split("\\s*;\\s*", 2);
       if (parts[0].equalsIgnoreCase("gzip")) {

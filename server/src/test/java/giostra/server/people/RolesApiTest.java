@@ -257,7 +257,7 @@ class RolesApiTest {
             .orElseThrow();
     var said = dressed.values().styles().set().entrySet().iterator().next();
     StyleKey style = said.getKey();
-    String band = now.bands().all().getFirst().id();
+    String band = now.bands().all().get(1).id();
     for (Edit each :
         List.of(
             new Edit.SetStyle(

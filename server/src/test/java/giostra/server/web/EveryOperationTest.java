@@ -65,6 +65,10 @@ class EveryOperationTest {
     int operations = 0;
     for (var path : description.path("paths").properties()) {
       for (var method : path.getValue().properties()) {
+        if (path.getKey().endsWith("/events")) {
+          // Its answer has no end; see TogetherApiTest.
+          continue;
+        }
         operations++;
         new Operation(api, description, path.getKey(), method.getKey(), method.getValue()).run();
       }
