@@ -51,6 +51,10 @@ public final class Process implements AutoCloseable {
       if (List.of(more).stream().noneMatch(each -> each.startsWith("--giostra.blobs="))) {
         command.add("--giostra.blobs=" + Files.createTempDirectory("giostra-test-blobs"));
       }
+      // What is given again is given once: two values of one name would be a list.
+      for (String each : more) {
+        command.removeIf(usual -> usual.startsWith(each.replaceFirst("=.*", "=")));
+      }
       command.addAll(List.of(more));
       java.lang.Process process =
           new ProcessBuilder(command)
