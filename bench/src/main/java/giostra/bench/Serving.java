@@ -31,14 +31,14 @@ final class Serving {
 
   /** One connection that is kept, as browsers keep theirs. */
   private static final class Kept implements AutoCloseable {
-    private final Socket socket;
-    private final InputStream in;
+    private final URI address;
     private final byte[] request;
+    private Socket socket;
+    private InputStream in;
 
     Kept(URI address, String encoding) throws IOException {
-      socket = new Socket(address.getHost(), address.getPort());
-      socket.setTcpNoDelay(true);
-      socket.setSoTimeout(60_000);
+      this.address = address;
+      socket = opened();
       in = new BufferedInputStream(socket.getInputStream(), 1 << 16);
       request =
           ("GET "
@@ -49,6 +49,13 @@ final class Serving {
                   + encoding
                   + "\r\n\r\n")
               .getBytes(StandardCharsets.US_ASCII);
+    }
+
+    private Socket opened() throws IOException {
+      var made = new Socket(address.getHost(), address.getPort());
+      made.setTcpNoDelay(true);
+      made.setSoTimeout(60_000);
+      return made;
     }
 
     private String line() throws IOException {
@@ -68,20 +75,33 @@ final class Serving {
       String status = line();
       long length = 0;
       boolean chunked = false;
+      boolean closes = false;
       for (String header = line(); !header.isEmpty(); header = line()) {
         String small = header.toLowerCase(Locale.ROOT);
         if (small.startsWith("content-length:")) {
           length = Long.parseLong(small.substring(15).strip());
         }
         chunked |= small.equals("transfer-encoding: chunked");
+        closes |= small.equals("connection: close");
       }
       if (!status.contains(" 200")) {
         throw new IOException(status);
       }
+      long all = chunked ? 0 : length;
       if (!chunked) {
         in.skipNBytes(length);
-        return length;
+      } else {
+        all = parts();
       }
+      if (closes) {
+        socket.close();
+        socket = opened();
+        in = new BufferedInputStream(socket.getInputStream(), 1 << 16);
+      }
+      return all;
+    }
+
+    private long parts() throws IOException {
       long all = 0;
       for (long part = Long.parseLong(line(), 16); part > 0; part = Long.parseLong(line(), 16)) {
         in.skipNBytes(part);

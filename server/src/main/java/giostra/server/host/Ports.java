@@ -93,6 +93,8 @@ public class Ports extends OncePerRequestFilter
     made.setProperty("address", address);
     made.setProperty("compression", "on");
     made.setProperty("connectionTimeout", TIMEOUT_MS);
+    // Whoever asks for much keeps the connection for it.
+    made.setProperty("maxKeepAliveRequests", "10000");
     ((AbstractProtocol<?>) made.getProtocolHandler())
         .setExecutor(new VirtualThreadExecutor("port-" + port + "-"));
     return made;

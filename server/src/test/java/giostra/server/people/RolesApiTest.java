@@ -9,6 +9,7 @@ import giostra.core.page.Document;
 import giostra.core.page.Edit;
 import giostra.core.page.Node;
 import giostra.core.page.NodeType;
+import giostra.core.page.Page;
 import giostra.core.testing.RandomDocuments;
 import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
@@ -258,6 +259,7 @@ class RolesApiTest {
     var said = dressed.values().styles().set().entrySet().iterator().next();
     StyleKey style = said.getKey();
     String band = now.bands().all().get(1).id();
+    var empty = new Page("page", now.page().values(), List.of());
     for (Edit each :
         List.of(
             new Edit.SetStyle(
@@ -271,8 +273,8 @@ class RolesApiTest {
                 "page", 0, NodeType.SECTION.make("a-new-section", Values.NONE, List.of())),
             new Edit.AddNode(
                 item.id(), 0, NodeType.OWN_HTML.make("some-code", Values.NONE, List.of())),
-            new Edit.ReplacePage(now.page()),
-            new Edit.Replace(now))) {
+            new Edit.ReplacePage(empty),
+            new Edit.Replace(new Document(now.site(), empty)))) {
       Api.Answer refused = edit(api, writer, page, each);
       assertThat(refused.status()).as(each + " " + refused.text()).isEqualTo(403);
       assertThat(refused.text()).contains("A writer fills in");
