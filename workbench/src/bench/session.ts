@@ -74,7 +74,9 @@ export class Session {
   #timer: ReturnType<typeof setTimeout> | undefined;
   #retryMs = FIRST_RETRY_MS;
   #failures = 0;
-  #behind = false;
+  /** The revisions that others have told of, of the page and of its site. */
+  #heard: readonly [number, number] = [0, 0];
+  #missed = false;
   #following = false;
 
   constructor(page: PageReply) {
@@ -156,33 +158,48 @@ export class Session {
 
   /** Others have brought the page so far. */
   heard(revision: number, siteRevision: number) {
-    if (revision > this.#page.revision || siteRevision > this.#page.siteRevision) this.catchUp();
+    this.#heard = [Math.max(revision, this.#heard[0]), Math.max(siteRevision, this.#heard[1])];
+    this.#followSoon();
   }
 
   /** Takes over what others have changed since; not before what was done here is acknowledged. */
   catchUp() {
-    this.#behind = true;
+    this.#missed = true;
+    this.#followSoon();
+  }
+
+  #followSoon() {
     if (!this.#busy && this.#queue.length === 0) void this.#follow();
+  }
+
+  /** Whether there may be something that is not here: what is heard of may be what was done here. */
+  #behind() {
+    const { revision, siteRevision } = this.#page;
+    return this.#missed || this.#heard[0] > revision || this.#heard[1] > siteRevision;
   }
 
   async #follow() {
     if (this.#save.kind === 'conflict' || this.#following) return;
     this.#following = true;
     try {
-      while (this.#behind && this.#queue.length === 0) {
-        this.#behind = false;
+      while (this.#behind() && this.#queue.length === 0) {
+        this.#missed = false;
         const had = this.#has();
         const params = { path: { id: this.#page.id }, query: { has: had } };
         const change = await ask(api.GET('/api/pages/{id}/changes', { params }));
         // An edit of ours that was answered meanwhile has brought all of it along.
         if (this.#has() !== had || this.#queue.length > 0) continue;
-        if (`${change.page.revision}.${change.page.siteRevision}` === had) continue;
+        if (`${change.page.revision}.${change.page.siteRevision}` === had) {
+          // What was heard of is of a page that is another since.
+          this.#heard = [0, 0];
+          continue;
+        }
         this.#took(change);
         this.#tell();
       }
     } catch {
       // Whoever cannot be reached now is asked again when something else is heard.
-      this.#behind = true;
+      this.#missed = true;
     } finally {
       this.#following = false;
     }
@@ -245,7 +262,7 @@ export class Session {
     } finally {
       this.#busy = false;
     }
-    if (this.#behind && this.#queue.length === 0) void this.#follow();
+    if (this.#behind()) this.#followSoon();
   }
 
   /** @returns whether to go on with the next job */

@@ -6,6 +6,9 @@ export function Handed({ invited, to }: { readonly invited: Invited; readonly to
     <p className="who-is-in-made" role="status">
       <span>
         {invited.mailed ? `A message went to ${to}.` : `No message could be sent to ${to}.`}
+        {!invited.mailed &&
+          invited.address === '' &&
+          ' Whoever owns the installation can give them a way in.'}
         {invited.mailbox !== '' && invited.mailed && (
           <>
             {' '}

@@ -15,6 +15,8 @@ export interface Other {
 }
 
 interface Changed {
+  /** The page that it was made from; a change of the site is told on all its pages. */
+  readonly page: string;
   readonly revision: number;
   readonly siteRevision: number;
 }
@@ -101,8 +103,8 @@ export function useTogether(session: Session, page: string, chosen: string): rea
       source.onopen = () => session.catchUp();
       source.addEventListener('missed', () => session.catchUp());
       source.addEventListener('changed', ({ data }) => {
-        const { revision, siteRevision } = JSON.parse(data) as Changed;
-        session.heard(revision, siteRevision);
+        const { page: from, revision, siteRevision } = JSON.parse(data) as Changed;
+        session.heard(from === page ? revision : 0, siteRevision);
       });
       source.addEventListener('remarked', () => {
         void queries.invalidateQueries({ queryKey: ['remarks', page] });

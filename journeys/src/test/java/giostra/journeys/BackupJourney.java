@@ -61,7 +61,27 @@ class BackupJourney {
     return all;
   }
 
-  @InTurn({1, 5})
+  /** The database goes: what was asked for before is there, the rest says when to come back. */
+  private static void whileItIsAway(Api api, Postgres database) {
+    String live = api.at(Api.LIVE_DEMO);
+    byte[] page = api.get(live).bytes();
+    database.down();
+    Api.Answer again = api.get(live);
+    assertThat(again.status()).isEqualTo(200);
+    assertThat(again.bytes()).isEqualTo(page);
+    Api.Answer refused = api.get(PAGE);
+    assertThat(refused.status()).isEqualTo(503);
+    assertThat(refused.header("retry-after")).isNotEmpty();
+    assertThat(refused.text()).contains("The database cannot be reached");
+    database.up();
+    for (int i = 0; i < 100 && api.get(PAGE).status() != 200; i++) {
+      // It comes back by itself.
+      java.util.concurrent.locks.LockSupport.parkNanos(200_000_000L);
+    }
+    assertThat(api.get(PAGE).status()).isEqualTo(200);
+  }
+
+  @InTurn(10)
   @Test
   void whatComesBackIsWhatThereWas() throws IOException {
     Path folder = Files.createTempDirectory("giostra-backup");
@@ -83,6 +103,7 @@ class BackupJourney {
           .contains("is there already");
       assertThat(giostra(database, blobs, "restore", file.toString()).text())
           .contains("has something in it");
+      whileItIsAway(api, database);
     }
     Path fresh = folder.resolve("fresh");
     try (Postgres database = Postgres.start()) {

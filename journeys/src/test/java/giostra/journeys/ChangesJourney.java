@@ -138,7 +138,7 @@ class ChangesJourney {
     return (double) wrong / (a.getWidth() * a.getHeight());
   }
 
-  @InTurn(1)
+  @InTurn(10)
   @Test
   void everyMannerBeginsAtTheOneAndEndsAtTheOther(Api api, Chromium.Open chromium) {
     var wrong = new ArrayList<String>();

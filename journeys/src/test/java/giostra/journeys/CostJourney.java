@@ -49,7 +49,7 @@ class CostJourney {
         .sum();
   }
 
-  @InTurn(1)
+  @InTurn(9)
   @Test
   void whatIsToldIsWhatComesOfIt(Api api, Chromium.Open chromium) {
     var all = new ArrayList<Map.Entry<String, String>>();

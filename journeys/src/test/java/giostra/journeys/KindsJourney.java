@@ -13,6 +13,7 @@ import giostra.core.page.NodeType;
 import giostra.core.page.Piece;
 import giostra.core.piece.counters.CounterSettings.Curve;
 import giostra.core.tempo.NumberStyle;
+import giostra.core.testing.InTurn;
 import giostra.core.value.Easing;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
@@ -44,6 +45,7 @@ class KindsJourney {
     return String.valueOf(page.evaluate("() => document.activeElement.id"));
   }
 
+  @InTurn({0, 3, 6, 9})
   @Test
   void tabsInAColumnFollowTheKeyboardTable(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -78,6 +80,7 @@ class KindsJourney {
   }
 
   /** Source of the way of sharing: Web Share API, "share() method"; here a stand-in for it. */
+  @InTurn({1, 4, 7, 10})
   @Test
   void aQuestionsLinkIsCopiedAndShared(Api api, Chromium.Open chromium) {
     for (boolean shares : List.of(true, false)) {
@@ -119,6 +122,7 @@ class KindsJourney {
     }
   }
 
+  @InTurn({2, 5, 8, 11})
   @Test
   void tabsInARowAreMovedByTheArrowsAcross(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 800);
@@ -131,6 +135,7 @@ class KindsJourney {
     assertThat(focused(page)).as("down is the page's").isEqualTo("g-house-cloud-tab");
   }
 
+  @InTurn({0, 3, 6, 9})
   @Test
   void onAPhoneTheSameTabsAreAnAccordion(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 390);
@@ -149,6 +154,7 @@ class KindsJourney {
     assertThat(focused(page)).isEqualTo("g-house-desert-fold");
   }
 
+  @InTurn({1, 4, 7, 10})
   @Test
   void whatIsOpenStaysOpenOverABreakpoint(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -161,6 +167,7 @@ class KindsJourney {
     assertThat(page.locator("#g-house-water-tab")).hasAttribute("aria-selected", "true");
   }
 
+  @InTurn({2, 5, 8, 11})
   @Test
   void theAccordionFollowsTheKeyboardTable(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -190,6 +197,7 @@ class KindsJourney {
         .isTrue();
   }
 
+  @InTurn({0, 3, 6, 9})
   @Test
   void openingAnimatesAndWhatStandsBelowMovesWithoutAJump(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -227,6 +235,7 @@ class KindsJourney {
         .isGreaterThan(said.path("drawn").asInt() / 2);
   }
 
+  @InTurn({1, 4, 7, 10})
   @Test
   void theSearchFindsInAnswersAndOpensWhatItFinds(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -240,6 +249,7 @@ class KindsJourney {
     assertThat(page.locator("[data-piece=questions] details:visible")).hasCount(3);
   }
 
+  @InTurn({2, 5, 8, 11})
   @Test
   void aQuestionATabAndASlideAreOpenedByAddressAndByALink(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 900);
@@ -254,6 +264,7 @@ class KindsJourney {
     assertThat(page.locator("#g-opening-orchids")).hasJSProperty("inert", false);
   }
 
+  @InTurn({0, 3, 6, 9})
   @Test
   void aSliderWithNamesIsTheTabbedCarousel(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -274,6 +285,7 @@ class KindsJourney {
     assertThat(page.locator("#g-opening-orchids")).hasJSProperty("inert", false);
   }
 
+  @InTurn({1, 4, 7, 10})
   @Test
   void aBoxTurnsByHoverTapAndKeyAndItsHiddenFaceIsInert(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -311,6 +323,7 @@ class KindsJourney {
   /**
    * At rest a box costs no layers of its own; on its way back both of its faces are still there.
    */
+  @InTurn({2, 5, 8, 11})
   @Test
   void aBoxIsFlatButWhileItIsTurned(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -352,6 +365,7 @@ class KindsJourney {
     assertThat(box.evaluate(depth)).isEqualTo(flat);
   }
 
+  @InTurn({0, 3, 6, 9})
   @Test
   void countsEndAtTheirValueAndTakeNoRoomOnTheWay(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -381,6 +395,7 @@ class KindsJourney {
     assertThat(figure.locator(".g-run")).hasText("");
   }
 
+  @InTurn({1, 4, 7, 10})
   @Test
   void answersAsHighAsTheTallestAreSoInATabThatWasHiddenAtFirst(Api api, Page page) {
     Document plain = Subjects.page("tabs", List.of("tabs"));
@@ -405,6 +420,7 @@ class KindsJourney {
     assertThat(brief).isBetween(full - 1, full + 1);
   }
 
+  @InTurn({2, 5, 8, 11})
   @Test
   void countsStartAtTheirShareOnceOrEachTimeTheyAreSeen(Api api, Chromium.Open chromium) {
     Document plain = Subjects.page("counters", List.of("once", "again", "late"));
@@ -452,6 +468,7 @@ class KindsJourney {
                 + " again 0.5: 2, late 0.8: 0, late 0.95: 1");
   }
 
+  @InTurn({0, 3, 6, 9})
   @Test
   void withLessMotionNothingCountsOrTurns(Api api, Chromium.Open chromium) {
     Page page = chromium.calm(1280, 900);
@@ -466,6 +483,7 @@ class KindsJourney {
         .isEqualTo("0s");
   }
 
+  @InTurn({1, 4, 7, 10})
   @Test
   void withoutScriptEverythingIsThere(Api api, Chromium.Open chromium) {
     for (int width : List.of(1280, 390)) {
@@ -489,6 +507,7 @@ class KindsJourney {
     }
   }
 
+  @InTurn({2, 5, 8, 11})
   @Test
   void piecesAreDrivenFromScriptAndTellWhatTheyDid(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -523,6 +542,7 @@ class KindsJourney {
         .anyMatch(line -> line.endsWith("plant-fern script"));
   }
 
+  @InTurn({0, 3, 6, 9})
   @Test
   void eachPageLoadsOnlyTheScriptsItUses(Api api) {
     String html = api.get(Api.LIVE_DEMO).text();
@@ -537,6 +557,7 @@ class KindsJourney {
   }
 
   /** Reference libraries: ICU for Java and the browser's own Intl.NumberFormat. */
+  @InTurn({1, 4, 7, 10})
   @Test
   void numbersAreWrittenAsTheBrowserWritesThem(Chromium.Open chromium) {
     Page page = chromium.page(400, 300);
@@ -578,6 +599,7 @@ class KindsJourney {
   }
 
   /** Reference: the browser's getComputedTiming().progress for the same curves. */
+  @InTurn({2, 5, 8, 11})
   @Test
   void curvesAreThoseOfTheBrowser(Chromium.Open chromium) {
     Page page = chromium.page(400, 300);

@@ -180,7 +180,7 @@ class PayloadJourney {
         """);
   }
 
-  @InTurn({2, 6})
+  @InTurn(11)
   @Test
   void noWordsRunAnywhere(Api api, Chromium.Open chromium) throws IOException {
     // Each payload has its chance in a deep run, six of them in another.
@@ -233,7 +233,7 @@ class PayloadJourney {
   }
 
   /** What is counted is counted: a page of its own runs it. */
-  @InTurn({2, 6})
+  @InTurn(11)
   @Test
   void whatRunsIsSeen(Page page) {
     AtomicInteger ran = heard(page);

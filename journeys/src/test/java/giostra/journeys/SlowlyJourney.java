@@ -178,7 +178,7 @@ class SlowlyJourney {
   }
 
   /** By keyboard and by pointer: frames are drawn on the picture. */
-  @InTurn({1, 4})
+  @InTurn({4, 9})
   @Test
   void framesAreDrawnOnThePicture(Api api, Page page) {
     String id = edited(api, desktop("openings", "movesItself", true));

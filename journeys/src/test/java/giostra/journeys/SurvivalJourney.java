@@ -177,7 +177,7 @@ class SurvivalJourney {
   }
 
   /** The server is killed while it sends a release to a folder: visitors have a whole one. */
-  @InTurn(1)
+  @InTurn(8)
   @Test
   void whatIsSentIsWholeHoweverOftenItsSenderIsKilled(@TempDir Path temp) throws Exception {
     int kills = Runs.of(1, 20);

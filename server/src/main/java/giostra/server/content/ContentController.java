@@ -189,7 +189,8 @@ class ContentController {
   @GetMapping(path = "/api/pages/{id}/preview/", params = "intake")
   ResponseEntity<byte[]> preview(@PathVariable String id, @RequestParam String intake) {
     PageService.Head head = pages.head(id);
-    return previews.page(head.siteId(), intakes.previewed(intake, head.document()), Set.of(), null);
+    return previews.page(
+        head.siteId(), intakes.previewed(id, intake, head.document()), Set.of(), null);
   }
 
   @GetMapping("/api/pages/{id}/feed")

@@ -311,8 +311,12 @@ public class IntakeService {
   }
 
   /** A page with the first rows of a file in its piece, instead of what that has. */
-  Document previewed(String id, Document document) {
+  Document previewed(String pageId, String id, Document document) {
     IntakeEntity row = row(id);
+    if (!row.pageId.equals(pageId)) {
+      // Whoever may look at one page may not at others by it.
+      throw new Gone("intake", id);
+    }
     Table table = table(row);
     Table some = table.part(0, Math.min(IntakeReply.SAMPLES, table.rows().size()));
     List<Item> items = filled(row, some).items();

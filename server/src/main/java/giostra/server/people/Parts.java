@@ -91,9 +91,9 @@ class Parts {
                 siteName,
                 given.word(),
                 key));
-    // Who was known already is let in by what only they read.
-    boolean theirs = before.isPresent() && !by.owns();
-    return new Invited(person.id(), mailed, theirs ? "" : key, by.owns() ? post.mailbox() : "");
+    // Whoever owns one site alone comes in as nobody else: what lets people in is theirs to read.
+    boolean told = by.owns();
+    return new Invited(person.id(), mailed, told ? key : "", told ? post.mailbox() : "");
   }
 
   private PeopleRows.Person add(String name, String address) {

@@ -13,6 +13,7 @@ import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.stereotype.Service;
 
@@ -32,7 +33,7 @@ class Passwords {
   private static final int FREE = 5;
 
   private static final Duration LONGEST_WAIT = Duration.ofMinutes(15);
-  private static final Duration FORGOTTEN = Duration.ofDays(1);
+  private static final Duration FORGOTTEN = Duration.ofHours(1);
 
   private static final int MEMORY_KIB = 19 * 1024;
 
@@ -146,6 +147,12 @@ class Passwords {
     }
     rows.forgetFailed(asked, now.minus(FORGOTTEN));
     return person.orElseThrow();
+  }
+
+  /** Addresses that are tried no more are kept no longer. */
+  @Scheduled(fixedDelay = 3_600_000)
+  void forget() {
+    rows.forgetFailed("", clock.instant().minus(FORGOTTEN));
   }
 
   private static void hold(PeopleRows.Failed failed, Instant now) {

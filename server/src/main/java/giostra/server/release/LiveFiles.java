@@ -18,7 +18,9 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.event.TransactionalEventListener;
 
 /**
@@ -115,8 +117,14 @@ class LiveFiles implements Prepared {
     String key = site + "/" + page;
     Map<String, Ready> known = pages.getIfPresent(key);
     if (known == null) {
-      // While it is read it may change: then what was read is forgotten at once.
-      known = pages.asMap().compute(key, (_, before) -> before == null ? read(site, page) : before);
+      try {
+        // While it is read it may change: then what was read is forgotten at once.
+        known =
+            pages.asMap().compute(key, (_, before) -> before == null ? read(site, page) : before);
+      } catch (DataAccessException | TransactionException e) {
+        // The usual way says what is away.
+        return null;
+      }
     }
     return known == null ? null : known.get(path);
   }

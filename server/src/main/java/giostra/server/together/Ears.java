@@ -2,6 +2,7 @@ package giostra.server.together;
 
 import giostra.server.bell.Bell;
 import giostra.server.bell.Heard;
+import giostra.server.web.Later;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
@@ -32,6 +33,10 @@ import tools.jackson.databind.json.JsonMapper;
 class Ears implements SmartLifecycle {
   private static final Logger LOG = LoggerFactory.getLogger(Ears.class);
   private static final int LISTENS_MS = 1000;
+
+  /** Streams of one page. */
+  private static final int MOST = 200;
+
   private static final int TRIES_AGAIN_MS = 1000;
 
   private final DataSourceProperties database;
@@ -54,7 +59,11 @@ class Ears implements SmartLifecycle {
 
   /** Listens to a page from now on, until the stream ends. */
   void add(Stream stream) {
-    streams.computeIfAbsent(stream.page(), _ -> new CopyOnWriteArraySet<>()).add(stream);
+    Set<Stream> here = streams.computeIfAbsent(stream.page(), _ -> new CopyOnWriteArraySet<>());
+    if (here.size() >= MOST) {
+      throw new Later("Many windows have this page open; it is not told of others here.", 60);
+    }
+    here.add(stream);
     stream.onEnd(() ->
         streams.computeIfPresent(
             stream.page(),

@@ -293,6 +293,27 @@ class RolesApiTest {
     assertThat(lines.get(1).path("by").asString()).isEqualTo("A writer");
   }
 
+  /** By the way of one page nobody looks at what is of another. */
+  @Test
+  void whatIsOfAnotherPageIsNotThere(Api api) {
+    String page = api.newPage(api.newSite("One"), RandomDocuments.document(3));
+    String intake =
+        api.post(
+                "/api/pages/" + page + "/intakes/pasted",
+                Map.of(
+                    "piece", api.document(page).pieces().getFirst().id(), "text", "title\nOne\n"))
+            .json()
+            .path("id")
+            .asString();
+    String preview = "/preview/?intake=" + intake;
+    assertThat(api.get("/api/pages/" + page + preview).status()).isEqualTo(200);
+    String site = api.newSite("Another");
+    String other = api.newPage(site, RandomDocuments.document(3));
+    Api.Member who = api.member(site, "owner");
+    assertThat(api.ask(who, "GET", "/api/pages/" + other + preview, null).status()).isEqualTo(404);
+    assertThat(api.ask(who, "GET", "/api/intakes/" + intake, null).status()).isEqualTo(404);
+  }
+
   @Test
   void eachSeesTheirOwnSites(Api api) {
     String mine = api.newSite("Mine alone");
