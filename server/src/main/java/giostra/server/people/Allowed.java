@@ -49,9 +49,12 @@ class Allowed implements WebMvcConfigurer, HandlerInterceptor {
   /** What an operation is about, as its address says. */
   private record About(String what, String id, Optional<String> site) {}
 
+  private static String pattern(HttpServletRequest request) {
+    return String.valueOf(request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE));
+  }
+
   private Optional<About> about(HttpServletRequest request) {
-    String pattern =
-        String.valueOf(request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE));
+    String pattern = pattern(request);
     Map<?, ?> named =
         request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE)
                 instanceof Map<?, ?> map
@@ -73,8 +76,9 @@ class Allowed implements WebMvcConfigurer, HandlerInterceptor {
   }
 
   private void check(HttpServletRequest request, HandlerMethod method, Who who) {
-    if (!request.getRequestURI().startsWith("/api/")
-        && !request.getRequestURI().startsWith("/v3/")) {
+    // By what answers, never by how it was written: /%61pi/ is /api/ as well.
+    String pattern = pattern(request);
+    if (!pattern.startsWith("/api/") && !pattern.startsWith("/v3/")) {
       // The bench's own files hold nothing of anybody's.
       return;
     }

@@ -134,9 +134,9 @@ class Passwords {
     if (asked.isEmpty() || asked.length() > 254) {
       throw new Refused("address", "empty or too long", "the one that you were invited by");
     }
-    rows.failed(asked).ifPresent(each -> hold(each, now));
-    // Counted before it is known, so that many at once are no way around it.
-    rows.countFailed(asked, now);
+    if (rows.countTry(asked, now, FREE, (int) LONGEST_WAIT.toSeconds()) == 0) {
+      throw wait(rows.failed(asked).orElse(new PeopleRows.Failed(FREE, now)), now);
+    }
     Optional<PeopleRows.Person> person = rows.addressed(asked);
     boolean right = fits(password, person.map(PeopleRows.Person::password).orElse(null));
     if (!right) {
@@ -155,20 +155,14 @@ class Passwords {
     rows.forgetFailed("", clock.instant().minus(FORGOTTEN));
   }
 
-  private static void hold(PeopleRows.Failed failed, Instant now) {
-    int over = failed.failures() - FREE;
-    if (over < 0) {
-      return;
-    }
-    Duration wait = Duration.ofSeconds(1L << Math.min(over, 10));
-    Instant until = failed.lastAt().plus(wait.compareTo(LONGEST_WAIT) > 0 ? LONGEST_WAIT : wait);
-    if (now.isBefore(until)) {
-      int seconds = (int) Duration.between(now, until).toSeconds() + 1;
-      throw new Later(
-          "This address was tried too often; it can be tried again in "
-              + seconds
-              + (seconds == 1 ? " second." : " seconds."),
-          seconds);
-    }
+  private static Later wait(PeopleRows.Failed failed, Instant now) {
+    int over = Math.clamp(failed.failures() - FREE, 0, 20);
+    Duration wait = Duration.ofSeconds(Math.min(LONGEST_WAIT.toSeconds(), 1L << over));
+    int left = (int) Math.max(0, Duration.between(now, failed.lastAt().plus(wait)).toSeconds()) + 1;
+    return new Later(
+        "This address was tried too often; it can be tried again in "
+            + left
+            + (left == 1 ? " second." : " seconds."),
+        left);
   }
 }

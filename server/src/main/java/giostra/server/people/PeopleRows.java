@@ -200,7 +200,14 @@ interface PeopleRows extends Repository<PersonEntity, String> {
       nativeQuery = true)
   Optional<Failed> failed(String address);
 
-  /** Counts one more before it is known whether it is right: two at once are both counted. */
+  /**
+   * Counts one more try before it is known whether it is right, unless it has to wait: asked and
+   * counted as one, so that many at once are no way around it.
+   *
+   * @param free tries that do not wait; after them the wait doubles from a second
+   * @param longest that one waits, in seconds
+   * @return 0 where it has to wait
+   */
   @Transactional
   @Modifying
   @Query(
@@ -208,9 +215,11 @@ interface PeopleRows extends Repository<PersonEntity, String> {
           """
           insert into failed_sign_in values (?1, 1, ?2)
           on conflict (address) do update set failures = failed_sign_in.failures + 1, last_at = ?2
+            where failed_sign_in.failures < ?3 or failed_sign_in.last_at + make_interval(
+              secs => least(?4, power(2, least(20, failed_sign_in.failures - ?3)))) <= ?2
           """,
       nativeQuery = true)
-  void countFailed(String address, Instant at);
+  int countTry(String address, Instant at, int free, int longest);
 
   @Transactional
   @Modifying

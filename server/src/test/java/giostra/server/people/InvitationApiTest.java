@@ -179,7 +179,8 @@ class InvitationApiTest {
       }
     }
     assertThat(got).allMatch(status -> status == 422 || status == 429);
-    assertThat(got.stream().filter(status -> status == 429)).isNotEmpty();
+    // Five are free; in the time that they take one or two more may have waited enough.
+    assertThat(got.stream().filter(status -> status == 422).count()).isBetween(5L, 8L);
   }
 
   @Test

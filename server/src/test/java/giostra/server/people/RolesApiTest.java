@@ -314,6 +314,29 @@ class RolesApiTest {
     assertThat(api.ask(who, "GET", "/api/intakes/" + intake, null).status()).isEqualTo(404);
   }
 
+  /** An address that is written otherwise is the same address. */
+  @Test
+  void howAnAddressIsWrittenChangesNothing(Api api) {
+    String site = api.newSite("Written");
+    String page = api.newPage(site, RandomDocuments.document(3));
+    Api.Member reviewer = api.member(site, "reviewer");
+    Api.Member stranger = api.member(api.newSite("Elsewhere"), "owner");
+    for (String start : List.of("/%61pi", "/ap%69", "/%61%70%69", "//api", "/api/", "/API")) {
+      String path = start + "/pages/" + page;
+      for (Api.Member who : List.of(reviewer, stranger)) {
+        assertThat(api.ask(who, "POST", path + "/away", null).status())
+            .as(path)
+            .isIn(400, 403, 404);
+        assertThat(api.ask(who, "POST", path + "/releases", "{}").status())
+            .as(path)
+            .isIn(400, 403, 404);
+      }
+      assertThat(api.ask(stranger, "GET", path, null).status()).as(path).isIn(400, 403, 404);
+    }
+    assertThat(api.get("/api/pages/" + page + "/releases").json()).isEmpty();
+    assertThat(api.page(page).path("id").asString()).isEqualTo(page);
+  }
+
   @Test
   void eachSeesTheirOwnSites(Api api) {
     String mine = api.newSite("Mine alone");
