@@ -23,6 +23,8 @@ interface Changed {
 
 const HERE_MS = 15_000;
 const SETTLES_MS = 150;
+/** Whoever was turned away asks again, each a while later than the others. */
+const AGAIN_MS = 5_000;
 
 /** Drawn once: a window keeps its name while it is open. */
 const own = crypto.randomUUID();
@@ -90,7 +92,9 @@ export function useTogether(session: Session, page: string, chosen: string): rea
   }, [told]);
   useEffect(() => {
     let source: EventSource | undefined;
+    let later: ReturnType<typeof setTimeout> | undefined;
     const listen = () => {
+      clearTimeout(later);
       source?.close();
       source = undefined;
       if (document.visibilityState !== 'visible') {
@@ -101,6 +105,13 @@ export function useTogether(session: Session, page: string, chosen: string): rea
       source = new EventSource(`/api/pages/${page}/events`);
       // What happened while nobody listened is caught up with.
       source.onopen = () => session.catchUp();
+      // A browser asks again by itself where a connection breaks, but not where it is answered with
+      // an error: by a server that has too much to do, or whose database is away.
+      source.onerror = () => {
+        if (source?.readyState !== EventSource.CLOSED) return;
+        clearTimeout(later);
+        later = setTimeout(listen, AGAIN_MS * (1 + Math.random()));
+      };
       source.addEventListener('missed', () => session.catchUp());
       source.addEventListener('changed', ({ data }) => {
         const { page: from, revision, siteRevision } = JSON.parse(data) as Changed;
@@ -120,6 +131,7 @@ export function useTogether(session: Session, page: string, chosen: string): rea
     addEventListener(SIGNED_IN, listen);
     addEventListener('pagehide', leave);
     return () => {
+      clearTimeout(later);
       source?.close();
       leave();
       removeEventListener('visibilitychange', listen);

@@ -14,6 +14,8 @@ import java.io.IOException;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -46,9 +48,14 @@ class LiveFiles implements Prepared {
   private final ReleaseRows rows;
   private final BlobStore blobs;
 
-  /** By "site/page": the files of the release that is live, by their path. */
-  private final Cache<String, Map<String, Ready>> pages =
-      Caffeine.newBuilder().maximumSize(MOST_PAGES).build();
+  /** By "site/page". */
+  private final Cache<String, Known> pages = Caffeine.newBuilder().maximumSize(MOST_PAGES).build();
+
+  /** How often something of a site has changed, as far as was heard. */
+  private final Map<String, Long> changes = new ConcurrentHashMap<>();
+
+  /** How often nobody knew what was not heard. */
+  private final AtomicLong missed = new AtomicLong();
 
   private final Cache<String, Body> bodies =
       Caffeine.newBuilder()
@@ -60,6 +67,12 @@ class LiveFiles implements Prepared {
     this.rows = rows;
     this.blobs = blobs;
   }
+
+  /** How often a site had changed when something was read. */
+  private record Stand(long changes, long missed) {}
+
+  /** The files of the release that is live, by their path. */
+  private record Known(Stand stand, Map<String, Ready> files) {}
 
   /** A file with what its answer says. */
   private record Ready(String hash, String tag, String type, String policy, String caching) {}
@@ -81,12 +94,17 @@ class LiveFiles implements Prepared {
     if (heard.kind().equals("live")) {
       forget(heard.site());
     } else if (heard.kind().equals("missed")) {
-      pages.invalidateAll();
+      missed.incrementAndGet();
     }
   }
 
+  /** Waits for nobody who reads: what was read before this counts no longer. */
   private void forget(String site) {
-    pages.asMap().keySet().removeIf(each -> each.startsWith(site + "/"));
+    changes.merge(site, 1L, Long::sum);
+  }
+
+  private Stand stand(String site) {
+    return new Stand(changes.getOrDefault(site, 0L), missed.get());
   }
 
   @Override
@@ -115,21 +133,30 @@ class LiveFiles implements Prepared {
 
   private @Nullable Ready find(String site, String page, String path) {
     String key = site + "/" + page;
-    Map<String, Ready> known = pages.getIfPresent(key);
-    if (known == null) {
+    Known known = pages.getIfPresent(key);
+    if (known == null || !known.stand.equals(stand(site))) {
       try {
-        // While it is read it may change: then what was read is forgotten at once.
+        // Many who ask at once read it once.
         known =
-            pages.asMap().compute(key, (_, before) -> before == null ? read(site, page) : before);
+            pages
+                .asMap()
+                .compute(
+                    key,
+                    (_, before) ->
+                        before == null || !before.stand.equals(stand(site))
+                            ? read(site, page)
+                            : before);
       } catch (DataAccessException | TransactionException e) {
         // The usual way says what is away.
         return null;
       }
     }
-    return known == null ? null : known.get(path);
+    return known == null ? null : known.files.get(path);
   }
 
-  private @Nullable Map<String, Ready> read(String site, String page) {
+  private @Nullable Known read(String site, String page) {
+    // Before it is read: what changes meanwhile counts.
+    Stand stand = stand(site);
     List<ReleaseRows.LiveFile> files = rows.liveFiles(site, page);
     var all = new HashMap<String, Ready>();
     for (ReleaseRows.LiveFile file : files) {
@@ -146,7 +173,7 @@ class LiveFiles implements Prepared {
       }
     }
     // What is not live is not remembered: it may be in a moment.
-    return files.isEmpty() ? null : all;
+    return files.isEmpty() ? null : new Known(stand, all);
   }
 
   private @Nullable Body read(String hash) {

@@ -27,7 +27,8 @@ import tools.jackson.databind.json.JsonMapper;
 /**
  * Hears what {@link Bell} tells, on a connection of its own, and passes it to the streams that
  * listen. A database that was away is listened to again; the streams are told to look anew then,
- * since nobody knows what they have missed.
+ * since nobody knows what they have missed. Nothing that it does waits for anybody: whoever holds
+ * it up makes everybody deaf.
  */
 @Component
 class Ears implements SmartLifecycle {
@@ -39,12 +40,22 @@ class Ears implements SmartLifecycle {
 
   private static final int TRIES_AGAIN_MS = 1000;
 
+  /** A connection that has silently gone is found out after this long. */
+  private static final int ASKED_AFTER_SILENT_ROUNDS = 15;
+
+  private static final int ANSWERS_SECONDS = 5;
+
   private final DataSourceProperties database;
   private final JsonMapper mapper;
   private final Presences presences;
   private final ApplicationEventPublisher events;
   private final Map<String, Set<Stream>> streams = new ConcurrentHashMap<>();
-  private volatile @Nullable Thread thread;
+
+  /**
+   * What listens now; none while nobody does. It is there before its thread starts, which may run
+   * before anybody knows it.
+   */
+  private volatile @Nullable Object turn;
 
   Ears(
       DataSourceProperties database,
@@ -59,11 +70,16 @@ class Ears implements SmartLifecycle {
 
   /** Listens to a page from now on, until the stream ends. */
   void add(Stream stream) {
-    Set<Stream> here = streams.computeIfAbsent(stream.page(), _ -> new CopyOnWriteArraySet<>());
-    if (here.size() >= MOST) {
-      throw new Later("Many windows have this page open; it is not told of others here.", 60);
-    }
-    here.add(stream);
+    streams.compute(
+        stream.page(),
+        (_, before) -> {
+          Set<Stream> here = before == null ? new CopyOnWriteArraySet<>() : before;
+          if (here.size() >= MOST) {
+            throw new Later("Many windows have this page open; it is not told of others here.", 60);
+          }
+          here.add(stream);
+          return here;
+        });
     stream.onEnd(() ->
         streams.computeIfPresent(
             stream.page(),
@@ -75,22 +91,21 @@ class Ears implements SmartLifecycle {
 
   @Override
   public void start() {
-    thread = Thread.ofVirtual().name("ears").start(this::listen);
+    Object mine = new Object();
+    turn = mine;
+    // Not a virtual one: those wait while others compute.
+    Thread.ofPlatform().daemon().name("ears").start(() -> listen(mine));
   }
 
   @Override
   public void stop() {
-    Thread running = thread;
-    thread = null;
-    if (running != null) {
-      running.interrupt();
-    }
+    turn = null;
     streams.values().forEach(all -> all.forEach(Stream::end));
   }
 
   @Override
   public boolean isRunning() {
-    return thread != null;
+    return turn != null;
   }
 
   /** Before the web server waits for what it still answers: streams would keep it for ever. */
@@ -99,9 +114,8 @@ class Ears implements SmartLifecycle {
     return Integer.MAX_VALUE;
   }
 
-  private void listen() {
-    boolean again = false;
-    while (thread != null) {
+  private void listen(Object mine) {
+    while (turn == mine) {
       try (Connection connection =
               DriverManager.getConnection(
                   database.determineUrl(),
@@ -109,19 +123,25 @@ class Ears implements SmartLifecycle {
                   database.determinePassword());
           Statement statement = connection.createStatement()) {
         statement.execute("listen " + Bell.CHANNEL);
-        if (again) {
-          events.publishEvent(new Heard("", "", "missed", mapper.createObjectNode()));
-          streams.values().forEach(all -> all.forEach(each -> each.tell("missed", Map.of())));
-        }
-        again = true;
+        // Before this nobody listened, if only for a moment.
+        events.publishEvent(new Heard("", "", "missed", mapper.createObjectNode()));
+        streams.values().forEach(all -> all.forEach(each -> each.tell("missed", Map.of())));
         PGConnection heard = connection.unwrap(PGConnection.class);
-        while (thread != null) {
+        int silent = 0;
+        while (turn == mine) {
           PGNotification[] all = heard.getNotifications(LISTENS_MS);
+          silent = all == null || all.length == 0 ? silent + 1 : 0;
           for (PGNotification each : all == null ? new PGNotification[0] : all) {
             hear(each.getParameter());
           }
+          if (silent >= ASKED_AFTER_SILENT_ROUNDS) {
+            silent = 0;
+            if (!connection.isValid(ANSWERS_SECONDS)) {
+              throw new SQLException("the connection has gone");
+            }
+          }
         }
-      } catch (SQLException e) {
+      } catch (SQLException | RuntimeException e) {
         LOG.warn("the database is not listened to: {}", e.getMessage());
         pause();
       }

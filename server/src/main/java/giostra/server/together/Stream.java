@@ -11,15 +11,16 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 /**
  * What one window is told of its page, as server-sent events. Each has a thread of its own, which
  * costs little, so that one that reads slowly holds up no other; one that reads nothing is ended.
+ * Only that thread touches the emitter, whose every method waits for what is being sent.
  */
 final class Stream {
   /** Long enough to be no burden, short enough that who may not listen any more soon does not. */
-  private static final long LASTS_MS = 600_000;
+  private static final long LASTS_NANOS = TimeUnit.MINUTES.toNanos(10);
 
   private static final int WAITING = 64;
   private static final int PING_SECONDS = 15;
 
-  private final SseEmitter emitter = new SseEmitter(LASTS_MS);
+  private final SseEmitter emitter = new SseEmitter(0L);
   private final BlockingQueue<Said> waiting = new ArrayBlockingQueue<>(WAITING);
   private final String site;
   private final String page;
@@ -28,7 +29,7 @@ final class Stream {
   /**
    * Something to be told.
    *
-   * @param kind empty for a sign of life
+   * @param kind what happened
    */
   private record Said(String kind, Object told) {}
 
@@ -52,10 +53,9 @@ final class Stream {
   /** What is done when nobody listens any more. */
   void onEnd(Runnable then) {
     emitter.onCompletion(() -> {
-      ended = true;
+      end();
       then.run();
     });
-    emitter.onTimeout(this::end);
     emitter.onError(_ -> end());
   }
 
@@ -63,38 +63,43 @@ final class Stream {
     Thread.ofVirtual().name("stream " + page).start(this::write);
   }
 
+  /** Never waits. */
   void tell(String kind, Object told) {
     if (!waiting.offer(new Said(kind, told))) {
       end();
     }
   }
 
+  /** Never waits: it is over as soon as what is being sent is through, or fails. */
   void end() {
     ended = true;
-    emitter.complete();
+    waiting.clear();
+    // It may be waiting for something to send.
+    waiting.offer(new Said("", ""));
   }
 
   private void write() {
+    long until = System.nanoTime() + LASTS_NANOS;
     try {
       // The first sign says that it listens.
       emitter.send(SseEmitter.event().comment("here"));
-      while (!ended) {
+      while (!ended && System.nanoTime() < until) {
         @Nullable Said next = waiting.poll(PING_SECONDS, TimeUnit.SECONDS);
-        if (ended) {
-          return;
+        if (!ended) {
+          emitter.send(
+              next == null
+                  ? SseEmitter.event().comment("still here")
+                  : SseEmitter.event()
+                      .name(next.kind())
+                      .data(next.told(), MediaType.APPLICATION_JSON));
         }
-        emitter.send(
-            next == null
-                ? SseEmitter.event().comment("still here")
-                : SseEmitter.event()
-                    .name(next.kind())
-                    .data(next.told(), MediaType.APPLICATION_JSON));
       }
     } catch (IOException | IllegalStateException e) {
-      end();
+      // Whoever listened has gone.
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
-      end();
+    } finally {
+      emitter.complete();
     }
   }
 }

@@ -51,6 +51,11 @@ public final class Giostra implements ParameterResolver, BeforeAllCallback {
     return api;
   }
 
+  /** A part of the running application, for whoever has to stop or start it. */
+  public static <T> T bean(Class<T> type) {
+    return Shared.RUNNING.app().getBean(type);
+  }
+
   /** Where the running application tells its figures, without a slash at the end. */
   public static String figures() {
     String port =

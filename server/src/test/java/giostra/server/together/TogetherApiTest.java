@@ -4,12 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import giostra.core.page.Edit;
 import giostra.core.page.PageSettings;
+import giostra.server.bell.Bell;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
+import java.net.InetSocketAddress;
+import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
@@ -66,6 +70,13 @@ class TogetherApiTest {
           return each.getValue();
         }
       }
+    }
+
+    /** Whether nothing more is heard for so long. */
+    boolean isSilent(int ms) throws InterruptedException {
+      Thread.sleep(ms);
+      heard.removeIf(each -> each.getKey().equals("missed"));
+      return heard.isEmpty();
     }
 
     @Override
@@ -168,6 +179,62 @@ class TogetherApiTest {
                       Map.of("window", "w", "node", "a".repeat(201), "path", "", "gone", false))
                   .status())
           .isEqualTo(422);
+    }
+  }
+
+  /** Whoever reads nothing of what they are told is let go, and nobody else waits for them. */
+  @Test
+  void whoReadsNothingHoldsUpNobody(Api api) throws Exception {
+    String site = api.copyOfDemo();
+    String page = site + "-evenings-at-velluta";
+    String other =
+        api.post("/api/sites/" + site + "/pages", Map.of("title", "Another"))
+            .json()
+            .path("id")
+            .asString();
+    URI at = URI.create(api.at("/"));
+    try (var deaf = new Socket()) {
+      deaf.setReceiveBufferSize(1024);
+      deaf.connect(new InetSocketAddress(at.getHost(), at.getPort()));
+      deaf.getOutputStream()
+          .write(
+              ("GET /api/pages/%s/events HTTP/1.1\r\nHost: %s\r\nAuthorization: Bearer %s\r\n\r\n")
+                  .formatted(page, at.getAuthority(), Api.SECRET)
+                  .getBytes(StandardCharsets.US_ASCII));
+      assertThat(deaf.getInputStream().read()).isEqualTo('H');
+      try (var here = new Listening(api, other, "Authorization", "Bearer " + Api.SECRET)) {
+        assertThat(here.next("here")).isEmpty();
+        // More than what waits for it on the way, here and in the kernel's buffers.
+        Bell bell = Giostra.bean(Bell.class);
+        for (int i = 0; i < 2000; i++) {
+          bell.ring(site, page, "changed", Map.of("text", "n".repeat(7000)));
+        }
+        var where = Map.of("window", "last", "node", "", "path", "", "gone", false);
+        assertThat(api.post("/api/pages/" + other + "/here", where).status()).isEqualTo(204);
+        assertThat(here.next("here").toString()).contains("last");
+      }
+    }
+  }
+
+  /** A start that comes right after a stop, again and again: it listens each time. */
+  @Test
+  void whatIsStartedAgainListens(Api api) throws Exception {
+    String site = api.copyOfDemo();
+    String page = site + "-evenings-at-velluta";
+    Ears ears = Giostra.bean(Ears.class);
+    for (int i = 0; i < 20; i++) {
+      ears.stop();
+      ears.start();
+      assertThat(ears.isRunning()).isTrue();
+    }
+    try (var here = new Listening(api, page, "Authorization", "Bearer " + Api.SECRET)) {
+      assertThat(here.next("here")).isEmpty();
+      var where = Map.of("window", "once", "node", "", "path", "", "gone", false);
+      // What is told before it has come to listen is not heard.
+      for (int i = 0; i < 20 && here.isSilent(250); i++) {
+        assertThat(api.post("/api/pages/" + page + "/here", where).status()).isEqualTo(204);
+      }
+      assertThat(here.next("here")).hasSize(1);
     }
   }
 
