@@ -54,19 +54,24 @@ public class Ports extends OncePerRequestFilter
   private final Set<String> names = new TreeSet<>();
 
   private final Connector stage;
-  private final Connector live;
-  private int benchPort;
-  private volatile @Nullable Prepared prepared;
 
-  Ports(Settings settings, @Value("${server.address}") String address) {
+  /** What of live pages is not prepared is asked for here, by what listens for visitors. */
+  private final Connector behindLive;
+
+  private final LiveListener live;
+  private int benchPort;
+
+  Ports(Settings settings, LiveListener live, @Value("${server.address}") String address) {
     this.known = settings.origins();
     this.address = address;
-    this.stage = connector(settings.stagePort());
-    this.live = connector(settings.livePort());
+    this.live = live;
+    this.stage = connector(address, settings.stagePort());
+    this.behindLive = connector("127.0.0.1", 0);
     boolean loopback = isLoopback(address);
     if (!loopback) {
       checkNamed();
     }
+    live.open();
     names.addAll(loopback ? LOOPBACK : Set.of(address));
     known.all().forEach(each -> names.add(URI.create(each).getHost().toLowerCase(Locale.ROOT)));
   }
@@ -87,7 +92,7 @@ public class Ports extends OncePerRequestFilter
     }
   }
 
-  private Connector connector(int port) {
+  private static Connector connector(String address, int port) {
     Connector made = new Connector("org.apache.coyote.http11.Http11NioProtocol");
     made.setPort(port);
     made.setProperty("address", address);
@@ -103,12 +108,16 @@ public class Ports extends OncePerRequestFilter
   /** Takes what answers for live pages; it needs the database, and this is there before. */
   @EventListener(ApplicationReadyEvent.class)
   void ready(ApplicationReadyEvent event) {
-    prepared = event.getApplicationContext().getBeanProvider(Prepared.class).getIfAvailable();
+    live.isBefore(
+        new LiveListener.Behind(
+            behindLive::getLocalPort,
+            this::isCalled,
+            event.getApplicationContext().getBeanProvider(Prepared.class).getIfAvailable()));
   }
 
   @Override
   public void customize(TomcatServletWebServerFactory factory) {
-    factory.addAdditionalConnectors(stage, live);
+    factory.addAdditionalConnectors(stage, behindLive);
   }
 
   @EventListener
@@ -132,7 +141,7 @@ public class Ports extends OncePerRequestFilter
 
   /** Origin of the live pages and the snippets. */
   public String live() {
-    return origin(known.live(), live.getLocalPort());
+    return origin(known.live(), live.port());
   }
 
   /** What the cookie of a session is called: cookies know hosts, and no ports. */
@@ -186,7 +195,8 @@ public class Ports extends OncePerRequestFilter
     }
   }
 
-  private static boolean isPublished(String path) {
+  /** Whether an address is one of live pages or snippets. */
+  static boolean isPublished(String path) {
     return path.startsWith("/live/") || path.startsWith("/snippets/");
   }
 
@@ -198,13 +208,13 @@ public class Ports extends OncePerRequestFilter
     int port = request.getLocalPort();
     if (!isCalled(request.getServerName())) {
       ProblemAnswer.write(response, 403, "Cannot be taken", "The host is none of this server's.");
-    } else if (port == live.getLocalPort()) {
+    } else if (port == behindLive.getLocalPort()) {
       if (!isPublished(path)) {
         NotThere.answer(request, response);
       } else if (!READS.contains(request.getMethod()) && !request.getMethod().equals("OPTIONS")) {
         response.setHeader("Allow", "GET, HEAD, OPTIONS");
         response.setStatus(HttpServletResponse.SC_METHOD_NOT_ALLOWED);
-      } else if (!prepared(request, response)) {
+      } else {
         chain.doFilter(request, response);
       }
     } else if (port == stage.getLocalPort()) {
@@ -229,14 +239,6 @@ public class Ports extends OncePerRequestFilter
     } else {
       chain.doFilter(request, response);
     }
-  }
-
-  private boolean prepared(HttpServletRequest request, HttpServletResponse response)
-      throws IOException {
-    @Nullable Prepared published = prepared;
-    return published != null
-        && READS.contains(request.getMethod())
-        && published.answers(request, response);
   }
 
   private static boolean isPage(String path) {

@@ -1,15 +1,47 @@
 package giostra.server.host;
 
-import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
+import java.nio.file.Path;
+import org.jspecify.annotations.Nullable;
 
 /** What is published and ready to be sent, before anything else of the server is asked. */
 public interface Prepared {
   /**
-   * Answers a request for what is published.
+   * What is at an address, if that waits in memory; it never waits for anything itself.
    *
-   * @return whether it has been answered; else it goes the usual way
+   * @param path as it is asked for, without what follows a question mark
    */
-  boolean answers(HttpServletRequest request, HttpServletResponse response) throws IOException;
+  @Nullable Answer waiting(String path);
+
+  /** What is at an address, read if need be; none where it goes the usual way. */
+  @Nullable Answer read(String path);
+
+  /**
+   * A file and how it is sent.
+   *
+   * @param tag its entity tag, in quotes
+   * @param caching its {@code Cache-Control}
+   * @param bytes of the file as it is
+   * @param body the file, where it is small
+   * @param file where it lies, where it is large
+   */
+  record Answer(
+      String tag,
+      String type,
+      String policy,
+      String caching,
+      long bytes,
+      @Nullable Body body,
+      @Nullable Path file) {}
+
+  /**
+   * Bytes, as they are and packed.
+   *
+   * @param gzip empty where packing brings nothing, and so is the other
+   */
+  record Body(byte[] plain, byte[] gzip, byte[] brotli) {
+    /** What it weighs in memory. */
+    public int weight() {
+      return plain.length + gzip.length + brotli.length + 200;
+    }
+  }
 }

@@ -8,9 +8,8 @@ import giostra.server.media.BlobStore;
 import giostra.server.page.LiveChanged;
 import giostra.server.web.Gone;
 import giostra.server.web.Packed;
-import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +19,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
+import org.springframework.core.io.Resource;
 import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
@@ -28,8 +28,8 @@ import org.springframework.transaction.event.TransactionalEventListener;
 /**
  * Live pages as they are sent: which files a release has is asked of the database once, and again
  * when it tells that something has changed; small files wait in memory, plain and packed. So a live
- * page costs no query, and is there while the database is away. What is none of this goes the usual
- * way: large files, parts of files, addresses that lead elsewhere.
+ * page costs no query, and is there while the database is away. Large files are told where they
+ * lie. What is none of this goes the usual way: addresses that lead elsewhere, or nowhere.
  */
 @Component
 class LiveFiles implements Prepared {
@@ -37,6 +37,7 @@ class LiveFiles implements Prepared {
       Pattern.compile("/live/([a-z0-9-]{1,80})/([a-z0-9-]{1,120})/([A-Za-z0-9._/-]{0,200})");
 
   private static final String INDEX = "index.html";
+  private static final byte[] NOTHING = new byte[0];
   private static final int MOST_PAGES = 2_000;
 
   /** Bytes of all files that wait. */
@@ -60,7 +61,7 @@ class LiveFiles implements Prepared {
   private final Cache<String, Body> bodies =
       Caffeine.newBuilder()
           .maximumWeight(MOST)
-          .weigher((String _, Body body) -> body.plain.length + body.gzip.length + 200)
+          .weigher((String _, Body body) -> body.weight())
           .build();
 
   LiveFiles(ReleaseRows rows, BlobStore blobs) {
@@ -75,14 +76,8 @@ class LiveFiles implements Prepared {
   private record Known(Stand stand, Map<String, Ready> files) {}
 
   /** A file with what its answer says. */
-  private record Ready(String hash, String tag, String type, String policy, String caching) {}
-
-  /**
-   * Its bytes.
-   *
-   * @param gzip none where packing brings nothing
-   */
-  private record Body(byte[] plain, byte[] gzip) {}
+  private record Ready(
+      String hash, String tag, String type, String policy, String caching, long bytes) {}
 
   @TransactionalEventListener(fallbackExecution = true)
   void changed(LiveChanged change) {
@@ -108,27 +103,49 @@ class LiveFiles implements Prepared {
   }
 
   @Override
-  public boolean answers(HttpServletRequest request, HttpServletResponse response)
-      throws IOException {
-    Matcher address = ADDRESS.matcher(request.getRequestURI());
-    if (!address.matches() || request.getHeader("Range") != null) {
-      return false;
+  public @Nullable Answer waiting(String path) {
+    Matcher address = ADDRESS.matcher(path);
+    if (!address.matches()) {
+      return null;
     }
-    String path = address.group(3).isEmpty() ? INDEX : address.group(3);
-    Ready file = find(address.group(1), address.group(2), path);
+    String site = address.group(1);
+    Known known = pages.getIfPresent(site + "/" + address.group(2));
+    if (known == null || !known.stand.equals(stand(site))) {
+      return null;
+    }
+    Ready file = known.files.get(name(address));
+    Body body = file == null || file.bytes > LARGEST ? null : bodies.getIfPresent(file.hash);
+    return file == null || body == null ? null : answer(file, body, null);
+  }
+
+  @Override
+  public @Nullable Answer read(String path) {
+    Matcher address = ADDRESS.matcher(path);
+    Ready file = address.matches() ? find(address.group(1), address.group(2), name(address)) : null;
     if (file == null) {
-      return false;
+      return null;
+    }
+    if (file.bytes > LARGEST) {
+      Path lies = lies(file.hash);
+      return lies == null ? null : answer(file, null, lies);
     }
     Body body = bodies.getIfPresent(file.hash);
     if (body == null) {
-      body = read(file.hash);
+      body = body(file.hash);
       if (body == null) {
-        return false;
+        return null;
       }
       bodies.put(file.hash, body);
     }
-    send(request, response, file, body);
-    return true;
+    return answer(file, body, null);
+  }
+
+  private static String name(Matcher address) {
+    return address.group(3).isEmpty() ? INDEX : address.group(3);
+  }
+
+  private static Answer answer(Ready file, @Nullable Body body, @Nullable Path lies) {
+    return new Answer(file.tag, file.type, file.policy, file.caching, file.bytes, body, lies);
   }
 
   private @Nullable Ready find(String site, String page, String path) {
@@ -160,63 +177,42 @@ class LiveFiles implements Prepared {
     List<ReleaseRows.LiveFile> files = rows.liveFiles(site, page);
     var all = new HashMap<String, Ready>();
     for (ReleaseRows.LiveFile file : files) {
-      if (file.bytes() <= LARGEST) {
-        boolean index = file.path().equals(INDEX);
-        all.put(
-            file.path(),
-            new Ready(
-                file.hash(),
-                LiveController.tag(file.hash()),
-                file.type(),
-                file.policy(),
-                index ? LiveController.ASKS : LiveController.FOR_GOOD));
-      }
+      boolean index = file.path().equals(INDEX);
+      all.put(
+          file.path(),
+          new Ready(
+              file.hash(),
+              LiveController.tag(file.hash()),
+              file.type(),
+              file.policy(),
+              index ? LiveController.ASKS : LiveController.FOR_GOOD,
+              file.bytes()));
     }
     // What is not live is not remembered: it may be in a moment.
     return files.isEmpty() ? null : new Known(stand, all);
   }
 
-  private @Nullable Body read(String hash) {
+  private @Nullable Body body(String hash) {
     try (var in = blobs.open(hash).getInputStream()) {
       byte[] plain = in.readAllBytes();
-      byte[] packed = Packed.packed(plain);
-      boolean worth = packed.length < plain.length * 9L / 10;
-      return new Body(plain, worth ? packed : new byte[0]);
+      byte[] gzip = Packed.packed(plain);
+      boolean worth = gzip.length < plain.length * 9L / 10;
+      return worth
+          ? new Body(plain, gzip, Packed.brotli(plain))
+          : new Body(plain, NOTHING, NOTHING);
     } catch (IOException | Gone e) {
       // Whoever asks the usual way is told what is wrong.
       return null;
     }
   }
 
-  private static void send(
-      HttpServletRequest request, HttpServletResponse response, Ready file, Body body)
-      throws IOException {
-    response.setHeader("ETag", file.tag);
-    response.setHeader("Cache-Control", file.caching);
-    response.setHeader("Content-Security-Policy", file.policy);
-    response.setHeader("Referrer-Policy", "strict-origin-when-cross-origin");
-    response.setHeader("X-Content-Type-Options", "nosniff");
-    boolean packs = body.gzip.length > 0;
-    if (packs) {
-      response.setHeader("Vary", "Accept-Encoding");
-    }
-    String known = request.getHeader("If-None-Match");
-    if (known != null && known.contains(file.tag)) {
-      response.setStatus(HttpServletResponse.SC_NOT_MODIFIED);
-      return;
-    }
-    String encodings = request.getHeader("Accept-Encoding");
-    boolean gzip = packs && encodings != null && Packed.takesGzip(encodings);
-    byte[] bytes = gzip ? body.gzip : body.plain;
-    if (gzip) {
-      response.setHeader("Content-Encoding", "gzip");
-    } else {
-      response.setHeader("Accept-Ranges", "bytes");
-    }
-    response.setContentType(file.type);
-    response.setContentLength(bytes.length);
-    if (!request.getMethod().equals("HEAD")) {
-      response.getOutputStream().write(bytes);
+  /** Where a large file lies; none where it lies on no disk of this machine. */
+  private @Nullable Path lies(String hash) {
+    try {
+      Resource file = blobs.open(hash);
+      return file.isFile() ? file.getFile().toPath() : null;
+    } catch (IOException | Gone e) {
+      return null;
     }
   }
 }

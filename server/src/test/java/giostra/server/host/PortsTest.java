@@ -165,7 +165,7 @@ class PortsTest {
   }
 
   private static Ports ports(String address, String bench, String stage, String live) {
-    return new Ports(
+    var settings =
         new Settings(
             Path.of("blobs"),
             0,
@@ -179,8 +179,13 @@ class PortsTest {
             new Settings.Mail("", 0, "", "", ""),
             new Settings.Deliveries(Path.of("out"), List.of()),
             false,
-            List.of()),
-        address);
+            List.of());
+    var listener = new LiveListener(settings, address);
+    try {
+      return new Ports(settings, listener, address);
+    } finally {
+      listener.destroy();
+    }
   }
 
   @Test
