@@ -46,7 +46,7 @@ public final class Measure {
         "edit to stage, 60 pieces, 50 edits: median %.0f ms, 95th percentile %.0f ms (budget 100)%n",
         times.get(times.size() / 2), times.get((int) Math.ceil(times.size() * 0.95) - 1));
     try (Postgres database = Postgres.start();
-        Process app = Process.start(database)) {
+        Process app = Process.startAsShipped(database)) {
       serving();
       Growth.pages(app.api());
       Growth.editors(app.api(), 50, 20);
@@ -69,7 +69,7 @@ public final class Measure {
   /** Alone: {@code java … -cp … giostra.bench.Measure serving}. */
   private static void serving() throws IOException, InterruptedException {
     try (Postgres database = Postgres.start();
-        Process app = Process.start(database, "--giostra.demo=true")) {
+        Process app = Process.startAsShipped(database, "--giostra.demo=true")) {
       Serving.compare(app.api());
       Serving.slow(app.api());
     }

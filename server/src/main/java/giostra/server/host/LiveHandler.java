@@ -40,10 +40,10 @@ import io.netty.handler.codec.http.HttpResponseStatus;
 import io.netty.handler.codec.http.HttpUtil;
 import io.netty.handler.codec.http.HttpVersion;
 import io.netty.handler.codec.http.LastHttpContent;
-import io.netty.handler.timeout.IdleStateEvent;
 import io.netty.util.ReferenceCountUtil;
 import io.netty.util.concurrent.Future;
 import java.io.IOException;
+import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.StandardOpenOption;
@@ -53,6 +53,7 @@ import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.List;
 import java.util.Objects;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.RejectedExecutionException;
@@ -73,6 +74,12 @@ final class LiveHandler extends ChannelInboundHandlerAdapter {
   /** From one answer to the end of the next head. */
   private static final int ASKS_SECONDS = 60;
 
+  /** Twice in a row nothing of an answer is taken: whoever asked has gone. */
+  private static final int TICK_SECONDS = 15;
+
+  /** Parts of requests that come before others are answered. */
+  private static final int MOST_WAIT = 16;
+
   private static final Pattern ONE_RANGE = Pattern.compile("bytes=([0-9]{0,18})-([0-9]{0,18})");
   private static final Logger LOG = LoggerFactory.getLogger(LiveHandler.class);
   private static final byte[] NOTHING = new byte[0];
@@ -85,7 +92,18 @@ final class LiveHandler extends ChannelInboundHandlerAdapter {
 
   private boolean answering;
   private @Nullable HttpRequest request;
-  private @Nullable Future<?> patience;
+  private @Nullable Future<?> ticking;
+
+  /** When the last answer was through, or the connection opened. */
+  private long since;
+
+  /** What was left of an answer when it was last looked at; -1 for nothing. */
+  private long stuck = -1;
+
+  /** The host that was asked for last, and whether it is one of this server's. */
+  private String host = "";
+
+  private boolean isOurs;
 
   LiveHandler(Supplier<LiveListener.@Nullable Behind> rest, ExecutorService reading) {
     this.rest = rest;
@@ -94,36 +112,53 @@ final class LiveHandler extends ChannelInboundHandlerAdapter {
 
   @Override
   public void channelActive(ChannelHandlerContext context) {
-    next(context);
+    since = System.nanoTime();
+    ticking =
+        context
+            .executor()
+            .scheduleAtFixedRate(() -> tick(context), TICK_SECONDS, TICK_SECONDS, TimeUnit.SECONDS);
   }
 
   @Override
   public void channelInactive(ChannelHandlerContext context) {
-    calm();
+    if (ticking != null) {
+      ticking.cancel(false);
+    }
     waiting.forEach(ReferenceCountUtil::release);
     waiting.clear();
   }
 
-  /** Takes the next request, and not for ever. */
+  /** Lets go whoever does not come to the end of a request, or takes nothing of an answer. */
+  private void tick(ChannelHandlerContext context) {
+    ChannelOutboundBuffer leaving = context.channel().unsafe().outboundBuffer();
+    if (leaving == null || leaving.isEmpty()) {
+      stuck = -1;
+      if (!answering && System.nanoTime() - since > TimeUnit.SECONDS.toNanos(ASKS_SECONDS)) {
+        context.close();
+      }
+      return;
+    }
+    // What is left of the first thing that waits, and of all.
+    long left = Objects.hash(leaving.totalPendingWriteBytes(), leaving.currentProgress());
+    if (left == stuck) {
+      context.close();
+    }
+    stuck = left;
+  }
+
+  /** Takes the next request. */
   private void next(ChannelHandlerContext context) {
     answering = false;
-    patience =
-        context.executor().schedule((Runnable) context::close, ASKS_SECONDS, TimeUnit.SECONDS);
+    since = System.nanoTime();
     while (!answering) {
       HttpObject came = waiting.poll();
       if (came == null) {
-        context.read();
+        if (!context.channel().config().isAutoRead()) {
+          context.channel().config().setAutoRead(true);
+        }
         return;
       }
       take(context, came);
-    }
-  }
-
-  private void calm() {
-    Future<?> running = patience;
-    patience = null;
-    if (running != null) {
-      running.cancel(false);
     }
   }
 
@@ -132,17 +167,13 @@ final class LiveHandler extends ChannelInboundHandlerAdapter {
     if (!(message instanceof HttpObject came)) {
       ReferenceCountUtil.release(message);
     } else if (answering) {
-      // No more than what one look at the net has brought.
       waiting.add(came);
+      if (waiting.size() == MOST_WAIT) {
+        // No more than what one look at the net has brought.
+        context.channel().config().setAutoRead(false);
+      }
     } else {
       take(context, came);
-    }
-  }
-
-  @Override
-  public void channelReadComplete(ChannelHandlerContext context) {
-    if (!answering) {
-      context.read();
     }
   }
 
@@ -171,7 +202,6 @@ final class LiveHandler extends ChannelInboundHandlerAdapter {
       } else if (came instanceof LastHttpContent && asked != null) {
         request = null;
         answering = true;
-        calm();
         answer(context, asked);
       }
     } finally {
@@ -194,10 +224,16 @@ final class LiveHandler extends ChannelInboundHandlerAdapter {
     return asked.method().equals(HttpMethod.GET) || asked.method().equals(HttpMethod.HEAD);
   }
 
-  private static boolean isOurs(LiveListener.Behind behind, HttpRequest asked) {
-    String host = asked.headers().get(HOST, "");
-    return asked.headers().getAll(HOST).size() == 1
-        && behind.isCalled().test(host.replaceFirst(":[0-9]{1,5}$", ""));
+  private boolean isOurs(LiveListener.Behind behind, HttpRequest asked) {
+    List<String> all = asked.headers().getAll(HOST);
+    if (all.size() != 1) {
+      return false;
+    }
+    if (!all.getFirst().equals(host)) {
+      host = all.getFirst();
+      isOurs = behind.isCalled().test(host.replaceFirst(":[0-9]{1,5}$", ""));
+    }
+    return isOurs;
   }
 
   private void find(
@@ -257,7 +293,7 @@ final class LiveHandler extends ChannelInboundHandlerAdapter {
     // Snippets show them on pages of others.
     headers.set("Cross-Origin-Resource-Policy", "cross-origin");
     Prepared.Body body = answer.body();
-    boolean packs = body != null && body.gzip().length > 0;
+    boolean packs = body != null && body.isPacked();
     if (packs) {
       headers.set(VARY, ACCEPT_ENCODING);
     }
@@ -274,7 +310,7 @@ final class LiveHandler extends ChannelInboundHandlerAdapter {
       file(context, asked, answer, 0, answer.bytes(), HttpResponseStatus.OK, headers);
     } else {
       String takes = packs ? asked.headers().get(ACCEPT_ENCODING, "") : "";
-      byte[] bytes = body.plain();
+      ByteBuffer bytes = body.plain();
       if (packs && Packed.takes(takes, "br")) {
         headers.set(CONTENT_ENCODING, "br");
         bytes = body.brotli();
@@ -289,10 +325,13 @@ final class LiveHandler extends ChannelInboundHandlerAdapter {
   }
 
   private void whole(
-      ChannelHandlerContext context, HttpRequest asked, byte[] bytes, HttpHeaders headers) {
-    headers.set(CONTENT_LENGTH, bytes.length);
-    boolean head = asked.method().equals(HttpMethod.HEAD);
-    end(context, asked, full(HttpResponseStatus.OK, head ? NOTHING : bytes, headers));
+      ChannelHandlerContext context, HttpRequest asked, ByteBuffer bytes, HttpHeaders headers) {
+    headers.set(CONTENT_LENGTH, bytes.remaining());
+    ByteBuf body =
+        asked.method().equals(HttpMethod.HEAD)
+            ? Unpooled.EMPTY_BUFFER
+            : Unpooled.wrappedBuffer(bytes.duplicate());
+    end(context, asked, full(HttpResponseStatus.OK, body, headers));
   }
 
   /** A part of a file. Several at once go the usual way. Source: RFC 9110, 14. */
@@ -335,7 +374,7 @@ final class LiveHandler extends ChannelInboundHandlerAdapter {
       file(context, asked, answer, first, length, HttpResponseStatus.PARTIAL_CONTENT, headers);
     } else {
       headers.set(CONTENT_LENGTH, length);
-      ByteBuf bytes = Unpooled.wrappedBuffer(body.plain(), (int) first, (int) length);
+      ByteBuf bytes = Unpooled.wrappedBuffer(body.plain().slice((int) first, (int) length));
       end(context, asked, full(HttpResponseStatus.PARTIAL_CONTENT, bytes, headers));
     }
   }
@@ -384,7 +423,6 @@ final class LiveHandler extends ChannelInboundHandlerAdapter {
   /** Says no, and goes: what comes after it was perhaps not meant as a request. */
   private void refuse(
       ChannelHandlerContext context, @Nullable HttpRequest asked, HttpResponseStatus status) {
-    calm();
     answering = true;
     HttpHeaders headers = headers();
     byte[] text = (status.code() + " " + status.reasonPhrase()).getBytes(StandardCharsets.US_ASCII);
@@ -449,15 +487,6 @@ final class LiveHandler extends ChannelInboundHandlerAdapter {
         DefaultHttpHeadersFactory.headersFactory().withValidation(false).newHeaders();
     headers.set(DATE, Now.text());
     return headers;
-  }
-
-  @Override
-  public void userEventTriggered(ChannelHandlerContext context, Object event) {
-    ChannelOutboundBuffer waiting = context.channel().unsafe().outboundBuffer();
-    if (event instanceof IdleStateEvent && waiting != null && !waiting.isEmpty()) {
-      // Something waits to be taken, and nothing of it has been for a while.
-      context.close();
-    }
   }
 
   @Override

@@ -13,7 +13,6 @@ import io.netty.channel.nio.NioIoHandler;
 import io.netty.channel.socket.SocketChannel;
 import io.netty.channel.socket.nio.NioServerSocketChannel;
 import io.netty.handler.codec.http.HttpServerCodec;
-import io.netty.handler.timeout.IdleStateHandler;
 import io.netty.util.concurrent.GlobalEventExecutor;
 import java.net.InetSocketAddress;
 import java.util.concurrent.ExecutorService;
@@ -40,9 +39,6 @@ class LiveListener implements DisposableBean {
 
   /** Connections at once; files that are open are a few for each. */
   private static final int MOST = 8_000;
-
-  /** Nothing of an answer is taken for so long: whoever asked has gone. */
-  private static final int TAKES_SECONDS = 30;
 
   private final EventLoopGroup loops =
       new MultiThreadIoEventLoopGroup(THREADS, NioIoHandler.newFactory());
@@ -78,8 +74,6 @@ class LiveListener implements DisposableBean {
               .option(ChannelOption.SO_BACKLOG, 1024)
               .option(ChannelOption.SO_REUSEADDR, true)
               .childOption(ChannelOption.TCP_NODELAY, true)
-              // One request after the other, and not before the last is answered.
-              .childOption(ChannelOption.AUTO_READ, false)
               .childHandler(new Connection())
               .bind(address, settings.livePort())
               .sync()
@@ -112,7 +106,6 @@ class LiveListener implements DisposableBean {
       open.add(channel);
       channel
           .pipeline()
-          .addLast(new IdleStateHandler(true, 0, TAKES_SECONDS, 0, TimeUnit.SECONDS))
           .addLast(new HttpServerCodec(LINE, HEAD, PART))
           .addLast(new LiveHandler(() -> behind, reading));
     }

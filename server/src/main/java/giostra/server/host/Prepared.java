@@ -1,5 +1,6 @@
 package giostra.server.host;
 
+import java.nio.ByteBuffer;
 import java.nio.file.Path;
 import org.jspecify.annotations.Nullable;
 
@@ -34,14 +35,28 @@ public interface Prepared {
       @Nullable Path file) {}
 
   /**
-   * Bytes, as they are and packed.
+   * Bytes, as they are and packed; outside of the heap, from where they are sent as they lie.
    *
    * @param gzip empty where packing brings nothing, and so is the other
    */
-  record Body(byte[] plain, byte[] gzip, byte[] brotli) {
+  record Body(ByteBuffer plain, ByteBuffer gzip, ByteBuffer brotli) {
+    /** Takes some bytes. */
+    public static Body of(byte[] plain, byte[] gzip, byte[] brotli) {
+      return new Body(direct(plain), direct(gzip), direct(brotli));
+    }
+
+    private static ByteBuffer direct(byte[] bytes) {
+      return ByteBuffer.allocateDirect(bytes.length).put(bytes).flip();
+    }
+
+    /** Whether it is there packed, too. */
+    public boolean isPacked() {
+      return gzip.hasRemaining();
+    }
+
     /** What it weighs in memory. */
     public int weight() {
-      return plain.length + gzip.length + brotli.length + 200;
+      return plain.capacity() + gzip.capacity() + brotli.capacity() + 200;
     }
   }
 }

@@ -80,7 +80,8 @@ class LiveController {
         .header(HttpHeaders.CACHE_CONTROL, index ? ASKS : FOR_GOOD)
         .header("Content-Security-Policy", file.policy())
         .header("Referrer-Policy", "strict-origin-when-cross-origin")
-        .header("X-Content-Type-Options", "nosniff");
+        .header("X-Content-Type-Options", "nosniff")
+        .header("Cross-Origin-Resource-Policy", "cross-origin");
     return known.contains(tag) ? answer.build() : answer.body(file.bytes());
   }
 

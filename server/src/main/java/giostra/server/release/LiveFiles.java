@@ -197,9 +197,7 @@ class LiveFiles implements Prepared {
       byte[] plain = in.readAllBytes();
       byte[] gzip = Packed.packed(plain);
       boolean worth = gzip.length < plain.length * 9L / 10;
-      return worth
-          ? new Body(plain, gzip, Packed.brotli(plain))
-          : new Body(plain, NOTHING, NOTHING);
+      return worth ? Body.of(plain, gzip, Packed.brotli(plain)) : Body.of(plain, NOTHING, NOTHING);
     } catch (IOException | Gone e) {
       // Whoever asks the usual way is told what is wrong.
       return null;

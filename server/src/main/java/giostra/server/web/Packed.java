@@ -5,6 +5,7 @@ import com.aayushatharva.brotli4j.encoder.Encoder;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.regex.Pattern;
 import java.util.zip.GZIPOutputStream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
@@ -13,6 +14,8 @@ import org.springframework.http.ResponseEntity;
 public final class Packed {
   /** Of eleven: the last ones take ten times as long for a hundredth of the bytes. */
   private static final int QUALITY = 9;
+
+  private static final Pattern NONE = Pattern.compile("[qQ]=0(\\.0{0,3})?");
 
   static {
     Brotli4jLoader.ensureAvailability();
@@ -72,11 +75,18 @@ public final class Packed {
    * @param way as a header names it: gzip, br
    */
   public static boolean takes(String encodings, String way) {
-    for (String each : encodings.split(",")) {
-      String[] parts = each.strip().split("\\s*;\\s*", 2);
-      if (parts[0].equalsIgnoreCase(way)) {
-        return parts.length == 1 || !parts[1].matches("[qQ]=0(\\.0{0,3})?");
+    int from = 0;
+    while (from < encodings.length()) {
+      int comma = encodings.indexOf(',', from);
+      int end = comma < 0 ? encodings.length() : comma;
+      int semicolon = encodings.indexOf(';', from);
+      boolean isWeighed = semicolon >= 0 && semicolon < end;
+      String name = encodings.substring(from, isWeighed ? semicolon : end).strip();
+      if (name.equalsIgnoreCase(way)) {
+        return !isWeighed
+            || !NONE.matcher(encodings.substring(semicolon + 1, end).strip()).matches();
       }
+      from = end + 1;
     }
     return false;
   }
