@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Pattern;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -110,6 +111,9 @@ public final class DocumentJson {
     }
   }
 
+  private static final Pattern PLACE =
+      Pattern.compile(" \\(for (Array|Object|root) starting at \\[.*", Pattern.DOTALL);
+
   /**
    * Parses JSON.
    *
@@ -124,7 +128,9 @@ public final class DocumentJson {
           at == null
               ? ""
               : String.format(Locale.ROOT, "line %d, column %d", at.getLineNr(), at.getColumnNr());
-      throw new Faults(List.of(new Refused("document", e.getOriginalMessage(), "JSON").at(place)));
+      // Where it began is told as a place of the parser's own, which nobody can look up.
+      String wrong = PLACE.matcher(e.getOriginalMessage()).replaceAll("");
+      throw new Faults(List.of(new Refused("document", wrong, "JSON").at(place)));
     }
   }
 

@@ -1,13 +1,15 @@
 package giostra.core.media;
 
 import giostra.core.value.Refused;
+import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Attribute;
+import org.jsoup.nodes.DataNode;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
+import org.jsoup.nodes.TextNode;
 import org.jsoup.parser.Parser;
 
 /**
@@ -27,25 +29,30 @@ public record VectorPicture(String markup, int width, int height) {
   static final int DEEPEST = 64;
 
   private static final String WHAT = "The vector picture";
-  private static final Set<String> NEVER =
-      Set.of(
-          "script",
-          "foreignobject",
-          "iframe",
-          "object",
-          "embed",
-          "audio",
-          "video",
-          "image",
-          "feimage",
-          "handler",
-          "listener",
-          "animate",
-          "set",
-          "animatetransform",
-          "animatemotion",
-          "a",
-          "cursor");
+
+  /** Ways of CSS to load something; what is on the drawing itself is taken out before. */
+  private static final List<String> LOADS =
+      List.of(
+          "url(",
+          "src(",
+          "image(",
+          "image-set(",
+          "cross-fade(",
+          "element(",
+          "paint(",
+          "@import",
+          "@font-face",
+          "@namespace",
+          "expression(",
+          "-moz-binding",
+          "behavior:",
+          "javascript:",
+          "data:",
+          "\\");
+
+  private static final Pattern COMMENT = Pattern.compile("/\\*.*?(\\*/|$)", Pattern.DOTALL);
+  private static final Pattern OWN = Pattern.compile("url\\(\\s*(['\"]?)#[^)'\"#(]*\\1\\s*\\)");
+  private static final Pattern ENTITY = Pattern.compile("<!ENTITY", Pattern.CASE_INSENSITIVE);
 
   /** Whether bytes begin as one does. */
   public static boolean looksLikeOne(String start) {
@@ -65,7 +72,7 @@ public record VectorPicture(String markup, int width, int height) {
     if (text.length() > MOST_CHARACTERS) {
       throw new Refused(WHAT, text.length() + " characters long", "of at most 2 million");
     }
-    if (Pattern.compile("<!ENTITY", Pattern.CASE_INSENSITIVE).matcher(text).find()) {
+    if (ENTITY.matcher(text).find()) {
       throw new Refused(WHAT, "with <!ENTITY", "one without entities of its own");
     }
     if (depth(text) > DEEPEST) {
@@ -86,6 +93,12 @@ public record VectorPicture(String markup, int width, int height) {
       throw new Refused(WHAT, "of " + all.size() + " elements", "of at most " + MOST_ELEMENTS);
     }
     all.forEach(VectorPicture::check);
+    // Nothing of it is for a reader of its source.
+    svg.forEachNode(each -> {
+      if (!(each instanceof Element || each instanceof TextNode || each instanceof DataNode)) {
+        each.remove();
+      }
+    });
     if (svg.select("use").size() > 200 || svg.select("use use, defs use").size() > 40) {
       throw new Refused(WHAT, "with too many uses of its own parts", "at most 200, 40 nested");
     }
@@ -98,17 +111,22 @@ public record VectorPicture(String markup, int width, int height) {
     return new VectorPicture(svg.outerHtml(), (int) Math.round(size[0]), (int) Math.round(size[1]));
   }
 
-  /** How deep elements are nested, told without building them. */
+  /** How deep elements are nested, told without building them, in one go. */
   private static int depth(String text) {
     int depth = 0;
     int deepest = 0;
-    var tags = Pattern.compile("<(/?)[A-Za-z][^>]*?(/?)>").matcher(text);
-    while (tags.find()) {
-      if (!tags.group(1).isEmpty()) {
+    for (int at = text.indexOf('<'); at >= 0; at = text.indexOf('<', at)) {
+      int end = text.indexOf('>', at);
+      if (end < 0) {
+        break;
+      }
+      char first = text.charAt(at + 1);
+      if (first == '/') {
         depth--;
-      } else if (tags.group(2).isEmpty()) {
+      } else if (Character.isLetter(first) && text.charAt(end - 1) != '/') {
         deepest = Math.max(deepest, ++depth);
       }
+      at = end;
     }
     return deepest;
   }
@@ -119,41 +137,33 @@ public record VectorPicture(String markup, int width, int height) {
 
   private static void check(Element each) {
     String tag = each.tagName().toLowerCase(Locale.ROOT);
-    if (NEVER.contains(tag)) {
-      throw new Refused(WHAT, "with <" + tag + ">", "one of shapes, text and paint only");
+    if (!Svg.draws(tag)) {
+      throw new Refused(WHAT, "with <" + cut(tag) + ">", "one of shapes, text and paint only");
     }
-    if (tag.equals("style")) {
-      style(each.data() + each.text());
+    if (tag.equals("style") && loads(each.data() + each.text())) {
+      throw new Refused(WHAT, "with a style that asks for a file", "one without addresses");
     }
     for (Attribute attribute : each.attributes().asList()) {
       String name = attribute.getKey().toLowerCase(Locale.ROOT);
-      String value = attribute.getValue().toLowerCase(Locale.ROOT).strip();
+      String value = attribute.getValue().strip();
       if (name.startsWith("on")) {
-        throw new Refused(WHAT, "with " + name, "one without anything that runs");
+        throw new Refused(WHAT, "with " + cut(name), "one without anything that runs");
       }
-      boolean away =
-          value.contains("javascript:")
-              || value.contains("data:")
-              || (value.contains("url(") && !value.matches("[^(]*url\\(\\s*['\"]?#[^)]*\\).*"))
-              || (name.endsWith("href") && !value.startsWith("#"));
-      if (away || (name.equals("style") && value.contains("@import"))) {
+      boolean leads = name.endsWith("href") && !value.startsWith("#");
+      if (leads || !name.startsWith("xmlns") && loads(value)) {
         throw new Refused(WHAT, "with " + name + "=" + cut(value), "one without addresses");
       }
-      if (name.contains(":") && !name.equals("xlink:href") && !name.equals("xmlns:xlink")) {
+      if (!Svg.isKnown(name)) {
         each.removeAttr(attribute.getKey());
       }
     }
   }
 
-  private static void style(String css) {
-    String lower = css.toLowerCase(Locale.ROOT).replaceAll("/\\*.*?\\*/", "");
-    boolean away = lower.replaceAll("url\\(\\s*['\"]?#[^)]*\\)", "").contains("url(");
-    if (away
-        || lower.contains("@import")
-        || lower.contains("javascript:")
-        || lower.contains("\\")) {
-      throw new Refused(WHAT, "with a style that asks for a file", "one without addresses");
-    }
+  /** Whether a style, or a value that may be one, asks for anything that is not in the drawing. */
+  private static boolean loads(String css) {
+    String lower = COMMENT.matcher(css.toLowerCase(Locale.ROOT)).replaceAll("");
+    String others = OWN.matcher(lower).replaceAll("");
+    return LOADS.stream().anyMatch(others::contains);
   }
 
   private static String cut(String value) {

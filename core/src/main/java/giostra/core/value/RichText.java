@@ -4,6 +4,7 @@ import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
+import org.jsoup.nodes.Entities;
 import org.jsoup.nodes.TextNode;
 import org.jsoup.safety.Cleaner;
 import org.jsoup.safety.Safelist;
@@ -115,6 +116,9 @@ public final class RichText {
           .addAttributes("time", "datetime")
           .addProtocols("form", "action", "http", "https");
 
+  /** Practice: what is nested as it should not be comes to rest in two or three. */
+  private static final int ROUNDS = 6;
+
   private RichText() {}
 
   /** Whether a text is markup, and not plain words. */
@@ -133,7 +137,24 @@ public final class RichText {
     return with(OWN, html);
   }
 
+  /**
+   * What is clean is clean again: a browser, or this, may read something else from what was written
+   * than it was written from, and again from that.
+   */
   private static String with(Safelist list, String html) {
+    String clean = once(list, html);
+    for (int i = 0; i < ROUNDS; i++) {
+      String again = once(list, clean);
+      if (again.equals(clean)) {
+        return clean;
+      }
+      clean = again;
+    }
+    // Nothing that people write; the words of it are left.
+    return Entities.escape(words(clean));
+  }
+
+  private static String once(Safelist list, String html) {
     Document dirty = Jsoup.parseBodyFragment(html, "https://site.invalid/");
     dirty.select("b").tagName("strong");
     dirty.select("i").tagName("em");

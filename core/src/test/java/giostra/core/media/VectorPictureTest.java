@@ -50,12 +50,43 @@ class VectorPictureTest {
         "<style>@import 'https://elsewhere.example/a.css'</style> ~ with a style that asks for a file",
         "<style>.a{fill:u\\72l(https://elsewhere.example)}</style> ~ with a style that asks for a file",
         "<rect style=\"fill:url(//elsewhere.example)\"/> ~ with style=fill:url",
+        "<rect fill=\"url(#a) url(https://elsewhere.example/p)\"/> ~ with fill=url(#a) url(https",
+        "<rect style=\"fill:u/**/rl(//elsewhere.example)\"/> ~ with style=fill:u",
+        "<rect style=\"mask:image-set('//elsewhere.example' 1x)\"/> ~ with style=mask",
+        "<style>@font-face{src:local(x)}</style> ~ with a style that asks for a file",
+        "<meta http-equiv=\"refresh\" content=\"0\"/> ~ with <meta>",
+        "<discard begin=\"0\"/> ~ with <discard>",
+        "<g><x:script xmlns:x=\"http://www.w3.org/1999/xhtml\"/></g><p/> ~ with <p>",
         "<animate attributeName=\"href\" values=\"javascript:1\"/> ~ with <animate>",
       })
   void whatRunsOrFetchesIsRefusedByName(String inner, String message) {
     assertThatThrownBy(() -> VectorPicture.read(svg(inner.strip())))
         .isInstanceOf(Refused.class)
         .hasMessageContaining(message.strip());
+  }
+
+  /** What says nothing about how it looks is left out, and nothing else. */
+  @Test
+  void whatDoesNotDrawIsLeftOut() {
+    String markup =
+        VectorPicture.read(
+                svg(
+                    "<!-- mine --><?php x ?><g data-a=\"b\" ping=\"c\" aria-label=\"Lamp\" nonce=\"d\""
+                        + " stroke-width=\"2\"><path d=\"M0 0h9\"/></g>"))
+            .markup();
+    assertThat(markup)
+        .contains("<g aria-label=\"Lamp\" stroke-width=\"2\"><path d=\"M0 0h9\"")
+        .doesNotContain("mine", "php", "data-a", "ping", "nonce");
+    assertThat(VectorPicture.read(markup).markup()).isEqualTo(markup);
+  }
+
+  /**
+   * Two million characters that open and never close: 1 000 times as many take 1 000 times as long.
+   */
+  @Test
+  void whatNeverClosesIsReadOnce() {
+    assertThatThrownBy(() -> VectorPicture.read("<svg " + "<a".repeat(900_000)))
+        .isInstanceOf(Refused.class);
   }
 
   @Test
