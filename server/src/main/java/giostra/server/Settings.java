@@ -11,6 +11,7 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * What is configured.
  *
  * @param blobs folder for the bytes of media and releases
+ * @param shared a store that several servers have in common
  * @param stagePort the second port, an origin of its own for the stage; 0 takes a free one
  * @param livePort the port of live pages and snippets, an origin of their own; 0 takes a free one
  * @param origins the names by which people reach it, where another server stands before it
@@ -27,6 +28,7 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
 @ConfigurationProperties("giostra")
 public record Settings(
     Path blobs,
+    Shared shared,
     int stagePort,
     int livePort,
     Origins origins,
@@ -74,6 +76,22 @@ public record Settings(
    * @param from the address that they come from
    */
   public record Mail(String host, int port, String account, String secret, String from) {}
+
+  /**
+   * A store of objects, as S3 is one, in which several servers keep bytes.
+   *
+   * @param address empty where there is none, and bytes are kept in a folder
+   */
+  public record Shared(String address, String bucket, String account, String secret) {
+    public Shared {
+      if (!address.isEmpty() && bucket.isEmpty()) {
+        throw new IllegalArgumentException(
+            "giostra.shared: a store is named, "
+                + address
+                + ", and no bucket in it (GIOSTRA_STORE_BUCKET).");
+      }
+    }
+  }
 
   /** Who may write to Cantina. */
   public record Cantina(String account, String secret) {}

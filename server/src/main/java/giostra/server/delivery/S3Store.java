@@ -1,26 +1,17 @@
 package giostra.server.delivery;
 
+import giostra.server.bucket.Buckets;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.net.URI;
-import java.time.Duration;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.function.Supplier;
 import org.springframework.core.io.Resource;
-import software.amazon.awssdk.auth.credentials.AwsBasicCredentials;
-import software.amazon.awssdk.auth.credentials.StaticCredentialsProvider;
-import software.amazon.awssdk.core.checksums.RequestChecksumCalculation;
-import software.amazon.awssdk.core.checksums.ResponseChecksumValidation;
 import software.amazon.awssdk.core.exception.SdkException;
 import software.amazon.awssdk.core.exception.SdkServiceException;
-import software.amazon.awssdk.core.retry.RetryMode;
 import software.amazon.awssdk.core.sync.RequestBody;
-import software.amazon.awssdk.http.urlconnection.UrlConnectionHttpClient;
-import software.amazon.awssdk.regions.Region;
 import software.amazon.awssdk.services.s3.S3Client;
-import software.amazon.awssdk.services.s3.S3Configuration;
 import software.amazon.awssdk.services.s3.model.NoSuchKeyException;
 
 /** A bucket of a store that speaks as S3 does; each file comes to be there whole. */
@@ -33,26 +24,7 @@ final class S3Store implements Store {
 
   S3Store(String address, String bucket, String account, String secret) {
     this.bucket = bucket;
-    this.client =
-        S3Client.builder()
-            .endpointOverride(URI.create(address))
-            .region(Region.US_EAST_1)
-            .credentialsProvider(
-                StaticCredentialsProvider.create(AwsBasicCredentials.create(account, secret)))
-            .httpClientBuilder(
-                UrlConnectionHttpClient.builder()
-                    .connectionTimeout(Duration.ofSeconds(5))
-                    .socketTimeout(Duration.ofSeconds(30)))
-            // Other stores know neither newer checksums nor bodies in signed chunks.
-            .requestChecksumCalculation(RequestChecksumCalculation.WHEN_REQUIRED)
-            .responseChecksumValidation(ResponseChecksumValidation.WHEN_REQUIRED)
-            .serviceConfiguration(
-                S3Configuration.builder()
-                    .pathStyleAccessEnabled(true)
-                    .chunkedEncodingEnabled(false)
-                    .build())
-            .overrideConfiguration(each -> each.retryStrategy(RetryMode.STANDARD))
-            .build();
+    this.client = Buckets.open(address, account, secret);
   }
 
   private static <T> T asked(String what, Supplier<T> ask) throws Trouble {

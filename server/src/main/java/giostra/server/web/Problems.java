@@ -42,6 +42,9 @@ import tools.jackson.databind.exc.UnrecognizedPropertyException;
 class Problems extends ResponseEntityExceptionHandler {
   private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
+  /** What is away for a moment is asked again after this. */
+  private static final int AWAY_SECONDS = 10;
+
   @ExceptionHandler
   ProblemDetail refused(Refused e) {
     return faults(List.of(e));
@@ -70,6 +73,18 @@ class Problems extends ResponseEntityExceptionHandler {
     return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
         .header(HttpHeaders.RETRY_AFTER, Integer.toString(e.seconds()))
         .body(problem(HttpStatus.TOO_MANY_REQUESTS, "Not now", e.getMessage()));
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> cannotKeep(CannotKeep e) {
+    LOG.warn("bytes cannot be kept or brought: {}", String.valueOf(e.getCause()));
+    if (e.isFull()) {
+      return ResponseEntity.status(HttpStatus.INSUFFICIENT_STORAGE)
+          .body(problem(HttpStatus.INSUFFICIENT_STORAGE, "No room", e.getMessage()));
+    }
+    return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+        .header(HttpHeaders.RETRY_AFTER, Integer.toString(AWAY_SECONDS))
+        .body(problem(HttpStatus.SERVICE_UNAVAILABLE, "Not now", e.getMessage()));
   }
 
   @ExceptionHandler

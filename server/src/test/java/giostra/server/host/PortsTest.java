@@ -168,6 +168,7 @@ class PortsTest {
     var settings =
         new Settings(
             Path.of("blobs"),
+            new Settings.Shared("", "", "", ""),
             0,
             0,
             new Settings.Origins(bench, stage, live),

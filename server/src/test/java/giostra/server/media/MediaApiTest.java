@@ -33,7 +33,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** Uploads: their bytes decide. Source for the PNG header: PNG specification, "IHDR". */
 @ExtendWith(Giostra.class)
 class MediaApiTest {
-  private static byte[] picture(String type, int width, int height) throws IOException {
+  static byte[] picture(String type, int width, int height) throws IOException {
     var out = new ByteArrayOutputStream();
     ImageIO.write(new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB), type, out);
     return out.toByteArray();

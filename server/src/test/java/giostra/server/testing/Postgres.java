@@ -2,12 +2,14 @@ package giostra.server.testing;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.concurrent.ThreadLocalRandom;
 import java.util.stream.Stream;
 
 /**
@@ -143,12 +145,19 @@ public final class Postgres implements AutoCloseable {
     }
   }
 
-  /** A loopback port that nobody listens on now. */
-  static int freePort() {
-    try (var socket = new ServerSocket(0)) {
-      return socket.getLocalPort();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+  /**
+   * A loopback port that nobody listens on now. It is below those that the system gives away by
+   * itself, or somebody else would have it before it is opened.
+   */
+  public static int freePort() {
+    for (int i = 0; i < 100; i++) {
+      int port = ThreadLocalRandom.current().nextInt(20_000, 32_000);
+      try (var socket = new ServerSocket(port, 1, InetAddress.getLoopbackAddress())) {
+        return socket.getLocalPort();
+      } catch (IOException e) {
+        // Somebody listens there.
+      }
     }
+    throw new IllegalStateException("no port is free");
   }
 }
