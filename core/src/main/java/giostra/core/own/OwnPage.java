@@ -1,5 +1,6 @@
 package giostra.core.own;
 
+import giostra.core.value.Parsed;
 import giostra.core.value.Refused;
 import java.io.ByteArrayOutputStream;
 import java.nio.ByteBuffer;
@@ -209,7 +210,7 @@ public final class OwnPage {
   }
 
   private static Document parsed(String text) {
-    return Parser.htmlParser().setTrackPosition(true).parseInput(text, "");
+    return Parsed.page(Parser.htmlParser().setTrackPosition(true), text);
   }
 
   /** Those that stand in the page's text, in their order; a tag that makes two counts once. */

@@ -8,11 +8,11 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
-import org.jsoup.Jsoup;
 import org.jsoup.nodes.Attribute;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.TextNode;
+import org.jsoup.parser.Parser;
 
 /**
  * HTML of one's own in the head of a page, or at its end: read as browsers read it (the HTML
@@ -98,7 +98,8 @@ public record OwnCode(
         where == Where.HEAD ? "<meta id=" + MARK + ">" : "<hr><span id=" + MARK + ">a</span>";
     String start = "<!DOCTYPE html><html><head>";
     Document page =
-        Jsoup.parse(
+        Parsed.page(
+            Parser.htmlParser(),
             where == Where.HEAD
                 ? start + html + end + "</head><body><hr></body></html>"
                 : start + "</head><body><main></main>" + html + end + "</body></html>");

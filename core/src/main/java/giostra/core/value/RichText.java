@@ -151,11 +151,11 @@ public final class RichText {
       clean = again;
     }
     // Nothing that people write; the words of it are left.
-    return Entities.escape(words(clean));
+    return once(list, Entities.escape(words(clean)));
   }
 
   private static String once(Safelist list, String html) {
-    Document dirty = Jsoup.parseBodyFragment(html, "https://site.invalid/");
+    Document dirty = Parsed.fragment(html, "https://site.invalid/");
     dirty.select("b").tagName("strong");
     dirty.select("i").tagName("em");
     dirty.select("h1").tagName("h2");

@@ -388,6 +388,6 @@ class WildInputTest {
   @ParameterizedTest
   @MethodSource("readers")
   void whateverComesIsReadOrRefused(Wild reader) throws InterruptedException {
-    reader.go(Runs.of(150, 1), Long.getLong("giostra.seed", Integer.getInteger("giostra.turn", 0)));
+    reader.go(Runs.of(60, 1), Long.getLong("giostra.seed", Integer.getInteger("giostra.turn", 0)));
   }
 }

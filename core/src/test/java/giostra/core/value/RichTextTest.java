@@ -2,6 +2,7 @@ package giostra.core.value;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.jsoup.Jsoup;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -63,5 +64,35 @@ class RichTextTest {
     assertThat(RichText.words("<p>One <em>two</em></p><ul><li>three</li></ul>"))
         .isEqualTo("One two\nthree");
     assertThat(RichText.words("a < b & c")).isEqualTo("a < b & c");
+  }
+
+  /** What stands in what it cannot stand in is read otherwise when it is read again. */
+  @Test
+  void whatIsCleanIsCleanAgain() {
+    for (String html :
+        List.of(
+            "<p>One <<select>\"x\">three</a></p><ul><li>x</ul><h" + "(".repeat(20),
+            "<table><a href='https://a.example'><tr><td>1<table><a>2",
+            "<p><b><p><i></b><p>x</i>",
+            "<h2><a href='https://a.example'><h2><a href='https://b.example'>x",
+            "<table><a href='https://a.example'>".repeat(60),
+            "a".repeat(10) + "<form><form><select><option><select>")) {
+      String clean = RichText.cleanOwn(html);
+      assertThat(RichText.cleanOwn(clean)).as(html).isEqualTo(clean);
+      String plain = RichText.clean(html);
+      assertThat(RichText.clean(plain)).as(html).isEqualTo(plain);
+    }
+  }
+
+  /** The parser itself gives up here; it says so as every refusal does. */
+  @Test
+  void whatCannotBeFollowedIsRefused() {
+    for (String each : List.of("<template>", "<template><svg>", "<svg><template>")) {
+      try {
+        assertThat(RichText.clean(each.repeat(700))).isNotNull();
+      } catch (Refused e) {
+        assertThat(e).hasMessageContaining("HTML");
+      }
+    }
   }
 }

@@ -1,6 +1,7 @@
 package giostra.server.embed;
 
 import giostra.core.media.ClipHost;
+import giostra.core.value.Parsed;
 import giostra.core.value.Refused;
 import giostra.server.Settings;
 import giostra.server.embed.HostClient.Trouble;
@@ -13,7 +14,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
@@ -188,7 +188,7 @@ class EmbedService {
           throw new Trouble(
               "It says that this is of the type “" + answer.type() + "”, not a video.");
     }
-    Element body = Jsoup.parseBodyFragment(answer.html()).body();
+    Element body = Parsed.fragment(answer.html(), "").body();
     if (!body.select("script, object, embed, [onload], [onerror], [onclick]").isEmpty()) {
       throw new Trouble("What it says of its player has a script in it; it is not used.");
     }

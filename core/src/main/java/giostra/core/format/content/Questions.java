@@ -1,13 +1,14 @@
 package giostra.core.format.content;
 
 import giostra.core.format.DocumentJson;
+import giostra.core.value.Parsed;
 import giostra.core.value.RichText;
 import java.util.ArrayList;
 import java.util.List;
-import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.Node;
+import org.jsoup.parser.Parser;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -34,7 +35,7 @@ public final class Questions {
     if (stripped.startsWith("{") || stripped.startsWith("[")) {
       return data(stripped);
     }
-    Document html = Jsoup.parse(text);
+    Document html = Parsed.page(Parser.htmlParser(), text);
     html.outputSettings().prettyPrint(false);
     var found = new ArrayList<Question>();
     for (Element script : html.select("script[type=application/ld+json]")) {
@@ -179,6 +180,6 @@ public final class Questions {
   /** Clean markup; what has no element in it is plain words. */
   private static String answer(String html) {
     String clean = RichText.clean(html);
-    return clean.contains("<") ? clean : Jsoup.parseBodyFragment(clean).text().strip();
+    return clean.contains("<") ? clean : Parsed.fragment(clean, "").text().strip();
   }
 }
