@@ -28,9 +28,13 @@ import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicIntegerArray;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -387,6 +391,69 @@ class SurvivalJourney {
               .filter(node -> node.id().startsWith("c") && node.id().contains("-"))
               .count();
       assertThat(texts).as("each edit once, numbers without gaps").isEqualTo(head);
+    }
+  }
+
+  /** Two servers on one database; one is killed while people edit, and they go on by the other. */
+  @InTurn(8)
+  @Test
+  void ofTwoServersOneMayBeKilled(@TempDir Path blobs) throws Exception {
+    int editors = Runs.of(12, 50);
+    int seconds = Runs.of(8, 30);
+    String kept = "--giostra.blobs=" + blobs;
+    var acknowledged = new AtomicIntegerArray(editors);
+    var refused = new AtomicInteger();
+    var longest = new AtomicLong();
+    try (Postgres database = Postgres.start();
+        Process one = Process.start(database, kept);
+        Process two = Process.start(database, kept)) {
+      List<String> pages =
+          IntStream.range(0, editors).mapToObj(_ -> one.api().newPage(Subject.document())).toList();
+      long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(seconds);
+      try (var threads = Executors.newVirtualThreadPerTaskExecutor()) {
+        for (int i = 0; i < editors; i++) {
+          int editor = i;
+          threads.submit(() -> {
+            Api api = (editor % 2 == 0 ? one : two).api();
+            String page = pages.get(editor);
+            int edit = 0;
+            long since = System.nanoTime();
+            while (System.nanoTime() < end) {
+              try {
+                Edit next = new Edit.SetValue("heading", "text", "", "Edit " + (edit + 1));
+                int status = api.edit(page, edit, next).status();
+                if (status == 200) {
+                  acknowledged.set(editor, ++edit);
+                  longest.accumulateAndGet(System.nanoTime() - since, Math::max);
+                  Thread.sleep(1000);
+                  since = System.nanoTime();
+                } else {
+                  refused.incrementAndGet();
+                }
+              } catch (UncheckedIOException killed) {
+                // A server before both would send it there. What was done and not said is found.
+                api = two.api();
+                edit = api.page(page).path("revision").asInt();
+              }
+            }
+            return edit;
+          });
+        }
+        Thread.sleep(seconds * 500L);
+        one.kill();
+      }
+      for (int i = 0; i < editors; i++) {
+        int said = acknowledged.get(i);
+        assertThat(said).isGreaterThan(1);
+        assertThat(two.api().page(pages.get(i)).path("revision").asInt()).isEqualTo(said);
+        assertThat(two.api().get("/api/pages/" + pages.get(i) + "/document").text())
+            .contains("\"Edit " + said + "\"");
+      }
+      assertThat(refused).hasValue(0);
+      System.out.printf(
+          "measured: one of two servers killed under %d editors: each acknowledged edit is there,"
+              + " longest time without an answer %d ms%n",
+          editors, TimeUnit.NANOSECONDS.toMillis(longest.get()));
     }
   }
 }
