@@ -116,6 +116,9 @@ public final class RichText {
           .addAttributes("time", "datetime")
           .addProtocols("form", "action", "http", "https");
 
+  /** What tidying may add to a short text. */
+  private static final int SOME = 1_000;
+
   /** Practice: what is nested as it should not be comes to rest in two or three. */
   private static final int ROUNDS = 6;
 
@@ -143,7 +146,9 @@ public final class RichText {
    */
   private static String with(Safelist list, String html) {
     String clean = once(list, html);
-    for (int i = 0; i < ROUNDS; i++) {
+    // What grows by being read grows again by being read again.
+    boolean bounded = clean.length() <= 2 * html.length() + SOME;
+    for (int i = 0; i < ROUNDS && bounded; i++) {
       String again = once(list, clean);
       if (again.equals(clean)) {
         return clean;

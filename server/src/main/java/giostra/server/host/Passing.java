@@ -41,7 +41,11 @@ final class Passing extends ChannelInboundHandlerAdapter {
 
   /** Those are of one connection and not of what is sent. Source: RFC 9110, 7.6.1. */
   private static final CharSequence[] OF_A_CONNECTION = {
-    HttpHeaderNames.CONNECTION, "Keep-Alive", HttpHeaderNames.UPGRADE, HttpHeaderNames.TE
+    HttpHeaderNames.CONNECTION,
+    "Keep-Alive",
+    HttpHeaderNames.UPGRADE,
+    HttpHeaderNames.TE,
+    HttpHeaderNames.EXPECT
   };
 
   private final ChannelHandlerContext front;

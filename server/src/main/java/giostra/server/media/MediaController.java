@@ -156,6 +156,8 @@ class MediaController {
         // A vector picture opened by itself is a document: it may not run anything.
         .header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'")
         .header("X-Content-Type-Options", "nosniff")
+        // The stage shows it, on a port of its own; nobody else's page does.
+        .header("Cross-Origin-Resource-Policy", "same-site")
         .body(file.bytes());
   }
 

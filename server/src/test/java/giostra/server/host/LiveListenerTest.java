@@ -211,6 +211,22 @@ class LiveListenerTest {
     }
   }
 
+  /** What is asked to be told first is not told twice. Source: RFC 9110, 10.1.1. */
+  @Test
+  void whatIsPassedOnIsAnsweredOnce(Api api) throws Exception {
+    String page = published(api);
+    try (var wire = new Wire(api)) {
+      for (int i = 0; i < 3; i++) {
+        assertThat(wire.ask("GET", page + "none.css", "Expect: 100-continue").status())
+            .isEqualTo(404);
+        assertThat(wire.ask("HEAD", page + "none.css").status()).isEqualTo(404);
+        assertThat(wire.ask("GET", "/live/nowhere/nothing").status()).isIn(301, 404);
+        assertThat(wire.ask("OPTIONS", "/snippets/scripts/none.js").status()).isLessThan(500);
+        assertThat(wire.ask("GET", page).status()).isEqualTo(200);
+      }
+    }
+  }
+
   @Test
   void whatIsNoRequestIsRefused(Api api) throws Exception {
     String page = published(api);
