@@ -16,8 +16,11 @@ import java.util.Optional;
 import org.jsoup.parser.ParseErrorList;
 import org.jsoup.parser.Parser;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Isolated;
 
 /** Reference library: jsoup, for what the sheet says to whoever reads it. */
+// One test sets the language of the whole machine.
+@Isolated
 class ProofSheetTest {
   private static final Instant AT = Instant.parse("2026-11-29T10:00:00Z");
 

@@ -285,43 +285,52 @@ final class LiveHandler extends ChannelInboundHandlerAdapter {
       Prepared.Answer answer,
       LiveListener.Behind behind) {
     HttpHeaders headers = headers();
-    headers.set(ETAG, answer.tag());
     headers.set(CACHE_CONTROL, answer.caching());
     headers.set(CONTENT_SECURITY_POLICY, answer.policy());
     headers.set("Referrer-Policy", "strict-origin-when-cross-origin");
     headers.set("X-Content-Type-Options", "nosniff");
     // Snippets show them on pages of others.
     headers.set("Cross-Origin-Resource-Policy", "cross-origin");
+    String tag = answer.tag();
+    String range = asked.headers().get(RANGE);
+    boolean part = range != null && asked.headers().get(IF_RANGE, tag).equals(tag);
     Prepared.Body body = answer.body();
-    boolean packs = body != null && body.isPacked();
-    if (packs) {
+    ByteBuffer bytes = body == null ? null : body.plain();
+    if (body != null && body.isPacked()) {
       headers.set(VARY, ACCEPT_ENCODING);
+      String takes = part ? "" : asked.headers().get(ACCEPT_ENCODING, "");
+      // Bytes that differ are known by different tags. Source: RFC 9110, 8.8.3.3.
+      if (Packed.takes(takes, "br")) {
+        headers.set(CONTENT_ENCODING, "br");
+        bytes = body.brotli();
+        tag = packed(tag, "br");
+      } else if (Packed.takes(takes, "gzip")) {
+        headers.set(CONTENT_ENCODING, "gzip");
+        bytes = body.gzip();
+        tag = packed(tag, "gz");
+      }
     }
-    if (asked.headers().get(IF_NONE_MATCH, "").contains(answer.tag())) {
+    headers.set(ETAG, tag);
+    if (asked.headers().get(IF_NONE_MATCH, "").contains(tag)) {
+      headers.remove(CONTENT_ENCODING);
       end(context, asked, full(HttpResponseStatus.NOT_MODIFIED, NOTHING, headers));
       return;
     }
     headers.set(CONTENT_TYPE, answer.type());
-    String range = asked.headers().get(RANGE);
-    if (range != null && asked.headers().get(IF_RANGE, answer.tag()).equals(answer.tag())) {
-      part(context, asked, answer, behind, range, headers);
-    } else if (body == null) {
+    if (!headers.contains(CONTENT_ENCODING)) {
       headers.set(ACCEPT_RANGES, "bytes");
+    }
+    if (part) {
+      part(context, asked, answer, behind, range, headers);
+    } else if (bytes == null) {
       file(context, asked, answer, 0, answer.bytes(), HttpResponseStatus.OK, headers);
     } else {
-      String takes = packs ? asked.headers().get(ACCEPT_ENCODING, "") : "";
-      ByteBuffer bytes = body.plain();
-      if (packs && Packed.takes(takes, "br")) {
-        headers.set(CONTENT_ENCODING, "br");
-        bytes = body.brotli();
-      } else if (packs && Packed.takes(takes, "gzip")) {
-        headers.set(CONTENT_ENCODING, "gzip");
-        bytes = body.gzip();
-      } else {
-        headers.set(ACCEPT_RANGES, "bytes");
-      }
       whole(context, asked, bytes, headers);
     }
+  }
+
+  private static String packed(String tag, String how) {
+    return tag.substring(0, tag.length() - 1) + "-" + how + "\"";
   }
 
   private void whole(
@@ -366,7 +375,6 @@ final class LiveHandler extends ChannelInboundHandlerAdapter {
       end(context, asked, full(status, NOTHING, headers));
       return;
     }
-    headers.set(ACCEPT_RANGES, "bytes");
     headers.set(CONTENT_RANGE, "bytes " + first + "-" + last + "/" + all);
     long length = last - first + 1;
     Prepared.Body body = answer.body();
@@ -482,9 +490,7 @@ final class LiveHandler extends ChannelInboundHandlerAdapter {
   }
 
   private static HttpHeaders headers() {
-    // All of them are our own.
-    HttpHeaders headers =
-        DefaultHttpHeadersFactory.headersFactory().withValidation(false).newHeaders();
+    HttpHeaders headers = DefaultHttpHeadersFactory.headersFactory().newHeaders();
     headers.set(DATE, Now.text());
     return headers;
   }

@@ -6,9 +6,11 @@ import giostra.server.bell.Heard;
 import giostra.server.host.Prepared;
 import giostra.server.media.BlobStore;
 import giostra.server.page.LiveChanged;
+import giostra.server.web.CannotKeep;
 import giostra.server.web.Gone;
 import giostra.server.web.Packed;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
@@ -129,15 +131,13 @@ class LiveFiles implements Prepared {
       Path lies = lies(file.hash);
       return lies == null ? null : answer(file, null, lies);
     }
-    Body body = bodies.getIfPresent(file.hash);
-    if (body == null) {
-      body = body(file.hash);
-      if (body == null) {
-        return null;
-      }
-      bodies.put(file.hash, body);
+    try {
+      // Many who ask at once have it packed once.
+      return answer(file, bodies.get(file.hash, this::body), null);
+    } catch (Gone | CannotKeep | UncheckedIOException e) {
+      // Whoever asks the usual way is told what is wrong.
+      return null;
     }
-    return answer(file, body, null);
   }
 
   private static String name(Matcher address) {
@@ -192,15 +192,14 @@ class LiveFiles implements Prepared {
     return files.isEmpty() ? null : new Known(stand, all);
   }
 
-  private @Nullable Body body(String hash) {
+  private Body body(String hash) {
     try (var in = blobs.open(hash).getInputStream()) {
       byte[] plain = in.readAllBytes();
       byte[] gzip = Packed.packed(plain);
       boolean worth = gzip.length < plain.length * 9L / 10;
       return worth ? Body.of(plain, gzip, Packed.brotli(plain)) : Body.of(plain, NOTHING, NOTHING);
-    } catch (IOException | Gone e) {
-      // Whoever asks the usual way is told what is wrong.
-      return null;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 
@@ -209,7 +208,7 @@ class LiveFiles implements Prepared {
     try {
       Resource file = blobs.open(hash);
       return file.isFile() ? file.getFile().toPath() : null;
-    } catch (IOException | Gone e) {
+    } catch (IOException | Gone | CannotKeep e) {
       return null;
     }
   }

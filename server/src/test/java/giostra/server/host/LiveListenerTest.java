@@ -143,6 +143,20 @@ class LiveListenerTest {
         assertThat(brotli.header("content-encoding")).isEqualTo("br");
         assertThat(Decoder.decompress(brotli.body()).getDecompressedData()).isEqualTo(bytes);
         assertThat(brotli.body().length).isLessThan(gzip.body().length);
+        assertThat(
+                List.of(
+                    gzip.header("etag"),
+                    brotli.header("etag"),
+                    wire.ask("HEAD", path).header("etag")))
+            .doesNotHaveDuplicates();
+        assertThat(
+                wire.ask(
+                        "GET",
+                        path,
+                        "Accept-Encoding: br",
+                        "If-None-Match: " + brotli.header("etag"))
+                    .status())
+            .isEqualTo(304);
         assertThat(gzip.body().length).isLessThan(bytes.length);
       }
       String tag = plain.header("etag");
