@@ -2,6 +2,7 @@ package giostra.core.value;
 
 import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
+import org.jsoup.nodes.Attribute;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.Entities;
@@ -161,6 +162,9 @@ public final class RichText {
 
   private static String once(Safelist list, String html) {
     Document dirty = Parsed.fragment(html, "https://site.invalid/");
+    if (isBlownUp(dirty, html.length())) {
+      return Entities.escape(dirty.text()).strip();
+    }
     dirty.select("b").tagName("strong");
     dirty.select("i").tagName("em");
     dirty.select("h1").tagName("h2");
@@ -180,6 +184,26 @@ public final class RichText {
             .charset(java.nio.charset.StandardCharsets.UTF_8));
     // A non-breaking space is written as itself: as a reference it would take six characters.
     return clean.body().html().replace("&nbsp;", "\u00A0").strip();
+  }
+
+  /**
+   * Whether it has become much more than it was: a link that is not closed is put into each cell of
+   * the tables after it, with the whole of its address. Source: HTML, 13.2.4.3, "reconstruct the
+   * active formatting elements".
+   */
+  private static boolean isBlownUp(Document parsed, int characters) {
+    long most = 2L * characters + SOME;
+    long all = 0;
+    for (Element each : parsed.getAllElements()) {
+      all += 2L;
+      for (Attribute attribute : each.attributes()) {
+        all += attribute.getKey().length() + attribute.getValue().length();
+      }
+      if (all > most) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** Whether something is in it. @param selector of what, as CSS says it */

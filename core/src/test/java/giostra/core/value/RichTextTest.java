@@ -84,6 +84,19 @@ class RichTextTest {
     }
   }
 
+  /** A link that is never closed stands in each cell after it: 20 kB would become 20 MB. */
+  @Test
+  void whatGrowsByBeingReadIsLeftAsWords() {
+    String html =
+        "<a href='https://a.example/"
+            + "b".repeat(9_000)
+            + "'>One"
+            + "<table><tr><td>two".repeat(600);
+    String clean = RichText.cleanOwn(html);
+    assertThat(clean).startsWith("One").contains("two").doesNotContain("<");
+    assertThat(RichText.cleanOwn(clean)).isEqualTo(clean);
+  }
+
   /** The parser itself gives up here; it says so as every refusal does. */
   @Test
   void whatCannotBeFollowedIsRefused() {
