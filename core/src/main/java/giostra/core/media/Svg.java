@@ -24,6 +24,7 @@ final class Svg {
       names(
           """
           id class style lang xml:space xml:lang xmlns xmlns:xlink version type media role tabindex
+          systemlanguage transform-box
           x y x1 y1 x2 y2 cx cy r rx ry fx fy fr dx dy d points pathlength width height viewbox
           preserveaspectratio transform transform-origin href xlink:href offset
           gradientunits gradienttransform spreadmethod clippathunits maskunits maskcontentunits

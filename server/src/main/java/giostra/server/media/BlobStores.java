@@ -15,6 +15,7 @@ class BlobStores {
     return shared.address().isEmpty()
         ? folder
         : new SharedBlobStore(
+            new FolderBlobStore(settings.blobs().resolve(SharedBlobStore.FOLDER)),
             folder,
             Buckets.open(shared.address(), shared.account(), shared.secret()),
             shared.bucket());

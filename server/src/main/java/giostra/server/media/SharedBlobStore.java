@@ -15,17 +15,23 @@ import software.amazon.awssdk.services.s3.model.NoSuchKeyException;
 /**
  * Blobs in a store of objects that several servers share. Each keeps beside it what it was asked
  * for: bytes never change, so that what lies there is right, and what is live goes on while the
- * store is away. That folder may be emptied at any time.
+ * store is away. That folder may be emptied at any time. What an installation kept in a folder
+ * before it had a store goes there when it is first asked for.
  */
 final class SharedBlobStore implements BlobStore {
   private static final int INSUFFICIENT_STORAGE = 507;
 
+  /** Beneath the folder for bytes, apart from what was kept in that alone. */
+  static final String FOLDER = "of-the-store";
+
   private final FolderBlobStore here;
+  private final FolderBlobStore before;
   private final S3Client store;
   private final String bucket;
 
-  SharedBlobStore(FolderBlobStore here, S3Client store, String bucket) {
+  SharedBlobStore(FolderBlobStore here, FolderBlobStore before, S3Client store, String bucket) {
     this.here = here;
+    this.before = before;
     this.store = store;
     this.bucket = bucket;
   }
@@ -68,7 +74,10 @@ final class SharedBlobStore implements BlobStore {
     try (var from = store.getObject(get -> get.bucket(bucket).key(hash))) {
       here.take(hash, from);
     } catch (NoSuchKeyException e) {
-      throw new Gone("file", hash);
+      if (!before.has(hash)) {
+        throw new Gone("file", hash);
+      }
+      put(before.get(hash));
     } catch (SdkException | IOException | UncheckedIOException e) {
       throw CannotKeep.away(e);
     }

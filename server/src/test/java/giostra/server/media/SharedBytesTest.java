@@ -60,6 +60,8 @@ class SharedBytesTest {
     int cantina = Postgres.freePort();
     Path first = Files.createTempDirectory("giostra-first");
     Path second = Files.createTempDirectory("giostra-second");
+    byte[] old = {1, 2, 3, 4};
+    String hash = new FolderBlobStore(first).put(old);
     try (Postgres database = Postgres.start();
         Giostra.Running one = start(database, cantina, cantina, first)) {
       Api here = one.api();
@@ -80,6 +82,9 @@ class SharedBytesTest {
         assertThat(there.get(file).bytes()).isEqualTo(here.get(file).bytes());
         assertThat(there.get(live).bytes()).isEqualTo(published);
         assertThat(files(second)).isNotEmpty();
+        // What one had before there was a store, the other has when it was asked for.
+        assertThat(one.app().getBean(BlobStore.class).get(hash)).isEqualTo(old);
+        assertThat(two.app().getBean(BlobStore.class).get(hash)).isEqualTo(old);
         // Published by one, the other sends it at once, and nothing older any more.
         int revision = here.page(page).path("revision").asInt();
         here.edit(
