@@ -54,6 +54,7 @@ export type ShelfReply = Schemas['ShelfReply'];
 export type Was = Schemas['WasReply'];
 export type Me = Schemas['MeReply'];
 export type TokenLine = Schemas['TokenLine'];
+export type PasskeyLine = Schemas['PasskeyLine'];
 export type SessionLine = Schemas['SessionLine'];
 export type PartLine = Schemas['PartLine'];
 export type Invited = Schemas['Invited'];
@@ -101,6 +102,8 @@ export class Problem extends Error {
     readonly status: number,
     message: string,
     readonly body: Readonly<Record<string, unknown>> = {},
+    /** Seconds after which the same works, where the server says so; else 0. */
+    readonly wait = 0,
   ) {
     super(message);
   }
@@ -126,6 +129,7 @@ export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
     answer.response.status,
     String(body.detail ?? body.title ?? answer.response.statusText),
     body,
+    Number(answer.response.headers.get('Retry-After')) || 0,
   );
 }
 

@@ -17,6 +17,11 @@ export function SaveNote() {
           offline: {save.kept === 1 ? '1 change' : `${save.kept} changes`} kept here
         </span>
       )}
+      {save.kind === 'waiting' && (
+        <span className="text-warning" title={save.why}>
+          waiting for the server: {save.kept === 1 ? '1 change' : `${save.kept} changes`} kept here
+        </span>
+      )}
       {save.kind === 'conflict' && <span className="text-error">conflict</span>}
       {save.kind === 'overtaken' && (
         <button

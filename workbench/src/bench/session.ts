@@ -18,6 +18,8 @@ export type SaveState =
   | { readonly kind: 'saved' }
   | { readonly kind: 'saving' }
   | { readonly kind: 'offline'; readonly kept: number }
+  /** The server was reached, and says when to come back. */
+  | { readonly kind: 'waiting'; readonly kept: number; readonly why: string }
   /** The server was reached, and failed at it each time. */
   | { readonly kind: 'failed'; readonly kept: number; readonly why: string }
   | {
@@ -308,8 +310,14 @@ export class Session {
   /** @returns whether to go on with the next job */
   #failed(problem: Problem, job: Job): boolean {
     if (AWAY.has(problem.status) && problem.body.needs !== 'role') {
-      this.#set({ kind: 'offline', kept: this.#queue.length });
-      this.#soon(this.#retryMs * (0.75 + Math.random() / 2));
+      const kept = this.#queue.length;
+      this.#set(
+        problem.wait > 0
+          ? { kind: 'waiting', kept, why: problem.message }
+          : { kind: 'offline', kept },
+      );
+      // Many who were told the same time do not all come at it.
+      this.#soon(Math.max(this.#retryMs, problem.wait * 1000) * (0.75 + Math.random() / 2));
       this.#retryMs = Math.min(this.#retryMs * 2, LONGEST_RETRY_MS);
       return false;
     }

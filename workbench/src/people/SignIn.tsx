@@ -1,23 +1,34 @@
+import { Fingerprint } from 'lucide-react';
 import { useId, useState } from 'react';
 import { api, ask, whoIsIn } from '../api/client';
+import { useMe } from './me';
+import { knowsPasskeys, showPasskey } from './passkey';
 
-/** Address and password, for whoever has them. */
+/** A passkey, or address and password, for whoever has them. */
 export function SignIn({ onIn }: { onIn(): Promise<void> }) {
   const id = useId();
   const [address, setAddress] = useState('');
   const [password, setPassword] = useState('');
   const [wrong, setWrong] = useState('');
-  const [busy, setBusy] = useState(false);
-  const come = async () => {
-    setBusy(true);
+  const [busy, setBusy] = useState<'' | 'password' | 'passkey'>('');
+  const me = useMe();
+  const passkeys = me?.passkeys && knowsPasskeys;
+  const come = async (by: 'password' | 'passkey') => {
+    if (busy !== '') return;
+    setBusy(by);
+    setWrong('');
     try {
-      await whoIsIn();
-      await ask(api.POST('/api/sign-ins', { body: { address, password } }));
+      if (by === 'passkey') {
+        await showPasskey();
+      } else {
+        await whoIsIn();
+        await ask(api.POST('/api/sign-ins', { body: { address, password } }));
+      }
       await onIn();
     } catch (problem) {
       setWrong((problem as Error).message);
     } finally {
-      setBusy(false);
+      setBusy('');
     }
   };
   return (
@@ -26,10 +37,23 @@ export function SignIn({ onIn }: { onIn(): Promise<void> }) {
       aria-label="Sign in"
       onSubmit={(event) => {
         event.preventDefault();
-        if (!busy) void come();
+        void come('password');
       }}
     >
-      <p>If you have chosen a password:</p>
+      {passkeys && (
+        <p className="way-in-passkey">
+          <button
+            type="button"
+            className="btn"
+            aria-disabled={busy !== ''}
+            onClick={() => void come('passkey')}
+          >
+            <Fingerprint size={18} aria-hidden />
+            {busy === 'passkey' ? 'Your device asks you…' : 'Sign in with a passkey'}
+          </button>
+        </p>
+      )}
+      <p>{passkeys ? 'Or, if you have chosen a password:' : 'If you have chosen a password:'}</p>
       <span className="way-in-row">
         <label htmlFor={`${id}-address`}>
           Address
@@ -57,8 +81,8 @@ export function SignIn({ onIn }: { onIn(): Promise<void> }) {
             onChange={(event) => setPassword(event.target.value)}
           />
         </label>
-        <button type="submit" className="btn btn-primary" aria-disabled={busy}>
-          {busy ? 'Signing in…' : 'Sign in'}
+        <button type="submit" className="btn btn-primary" aria-disabled={busy !== ''}>
+          {busy === 'password' ? 'Signing in…' : 'Sign in'}
         </button>
       </span>
       {wrong !== '' && (

@@ -84,7 +84,7 @@ export function WayIn({ children }: { readonly children: ReactNode }) {
             changed since is kept here and is sent as soon as you are in again.
           </p>
           <Key why="" onIn={again} />
-          {me.data.password && <SignIn onIn={again} />}
+          {(me.data.password || me.data.passkeys) && <SignIn onIn={again} />}
         </aside>
       )}
     </>

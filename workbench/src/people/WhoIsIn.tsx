@@ -3,7 +3,9 @@ import { KeyRound } from 'lucide-react';
 import { useId, useState } from 'react';
 import { api, ask, type SessionLine, type TokenLine } from '../api/client';
 import { Dialog, useClose } from '../ui/Dialog';
+import { called } from './browser';
 import { Everybody } from './Everybody';
+import { Passkeys } from './Passkeys';
 import { You } from './You';
 
 const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
@@ -38,19 +40,12 @@ function WhoIsIn() {
         </button>
       </div>
       <You />
+      <Passkeys />
       <Everybody />
       <Browsers />
       <Tokens />
     </>
   );
-}
-
-/** What a browser calls itself, in a few words. */
-function called(browser: string): string {
-  const name = /(Firefox|Edg|OPR|Chrome|HeadlessChrome|Safari)\//.exec(browser)?.[1];
-  const system = /(Android|iPhone|iPad|Windows|Mac OS X|Linux)/.exec(browser)?.[1];
-  if (!name && !system) return browser === '' ? 'A program' : browser.slice(0, 40);
-  return [name ?? 'A browser', system].filter(Boolean).join(', ');
 }
 
 function Browsers() {

@@ -170,6 +170,20 @@ public class Ports extends OncePerRequestFilter
         : Optional.empty();
   }
 
+  /**
+   * The name of the bench, where it has one that passkeys can belong to: no number, and by https or
+   * on this machine. Source: W3C WebAuthn, 5.1.2 (RP ID), and Secure Contexts, 3.1.
+   */
+  public Optional<String> named() {
+    if (known.bench().isEmpty()) {
+      return Optional.empty();
+    }
+    String host = URI.create(known.bench()).getHost().toLowerCase(Locale.ROOT);
+    boolean number = host.matches("[0-9.]+");
+    boolean safe = known.bench().startsWith("https:") || host.equals("localhost");
+    return number || !safe ? Optional.empty() : Optional.of(host);
+  }
+
   private String origin(String configured, int port) {
     return configured.isEmpty()
         ? "http://" + (address.contains(":") ? "[" + address + "]" : address) + ":" + port

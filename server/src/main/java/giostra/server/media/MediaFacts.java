@@ -167,6 +167,9 @@ record MediaFacts(
           vector.markup().getBytes(StandardCharsets.UTF_8));
     }
     PictureFacts picture = PictureFacts.read(bytes, TAKEN);
+    if (!picture.type().equals("image/gif")) {
+      Pixels.check(bytes);
+    }
     return new MediaFacts(picture.type(), picture.width(), picture.height(), 0, "", bytes);
   }
 

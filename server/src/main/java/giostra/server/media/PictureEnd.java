@@ -88,11 +88,11 @@ final class PictureEnd {
       if (new String(name, StandardCharsets.ISO_8859_1).equals("ANMF")) {
         frames++;
       }
-      long next = in.position() + length + length % 2;
-      if (next > in.limit()) {
-        break;
+      if (length > in.remaining()) {
+        throw cutOff();
       }
-      in.position((int) next);
+      // The last may be without the byte that makes it even.
+      in.position((int) Math.min(in.limit(), in.position() + length + length % 2));
     }
     return Math.max(1, frames);
   }

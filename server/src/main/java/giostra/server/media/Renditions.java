@@ -4,7 +4,6 @@ import giostra.core.fit.Ladder;
 import giostra.core.layout.PictureSizes;
 import giostra.server.web.Gone;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -94,7 +93,11 @@ class Renditions {
   /** The widths of a picture in px, narrowest first; none of what moves or has no px. */
   static List<Integer> widths(MediaEntity picture) {
     return switch (picture.type) {
-      case "image/jpeg", "image/png", "image/webp" -> Ladder.below(picture.width);
+      case "image/jpeg", "image/png", "image/webp" ->
+          Ladder.below(picture.width).stream()
+              .filter(
+                  width -> (double) width * width * picture.height / picture.width <= Pixels.MADE)
+              .toList();
       default -> List.of();
     };
   }
@@ -175,14 +178,17 @@ class Renditions {
       return;
     }
     try {
-      BufferedImage whole =
-          Thumbnails.of(new ByteArrayInputStream(blobs.get(picture.hash)))
-              .scale(1)
-              .asBufferedImage();
-      var scaled = new HashMap<Integer, BufferedImage>();
-      for (int width : missing) {
-        keep(picture, width, webp(scaled(whole, widths(picture), width, scaled)));
-      }
+      List<Integer> widths = widths(picture);
+      Pixels.within(
+          blobs.get(picture.hash),
+          widths.getLast(),
+          whole -> {
+            var scaled = new HashMap<Integer, BufferedImage>();
+            for (int width : missing) {
+              keep(picture, width, webp(scaled(whole, widths, width, scaled)));
+            }
+            return true;
+          });
     } catch (IOException e) {
       throw new UncheckedIOException("cannot make smaller pictures of " + picture.name, e);
     }

@@ -3,11 +3,8 @@ package giostra.server.media;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import giostra.core.fit.Samples;
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.Optional;
-import net.coobird.thumbnailator.Thumbnails;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -53,9 +50,11 @@ class Sampling {
               .findFirst()
               .map(width -> renditions.get(picture, width))
               .orElseGet(() -> blobs.get(picture.hash));
-      BufferedImage image =
-          Thumbnails.of(new ByteArrayInputStream(bytes)).scale(1).asBufferedImage();
-      return Optional.of(Samples.of(image.getWidth(), image.getHeight(), image::getRGB));
+      return Optional.of(
+          Pixels.within(
+              bytes,
+              ENOUGH,
+              image -> Samples.of(image.getWidth(), image.getHeight(), image::getRGB)));
     } catch (IOException | RuntimeException e) {
       // What cannot be looked at is not judged.
       LOG.warn("cannot look at the colours of {}", picture.name, e);

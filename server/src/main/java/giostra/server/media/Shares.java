@@ -7,7 +7,6 @@ import giostra.server.web.Gone;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -32,11 +31,11 @@ class Shares {
       throw new Gone("picture of " + size.width() + " x " + size.height() + " px", picture.id);
     }
     try {
-      BufferedImage whole =
-          Thumbnails.of(new ByteArrayInputStream(blobs.get(picture.hash)))
-              .scale(1)
-              .asBufferedImage();
-      BufferedImage cut = cut(whole, size, focus);
+      BufferedImage cut =
+          Pixels.within(
+              blobs.get(picture.hash),
+              Renditions.widths(picture).getLast(),
+              whole -> cut(whole, size, focus));
       var out = new ByteArrayOutputStream();
       Thumbnails.of(cut).scale(1).outputFormat("jpg").outputQuality(QUALITY).toOutputStream(out);
       return out.toByteArray();

@@ -10,6 +10,7 @@ import giostra.core.page.Page;
 import giostra.core.page.Site;
 import giostra.core.value.Refused;
 import giostra.server.web.Gone;
+import giostra.server.web.Later;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -86,6 +87,7 @@ class Documents {
     SiteRevisionEntity site =
         rows.site(siteId, wanted.siteNumber())
             .orElseThrow(() -> new Gone("revision of site " + siteId, "" + wanted.siteNumber()));
+    known(Math.max(site.version, page.version));
     return DocumentJson.kept(
         Upgrade.site(DocumentJson.parse(site.document), site.version),
         Upgrade.node(DocumentJson.parse(page.document), page.version),
@@ -97,11 +99,22 @@ class Documents {
     SiteRevisionEntity row =
         rows.site(siteId, number)
             .orElseThrow(() -> new Gone("revision of site " + siteId, "" + number));
+    known(row.version);
     var page = DocumentJson.write(new Page("page", Values.NONE, List.of()));
     return DocumentJson.kept(
             Upgrade.site(DocumentJson.parse(row.document), row.version), page, DocumentJson.VERSION)
         .document()
         .site();
+  }
+
+  /** While a newer program takes over, an older one may come upon what that has written. */
+  private static void known(int version) {
+    if (version > DocumentJson.VERSION) {
+      throw new Later(
+          "A newer Giostra, which is taking over from this one, has changed it last. Nothing was"
+              + " changed now; try again in a moment.",
+          2);
+    }
   }
 
   private RevisionEntity revision(String pageId, int number) {

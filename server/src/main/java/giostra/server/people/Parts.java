@@ -104,7 +104,7 @@ class Parts {
     return rows.addressed(address).orElseThrow(() -> new Gone("person", address));
   }
 
-  private static String name(String typed) {
+  static String name(String typed) {
     String name = typed.strip();
     if (name.isEmpty()
         || name.length() > LONGEST_NAME
@@ -153,6 +153,7 @@ class Parts {
                     by.name(),
                     key));
     rows.choose(id, null);
+    rows.dropPasskeys(id);
     return new Invited(id, mailed, key, post.mailbox());
   }
 
@@ -170,6 +171,7 @@ class Parts {
     rows.dropRoles(id);
     rows.dropTokens(id);
     rows.dropWaysIn(id);
+    rows.dropPasskeys(id);
   }
 
   /** What somebody is called, and what they sign in with. */

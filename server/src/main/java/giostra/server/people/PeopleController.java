@@ -34,6 +34,7 @@ class PeopleController {
   private final PeopleService people;
   private final Parts parts;
   private final Passwords passwords;
+  private final Passkeys passkeys;
   private final Guests guests;
   private final FindByIndexNameSessionRepository<? extends Session> sessions;
 
@@ -41,11 +42,13 @@ class PeopleController {
       PeopleService people,
       Parts parts,
       Passwords passwords,
+      Passkeys passkeys,
       Guests guests,
       FindByIndexNameSessionRepository<? extends Session> sessions) {
     this.people = people;
     this.parts = parts;
     this.passwords = passwords;
+    this.passkeys = passkeys;
     this.guests = guests;
     this.sessions = sessions;
   }
@@ -59,6 +62,7 @@ class PeopleController {
    * @param roles what they may do, by site, where they do not own all
    * @param address that they sign in with; empty where they have none
    * @param password whether they have chosen one
+   * @param passkeys whether this server has a name, so that there can be any
    * @param review the page that a guest may look at; null for everybody else
    * @param form what each request of a page that changes something has as its header {@code
    *     Giostra-Form}
@@ -71,6 +75,7 @@ class PeopleController {
       Map<String, String> roles,
       String address,
       boolean password,
+      boolean passkeys,
       @Nullable String review,
       String form) {}
 
@@ -80,7 +85,8 @@ class PeopleController {
       @Parameter(hidden = true) @AuthenticationPrincipal @Nullable Who who,
       @Parameter(hidden = true) CsrfToken form) {
     if (who == null) {
-      return new MeReply(false, "", "", false, Map.of(), "", false, null, form.getToken());
+      return new MeReply(
+          false, "", "", false, Map.of(), "", false, passkeys.possible(), null, form.getToken());
     }
     var roles = new TreeMap<String, String>();
     who.roles().forEach((site, role) -> roles.put(site, role.word()));
@@ -93,6 +99,7 @@ class PeopleController {
         roles,
         person.map(PeopleRows.Person::address).orElse(""),
         person.map(PeopleRows.Person::password).isPresent(),
+        passkeys.possible(),
         who.review() == null ? null : who.review().page(),
         form.getToken());
   }
@@ -144,6 +151,75 @@ class PeopleController {
       @RequestHeader(name = "User-Agent", defaultValue = "") String browser,
       @Parameter(hidden = true) HttpServletRequest request) {
     letIn(passwords.signIn(body.address(), body.password()).id(), browser, request);
+  }
+
+  /**
+   * What a browser is asked.
+   *
+   * @param options as W3C WebAuthn writes them in JSON
+   */
+  record AskedReply(Map<String, Object> options) {}
+
+  /** What a browser is asked to show a passkey by. */
+  @PostMapping("/api/sign-ins/asked")
+  AskedReply askPasskey() {
+    return new AskedReply(passkeys.asked());
+  }
+
+  /**
+   * A passkey that is shown.
+   *
+   * @param credential as W3C WebAuthn writes it in JSON
+   */
+  record ShownBody(Map<String, Object> credential) {}
+
+  /** Lets a browser in by a passkey. */
+  @PostMapping("/api/sign-ins/passkey")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void showPasskey(
+      @RequestBody ShownBody body,
+      @RequestHeader(name = "User-Agent", defaultValue = "") String browser,
+      @Parameter(hidden = true) HttpServletRequest request) {
+    letIn(passkeys.signIn(body.credential()).id(), browser, request);
+  }
+
+  /** Passkeys of whoever asks. */
+  @Needs(Role.NONE)
+  @GetMapping("/api/me/passkeys")
+  List<PeopleRows.PasskeyLine> passkeys(
+      @Parameter(hidden = true) @AuthenticationPrincipal Who who) {
+    return passkeys.of(who.person());
+  }
+
+  /** What a browser is asked to make a passkey by. */
+  @Needs(Role.NONE)
+  @PostMapping("/api/me/passkeys/asked")
+  AskedReply wantPasskey(@Parameter(hidden = true) @AuthenticationPrincipal Who who) {
+    return new AskedReply(passkeys.wanted(who.person()));
+  }
+
+  /**
+   * A passkey that a browser has made.
+   *
+   * @param name what its owner calls it
+   * @param credential as W3C WebAuthn writes it in JSON
+   */
+  record MadeBody(String name, Map<String, Object> credential) {}
+
+  @Needs(Role.NONE)
+  @PostMapping("/api/me/passkeys")
+  @ResponseStatus(HttpStatus.CREATED)
+  void keepPasskey(
+      @Parameter(hidden = true) @AuthenticationPrincipal Who who, @RequestBody MadeBody body) {
+    passkeys.keep(who.person(), body.name(), body.credential());
+  }
+
+  @Needs(Role.NONE)
+  @DeleteMapping("/api/me/passkeys/{passkey}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void dropPasskey(
+      @Parameter(hidden = true) @AuthenticationPrincipal Who who, @PathVariable String passkey) {
+    passkeys.drop(who.person(), passkey);
   }
 
   /** A key, and the address that holds it: what follows the # is sent nowhere. */

@@ -302,4 +302,139 @@ interface PeopleRows extends Repository<PersonEntity, String> {
   @Modifying
   @Query(value = "update access_token set used_at = ?2 where id = ?1", nativeQuery = true)
   void used(String id, Instant now);
+
+  // --- passkeys ---
+
+  /**
+   * A passkey, as whoever has it sees it.
+   *
+   * @param copied whether what keeps it may bring it to other devices
+   */
+  record PasskeyLine(
+      String id, String name, boolean copied, Instant madeAt, @Nullable Instant usedAt) {}
+
+  /**
+   * A passkey, as it is kept.
+   *
+   * @param handle of whoever has it; bytes are base64url
+   */
+  record Passkey(
+      String id,
+      String handle,
+      String name,
+      String attestation,
+      String publicKey,
+      long uses,
+      boolean mayBeCopied,
+      boolean isCopied,
+      String transports,
+      Instant madeAt) {}
+
+  @Query(
+      value =
+          """
+          select id as "id", name as "name", may_be_copied as "copied", made_at as "madeAt",
+            used_at as "usedAt"
+          from passkey where person_id = ?1 order by made_at, id
+          """,
+      nativeQuery = true)
+  List<PasskeyLine> passkeyLines(String person);
+
+  String PASSKEY =
+      """
+      select k.id as "id", p.handle as "handle", k.name as "name", k.attestation as "attestation",
+        k.public_key as "publicKey", k.uses as "uses", k.may_be_copied as "mayBeCopied",
+        k.is_copied as "isCopied", k.transports as "transports", k.made_at as "madeAt"
+      from passkey k join person p on p.id = k.person_id where p.ended_at is null and
+      """;
+
+  @Query(value = PASSKEY + " k.id = ?1", nativeQuery = true)
+  Optional<Passkey> passkey(String id);
+
+  @Query(value = PASSKEY + " p.handle = ?1 order by k.made_at, k.id", nativeQuery = true)
+  List<Passkey> passkeys(String handle);
+
+  @Query(value = PERSON + " p.handle = ?1", nativeQuery = true)
+  Optional<Person> handled(String handle);
+
+  @Query(value = "select handle from person where id = ?1", nativeQuery = true)
+  Optional<String> handle(String person);
+
+  /** Gives somebody a handle, unless they have one. */
+  @Transactional
+  @Modifying
+  @Query(
+      value = "update person set handle = ?2 where id = ?1 and handle is null",
+      nativeQuery = true)
+  void giveHandle(String person, String handle);
+
+  /** Adds a passkey, within the lock; nothing where it is there, or there are as many as may be. */
+  @Transactional
+  @Modifying
+  @Query(
+      value =
+          """
+          insert into passkey (id, person_id, name, attestation, public_key, uses, may_be_copied,
+              is_copied, transports, made_at)
+            select ?1, p.id, ?3, ?4, ?5, ?6, ?7, ?8, ?9, ?10 from person p
+            where p.id = ?2 and (select count(*) from passkey k where k.person_id = ?2) < ?11
+          on conflict (id) do nothing
+          """,
+      nativeQuery = true)
+  int addPasskey(
+      String id,
+      String person,
+      String name,
+      String attestation,
+      String publicKey,
+      long uses,
+      boolean mayBeCopied,
+      boolean isCopied,
+      String transports,
+      Instant madeAt,
+      int most);
+
+  /**
+   * Notes that a passkey was used.
+   *
+   * @param uses as it counts them itself
+   * @return 0 where it counts no further than it had: then there are two of it. Source: W3C
+   *     WebAuthn, 7.2, "signature counter"
+   */
+  @Transactional
+  @Modifying
+  @Query(
+      value =
+          """
+          update passkey set uses = ?2, used_at = ?3
+          where id = ?1 and (uses < ?2 or uses = 0 and ?2 = 0)
+          """,
+      nativeQuery = true)
+  int usedPasskey(String id, long uses, Instant at);
+
+  @Transactional
+  @Modifying
+  @Query(value = "delete from passkey where person_id = ?1 and id = ?2", nativeQuery = true)
+  int dropPasskey(String person, String id);
+
+  @Transactional
+  @Modifying
+  @Query(value = "delete from passkey where person_id = ?1", nativeQuery = true)
+  void dropPasskeys(String person);
+
+  @Query(value = "select secret from drawn_secret where name = ?1", nativeQuery = true)
+  String drawnSecret(String name);
+
+  /** Takes an answer, once. */
+  @Transactional
+  @Modifying
+  @Query(
+      value = "insert into used_answer values (?1, ?2) on conflict (hash) do nothing",
+      nativeQuery = true)
+  int useAnswer(String hash, Instant until);
+
+  @Transactional
+  @Modifying
+  @Query(value = "delete from used_answer where until <= ?1", nativeQuery = true)
+  void dropOldAnswers(Instant now);
 }

@@ -245,9 +245,29 @@ class Problems extends ResponseEntityExceptionHandler {
     return false;
   }
 
+  /** Whether it is the disk of the database that is full. Source: as above, 53100. */
+  private static boolean isFull(Throwable e) {
+    for (Throwable at = e; at != null; at = at.getCause()) {
+      if (at instanceof SQLException sql && "53100".equals(sql.getSQLState())) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   /** Whatever nobody thought of. The log has it; the answer names no classes. */
   @ExceptionHandler
   ResponseEntity<ProblemDetail> unexpected(Exception e, HttpServletRequest request) {
+    if (isFull(e)) {
+      LOG.error("the database has no room: {}", e.getMessage());
+      return ResponseEntity.status(HttpStatus.INSUFFICIENT_STORAGE)
+          .body(
+              problem(
+                  HttpStatus.INSUFFICIENT_STORAGE,
+                  "No room",
+                  "The database has no room left on its disk. Nothing was changed; whoever runs"
+                      + " Giostra makes some."));
+    }
     if (ofDatabase(e)) {
       return away(e);
     }

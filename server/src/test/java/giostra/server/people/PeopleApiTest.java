@@ -31,6 +31,8 @@ class PeopleApiTest {
           "get /live/{site}/{page}/",
           "get /live/{site}/{page}/{path}",
           "get /api/me",
+          "post /api/sign-ins/asked",
+          "post /api/sign-ins/passkey",
           "post /api/ways-in",
           "post /api/sign-ins",
           "post /api/reviews",

@@ -41,7 +41,13 @@ class RolesApiTest {
           "get /api/me/tokens",
           "post /api/me/tokens",
           "delete /api/me/tokens/{token}",
+          "get /api/me/passkeys",
+          "post /api/me/passkeys",
+          "post /api/me/passkeys/asked",
+          "delete /api/me/passkeys/{passkey}",
           "post /api/ways-in",
+          "post /api/sign-ins/asked",
+          "post /api/sign-ins/passkey",
           "post /api/sign-ins",
           "post /api/reviews");
 

@@ -14,6 +14,9 @@ public final class Process implements AutoCloseable {
   private final java.lang.Process process;
   private final Api api;
 
+  /** It lives for seconds: what it would gain later it loses by compiling now. */
+  private static final List<String> BRIEF = List.of("-Xmx384m", "-XX:TieredStopAtLevel=1");
+
   private Process(java.lang.Process process, Api api) {
     this.process = process;
     this.api = api;
@@ -25,17 +28,32 @@ public final class Process implements AutoCloseable {
    * @param more what is configured otherwise, as arguments
    */
   public static Process start(Postgres database, String... more) {
-    // It lives for seconds: what it would gain later it loses by compiling now.
-    return start(List.of("-Xmx384m", "-XX:TieredStopAtLevel=1"), database, more);
+    return start(BRIEF, Postgres.freePort(), database, more);
+  }
+
+  /** Starts it with names for its origins, all of them localhost on ports of their own. */
+  public static Process startNamed(Postgres database, String... more) {
+    int bench = Postgres.freePort();
+    int stage = Postgres.freePort();
+    int live = Postgres.freePort();
+    var all =
+        new ArrayList<String>(
+            List.of(
+                "--giostra.stage-port=" + stage,
+                "--giostra.live-port=" + live,
+                "--giostra.origins.bench=http://localhost:" + bench,
+                "--giostra.origins.stage=http://localhost:" + stage,
+                "--giostra.origins.live=http://localhost:" + live));
+    all.addAll(List.of(more));
+    return start(BRIEF, bench, database, all.toArray(String[]::new));
   }
 
   /** Starts it as the start command does, for whoever measures how fast it is. */
   public static Process startAsShipped(Postgres database, String... more) {
-    return start(List.of("-Xmx320m"), database, more);
+    return start(List.of("-Xmx320m"), Postgres.freePort(), database, more);
   }
 
-  private static Process start(List<String> machine, Postgres database, String... more) {
-    int port = Postgres.freePort();
+  private static Process start(List<String> machine, int port, Postgres database, String... more) {
     try {
       var command =
           new ArrayList<String>(
