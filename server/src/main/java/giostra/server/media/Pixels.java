@@ -101,6 +101,9 @@ final class Pixels {
           | IndexOutOfBoundsException
           | NegativeArraySizeException e) {
         throw new IIOException("damaged", e);
+      } catch (OutOfMemoryError e) {
+        // So the library of WebP says that a file is damaged, too.
+        throw new IIOException("damaged, or more than there is memory for", e);
       } finally {
         reader.dispose();
       }
