@@ -2,7 +2,6 @@ package giostra.server.media;
 
 import com.luciad.imageio.webp.WebPReadParam;
 import giostra.core.value.Refused;
-import giostra.server.web.Later;
 import java.awt.Graphics2D;
 import java.awt.Rectangle;
 import java.awt.image.BufferedImage;
@@ -30,8 +29,11 @@ final class Pixels {
   /** Px of what is made of a larger one, at the most. */
   static final double MADE = 16_000_000;
 
+  /** Px that are enough to see whether there are any. */
+  private static final double LOOKED_AT = 500_000;
+
   /** Px of a strip. */
-  private static final int STRIP = 6_000_000;
+  private static final int STRIP = 12_000_000;
 
   /** Millions of px that are in memory at a time. */
   private static final int ROOM = 16;
@@ -41,13 +43,29 @@ final class Pixels {
   private Pixels() {}
 
   /**
-   * Holds a picture to having pixels that can be read, before a page counts on it.
+   * Holds a picture to having pixels that can be read, before a page counts on it: it is gone
+   * through once, and few of them are kept.
    *
    * @throws Refused where they cannot
    */
   static void check(byte[] bytes) {
     try {
-      within(bytes, 96, _ -> true);
+      read(
+          bytes,
+          reader -> {
+            long px = (long) reader.getWidth(0) * reader.getHeight(0);
+            int each = (int) Math.ceil(Math.sqrt(px / LOOKED_AT));
+            ImageReadParam how = reader.getDefaultReadParam();
+            if (how instanceof WebPReadParam webp) {
+              return scaled(
+                  reader,
+                  webp,
+                  Math.max(1, reader.getWidth(0) / each),
+                  Math.max(1, reader.getHeight(0) / each));
+            }
+            how.setSourceSubsampling(each, each, 0, 0);
+            return reader.read(0, how);
+          });
     } catch (IOException e) {
       throw new Refused(
           "it",
@@ -71,6 +89,31 @@ final class Pixels {
    * @throws IIOException for what cannot be read
    */
   static <T> T within(byte[] bytes, int wide, Work<T> work) throws IOException {
+    return read(
+        bytes,
+        reader -> {
+          long px = (long) reader.getWidth(0) * reader.getHeight(0);
+          int takes = Math.clamp(2 * px / 1_000_000 + 1, 1, ROOM);
+          FREE.acquireUninterruptibly(takes);
+          try {
+            int held = PictureFacts.orientation(bytes);
+            BufferedImage read =
+                px <= WHOLE ? whole(bytes) : large(reader, held >= PictureFacts.SIDEWAYS, wide);
+            return work.of(
+                ExifFilterUtils.getFilterForOrientation(Orientation.typeOf(held)).apply(read));
+          } finally {
+            FREE.release(takes);
+          }
+        });
+  }
+
+  /** What is done with a file that is open. */
+  @FunctionalInterface
+  private interface Open<T> {
+    T of(ImageReader reader) throws IOException;
+  }
+
+  private static <T> T read(byte[] bytes, Open<T> open) throws IOException {
     try (var in = new MemoryCacheImageInputStream(new ByteArrayInputStream(bytes))) {
       Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
       if (!readers.hasNext()) {
@@ -79,24 +122,10 @@ final class Pixels {
       ImageReader reader = readers.next();
       try {
         reader.setInput(in);
-        long px = (long) reader.getWidth(0) * reader.getHeight(0);
-        if (px > PictureFacts.MOST_PIXELS) {
+        if ((long) reader.getWidth(0) * reader.getHeight(0) > PictureFacts.MOST_PIXELS) {
           throw new IIOException("of more px than it said");
         }
-        int takes = (int) Math.clamp(2 * px / 1_000_000 + 1, 1, ROOM);
-        FREE.acquire(takes);
-        try {
-          int held = PictureFacts.orientation(bytes);
-          BufferedImage read =
-              px <= WHOLE ? whole(bytes) : large(reader, held >= PictureFacts.SIDEWAYS, wide);
-          return work.of(
-              ExifFilterUtils.getFilterForOrientation(Orientation.typeOf(held)).apply(read));
-        } finally {
-          FREE.release(takes);
-        }
-      } catch (InterruptedException e) {
-        Thread.currentThread().interrupt();
-        throw new Later("The server stops.", 2);
+        return open.of(reader);
       } catch (IllegalArgumentException
           | IndexOutOfBoundsException
           | NegativeArraySizeException e) {
