@@ -40,11 +40,12 @@ export function SignIn({ onIn }: { onIn(): Promise<void> }) {
         void come('password');
       }}
     >
+      {passkeys && <p>If you have been in before:</p>}
       {passkeys && (
         <p className="way-in-passkey">
           <button
             type="button"
-            className="btn"
+            className="btn btn-outline"
             aria-disabled={busy !== ''}
             onClick={() => void come('passkey')}
           >
@@ -53,7 +54,9 @@ export function SignIn({ onIn }: { onIn(): Promise<void> }) {
           </button>
         </p>
       )}
-      <p>{passkeys ? 'Or, if you have chosen a password:' : 'If you have chosen a password:'}</p>
+      <p>
+        {passkeys ? 'Or with the password that you have chosen:' : 'If you have chosen a password:'}
+      </p>
       <span className="way-in-row">
         <label htmlFor={`${id}-address`}>
           Address

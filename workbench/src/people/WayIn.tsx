@@ -56,8 +56,9 @@ export function WayIn({ children }: { readonly children: ReactNode }) {
         ) : (
           <>
             <h1 className="font-serif text-3xl">This browser is not in yet</h1>
-            <Key key={me.data.why} first why={me.data.why} onIn={again} />
-            <SignIn onIn={again} />
+            {me.data.passkeys && <SignIn onIn={again} />}
+            <Key key={me.data.why} first={!me.data.passkeys} why={me.data.why} onIn={again} />
+            {!me.data.passkeys && <SignIn onIn={again} />}
           </>
         )}
       </main>

@@ -13,6 +13,7 @@ import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
@@ -116,6 +117,21 @@ class SessionJourney {
     assertThat(page.locator(".topbar")).containsText("offline: 1 change kept here");
     page.unroute("**/edits?*");
     bench.saved();
+    // A server that has too much to do says so, and when to come back.
+    page.route(
+        "**/edits?*",
+        route ->
+            route.fulfill(
+                new Route.FulfillOptions()
+                    .setStatus(503)
+                    .setContentType("application/problem+json")
+                    .setHeaders(Map.of("Retry-After", "1"))
+                    .setBody("{\"title\":\"Not now\",\"detail\":\"Many ask at once.\"}")));
+    bench.set("cards", "gap", "desktop", "38px");
+    var waits = page.locator(".topbar [title='Many ask at once.']");
+    assertThat(waits).hasText("waiting for the server: 1 change kept here");
+    page.unroute("**/edits?*");
+    bench.saved();
     // The server itself, each time: three tries, then somebody says what becomes of it.
     var tries = new AtomicInteger();
     page.route(
@@ -133,7 +149,7 @@ class SessionJourney {
     bench.set("cards", "inView", "desktop", "2");
     bench.saved();
     String document = api.get("/api/pages/" + id + "/document").text();
-    assertThat(document).contains("\"35px\"").contains("\"inView\":{\"desktop\":2}");
+    assertThat(document).contains("\"38px\"").contains("\"inView\":{\"desktop\":2}");
     assertThat(document).doesNotContain("36px");
   }
 

@@ -110,7 +110,7 @@ class Documents {
   /** While a newer program takes over, an older one may come upon what that has written. */
   private static void known(int version) {
     if (version > DocumentJson.VERSION) {
-      throw new Later(
+      throw Later.elsewhere(
           "A newer Giostra, which is taking over from this one, has changed it last. Nothing was"
               + " changed now; try again in a moment.",
           2);

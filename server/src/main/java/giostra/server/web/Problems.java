@@ -70,9 +70,11 @@ class Problems extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler
   ResponseEntity<ProblemDetail> later(Later e) {
-    return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
+    HttpStatus status =
+        e.isElsewhere() ? HttpStatus.SERVICE_UNAVAILABLE : HttpStatus.TOO_MANY_REQUESTS;
+    return ResponseEntity.status(status)
         .header(HttpHeaders.RETRY_AFTER, Integer.toString(e.seconds()))
-        .body(problem(HttpStatus.TOO_MANY_REQUESTS, "Not now", e.getMessage()));
+        .body(problem(status, "Not now", e.getMessage()));
   }
 
   @ExceptionHandler

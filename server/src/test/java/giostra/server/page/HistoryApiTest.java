@@ -555,4 +555,34 @@ class HistoryApiTest {
     assertThat(api.page(page).path("revision").asInt()).isZero();
     assertThat(api.get("/api/shelf").status()).isEqualTo(200);
   }
+
+  /** While a newer program takes over, what it has written is left to it. */
+  @Test
+  void whatANewerProgramHasWrittenIsLeftToIt(Api api) throws SQLException {
+    String page = api.newPage(document());
+    String other = api.newPage(document());
+    Edit text = new Edit.SetValue("page", "title", "", "Another title");
+    assertThat(api.edit(page, 0, text).status()).isEqualTo(200);
+    String was = "/api/pages/" + page + "/revisions/0";
+    assertThat(api.get(was).status()).isEqualTo(200);
+    written(page, DocumentJson.VERSION + 1);
+    Api.Answer answer = api.get(was);
+    assertThat(answer.status()).isEqualTo(503);
+    assertThat(answer.header("retry-after")).isEqualTo("2");
+    assertThat(answer.text()).contains("A newer Giostra").contains("Nothing was changed");
+    assertThat(api.get("/api/pages/" + other + "/revisions/0").status()).isEqualTo(200);
+    assertThat(api.get("/api/shelf").status()).isEqualTo(200);
+    written(page, DocumentJson.VERSION);
+    assertThat(api.get(was).status()).isEqualTo(200);
+  }
+
+  private static void written(String page, int version) throws SQLException {
+    try (var connection = DriverManager.getConnection(Giostra.database(), "giostra", "");
+        var update =
+            connection.prepareStatement("update revision set version = ? where page_id = ?")) {
+      update.setInt(1, version);
+      update.setString(2, page);
+      assertThat(update.executeUpdate()).isPositive();
+    }
+  }
 }
