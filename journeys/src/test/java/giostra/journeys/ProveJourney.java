@@ -49,7 +49,7 @@ class ProveJourney {
         .doubleValue();
   }
 
-  @InTurn(1)
+  @InTurn(7)
   @Test
   void whatIsFoundIsLookedAtAndMendedByAWayThatWasTried(Api api, Chromium.Open chromium) {
     String id = page(api);
@@ -184,7 +184,7 @@ class ProveJourney {
     assertThat(api.get("/api/pages/" + id + "/snags?stress=hail").status()).isEqualTo(422);
   }
 
-  @InTurn(0)
+  @InTurn(6)
   @Test
   void severalWidthsStandSideBySideAndScrollTogether(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 900);
@@ -239,7 +239,7 @@ class ProveJourney {
   }
 
   /** From the first look to the sheet that the client gets with the release. */
-  @InTurn(5)
+  @InTurn(11)
   @Test
   void beforeAPageIsPublishedAllOfItIsGoneThrough(Api api, Chromium.Open chromium)
       throws Exception {

@@ -571,7 +571,7 @@ class SnippetJourney {
     }
   }
 
-  @InTurn(4)
+  @InTurn(10)
   @Test
   void inShipADesignerTakesOne(Api api, Page page) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));

@@ -85,7 +85,7 @@ class SurvivalJourney {
         });
   }
 
-  @InTurn(4)
+  @InTurn(10)
   @Test
   void whatIsAcknowledgedIsThereAfterAKillAndWhatWasCutOffGoesOn(@TempDir Path blobs)
       throws Exception {
