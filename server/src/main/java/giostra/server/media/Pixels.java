@@ -38,6 +38,9 @@ final class Pixels {
   /** Millions of px that are in memory at a time. */
   private static final int ROOM = 16;
 
+  /** Files that are gone through at a time: libraries may hold more of one than they give. */
+  private static final Semaphore LOOKS = new Semaphore(2, true);
+
   private static final Semaphore FREE = new Semaphore(ROOM, true);
 
   private Pixels() {}
@@ -49,6 +52,7 @@ final class Pixels {
    * @throws Refused where they cannot
    */
   static void check(byte[] bytes) {
+    LOOKS.acquireUninterruptibly();
     try {
       read(
           bytes,
@@ -71,6 +75,8 @@ final class Pixels {
           "it",
           "of pixels that cannot be read (" + e.getMessage() + ")",
           "a whole picture, in RGB");
+    } finally {
+      LOOKS.release();
     }
   }
 

@@ -4,6 +4,7 @@ import giostra.core.value.Refused;
 import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.web.webauthn.api.AuthenticatorTransport;
@@ -18,31 +19,16 @@ import org.springframework.security.web.webauthn.management.PublicKeyCredentialU
 import org.springframework.security.web.webauthn.management.UserCredentialRepository;
 
 /**
- * Our rows, as Spring Security asks for them in one ceremony: either somebody makes a passkey, or
- * whoever has one shows it.
+ * Our rows, as Spring Security asks for them: what is not there yet was made, what is was shown.
  */
 final class KeptPasskeys
     implements PublicKeyCredentialUserEntityRepository, UserCredentialRepository {
   private final PeopleRows rows;
   private final Clock clock;
 
-  /** Who makes one; null where one is shown. */
-  private final @Nullable String maker;
-
-  private KeptPasskeys(PeopleRows rows, Clock clock, @Nullable String maker) {
+  KeptPasskeys(PeopleRows rows, Clock clock) {
     this.rows = rows;
     this.clock = clock;
-    this.maker = maker;
-  }
-
-  /** For somebody who makes one. */
-  static KeptPasskeys of(PeopleRows rows, Clock clock, String maker) {
-    return new KeptPasskeys(rows, clock, maker);
-  }
-
-  /** For whoever shows one. */
-  static KeptPasskeys all(PeopleRows rows, Clock clock) {
-    return new KeptPasskeys(rows, clock, null);
   }
 
   private static PublicKeyCredentialUserEntity entity(PeopleRows.Person person, String handle) {
@@ -77,12 +63,19 @@ final class KeptPasskeys
   @Override
   public void save(CredentialRecord kept) {
     String id = kept.getCredentialId().toBase64UrlString();
-    if (maker == null) {
-      if (rows.usedPasskey(id, kept.getSignatureCount(), clock.instant()) == 0) {
+    String handle = kept.getUserEntityUserId().toBase64UrlString();
+    Optional<PeopleRows.Passkey> there = rows.passkey(id);
+    if (there.isPresent()) {
+      if (!there.get().handle().equals(handle)
+          || rows.usedPasskey(id, kept.getSignatureCount(), clock.instant()) == 0) {
         throw Passkeys.refused("a copy of one that has gone on without it");
       }
       return;
     }
+    String maker =
+        rows.handled(handle)
+            .map(PeopleRows.Person::id)
+            .orElseThrow(() -> Passkeys.refused("one of somebody who is not known"));
     @Nullable Bytes attestation = kept.getAttestationObject();
     int added =
         attestation == null

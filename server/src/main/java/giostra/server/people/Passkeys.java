@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Supplier;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -61,6 +61,9 @@ class Passkeys {
       new TypeReference<>() {};
   private static final TypeReference<Map<String, Object>> PLAIN = new TypeReference<>() {};
 
+  /** What is being asked, or was. */
+  private static final ScopedValue<Bytes> CHALLENGE = ScopedValue.newInstance();
+
   private static final JsonMapper JSON =
       JsonMapper.builder(
               JsonFactory.builder()
@@ -74,6 +77,7 @@ class Passkeys {
   private final Challenges challenges;
   private final Called called;
   private final Clock clock;
+  private @Nullable WebAuthnRelyingPartyOperations made;
 
   /** What passkeys belong to. */
   interface Called {
@@ -124,9 +128,11 @@ class Passkeys {
   Map<String, Object> wanted(String person) {
     var challenge = new Bytes(challenges.drawn(making(person)));
     return plain(
-        operations(challenge, KeptPasskeys.of(rows, clock, person))
-            .createPublicKeyCredentialCreationOptions(
-                new ImmutablePublicKeyCredentialCreationOptionsRequest(is(person))));
+        asking(
+            challenge,
+            operations ->
+                operations.createPublicKeyCredentialCreationOptions(
+                    new ImmutablePublicKeyCredentialCreationOptionsRequest(is(person)))));
   }
 
   /**
@@ -142,14 +148,14 @@ class Passkeys {
     rows.lock(person);
     PublicKeyCredential<AuthenticatorAttestationResponse> made = read(answer, MADE);
     Bytes challenge = challenge(made.getResponse(), making(person));
-    WebAuthnRelyingPartyOperations operations =
-        operations(challenge, KeptPasskeys.of(rows, clock, person));
-    proven(() ->
-        operations.registerCredential(
-            new ImmutableRelyingPartyRegistrationRequest(
-                operations.createPublicKeyCredentialCreationOptions(
-                    new ImmutablePublicKeyCredentialCreationOptionsRequest(is(person))),
-                new RelyingPartyPublicKey(made, called))));
+    proven(
+        challenge,
+        operations ->
+            operations.registerCredential(
+                new ImmutableRelyingPartyRegistrationRequest(
+                    operations.createPublicKeyCredentialCreationOptions(
+                        new ImmutablePublicKeyCredentialCreationOptionsRequest(is(person))),
+                    new RelyingPartyPublicKey(made, called))));
     challenges.use(challenge.getBytes());
   }
 
@@ -163,9 +169,11 @@ class Passkeys {
   Map<String, Object> asked() {
     var challenge = new Bytes(challenges.drawn(ENTERING));
     return plain(
-        operations(challenge, KeptPasskeys.all(rows, clock))
-            .createCredentialRequestOptions(
-                new ImmutablePublicKeyCredentialRequestOptionsRequest(null)));
+        asking(
+            challenge,
+            operations ->
+                operations.createCredentialRequestOptions(
+                    new ImmutablePublicKeyCredentialRequestOptionsRequest(null))));
   }
 
   /**
@@ -177,18 +185,18 @@ class Passkeys {
   PeopleRows.Person signIn(Map<String, Object> answer) {
     PublicKeyCredential<AuthenticatorAssertionResponse> shown = read(answer, SHOWN);
     Bytes challenge = challenge(shown.getResponse(), ENTERING);
-    WebAuthnRelyingPartyOperations operations =
-        operations(challenge, KeptPasskeys.all(rows, clock));
     String handle =
-        proven(() ->
-            operations
-                .authenticate(
-                    new RelyingPartyAuthenticationRequest(
-                        operations.createCredentialRequestOptions(
-                            new ImmutablePublicKeyCredentialRequestOptionsRequest(null)),
-                        shown))
-                .getId()
-                .toBase64UrlString());
+        proven(
+            challenge,
+            operations ->
+                operations
+                    .authenticate(
+                        new RelyingPartyAuthenticationRequest(
+                            operations.createCredentialRequestOptions(
+                                new ImmutablePublicKeyCredentialRequestOptionsRequest(null)),
+                            shown))
+                    .getId()
+                    .toBase64UrlString());
     challenges.use(challenge.getBytes());
     return rows.handled(handle).orElseThrow(() -> refused("none that is known here"));
   }
@@ -203,7 +211,23 @@ class Passkeys {
     return UsernamePasswordAuthenticationToken.authenticated(person, null, List.of());
   }
 
-  private WebAuthnRelyingPartyOperations operations(Bytes challenge, KeptPasskeys kept) {
+  /** Does something with the ceremonies, all of it about one challenge. */
+  private <T> T asking(Bytes challenge, Function<WebAuthnRelyingPartyOperations, T> does) {
+    WebAuthnRelyingPartyOperations with = operations();
+    return ScopedValue.where(CHALLENGE, challenge).call(() -> does.apply(with));
+  }
+
+  /** Those of this server; they take a while to make, and its name is known when it listens. */
+  private synchronized WebAuthnRelyingPartyOperations operations() {
+    @Nullable WebAuthnRelyingPartyOperations there = made;
+    if (there == null) {
+      there = make();
+      made = there;
+    }
+    return there;
+  }
+
+  private WebAuthnRelyingPartyOperations make() {
     String name =
         called
             .name()
@@ -212,6 +236,7 @@ class Passkeys {
                     "passkey",
                     "asked for at " + called.origin(),
                     "a server that is called by a name, with https (GIOSTRA_BENCH_ORIGIN)"));
+    var kept = new KeptPasskeys(rows, clock);
     var operations =
         new Webauthn4JRelyingPartyOperations(
             kept,
@@ -221,7 +246,7 @@ class Passkeys {
     // The device makes sure who holds it: that, and having it, are the two that there are.
     operations.setCustomizeCreationOptions(options ->
         options
-            .challenge(challenge)
+            .challenge(CHALLENGE.get())
             .timeout(Challenges.ANSWERED)
             .authenticatorSelection(
                 AuthenticatorSelectionCriteria.builder()
@@ -230,7 +255,7 @@ class Passkeys {
                     .build()));
     operations.setCustomizeRequestOptions(options ->
         options
-            .challenge(challenge)
+            .challenge(CHALLENGE.get())
             .timeout(Challenges.ANSWERED)
             .userVerification(UserVerificationRequirement.REQUIRED));
     return operations;
@@ -275,9 +300,9 @@ class Passkeys {
     return new Bytes(challenge);
   }
 
-  private static <T> T proven(Supplier<T> ceremony) {
+  private <T> T proven(Bytes challenge, Function<WebAuthnRelyingPartyOperations, T> ceremony) {
     try {
-      return ceremony.get();
+      return asking(challenge, ceremony);
     } catch (Refused e) {
       throw e;
     } catch (WebAuthnException | JacksonException | IllegalArgumentException e) {
