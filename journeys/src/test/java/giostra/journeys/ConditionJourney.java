@@ -262,7 +262,7 @@ class ConditionJourney {
   }
 
   /** What comes while a page is open waits until nobody looks at its piece, and then is there. */
-  @InTurn(9)
+  @InTurn(3)
   @Test
   void whatComesWhileThePageIsOpenWaitsUntilNobodySeesIt(Api api, Chromium.Open chromium) {
     String site = api.copyOfDemo();

@@ -70,7 +70,7 @@ class ContentJourney {
     page.locator("dialog[open] input[type=file]").setInputFiles(file(name, text));
   }
 
-  @InTurn(11)
+  @InTurn(5)
   @Test
   void aFileIsMappedMendedAndPutIn(Api api, Page page) throws IOException {
     String id = page(api);
@@ -141,7 +141,7 @@ class ContentJourney {
     assertThat(headings(api, id)).hasSize(3);
   }
 
-  @InTurn(10)
+  @InTurn(4)
   @Test
   void questionsAreFoundInPastedMarkup(Api api, Page page) {
     String id = page(api);
@@ -161,7 +161,7 @@ class ContentJourney {
         .doesNotContain("alert");
   }
 
-  @InTurn(8)
+  @InTurn(2)
   @Test
   void whatIsNoTableIsRefusedWithTheReasonAndThePastedTextStays(Api api, Page page) {
     String id = page(api);
@@ -173,7 +173,7 @@ class ContentJourney {
     assertThat(page.locator("dialog[open] textarea")).hasValue("{\"a\": 1");
   }
 
-  @InTurn(9)
+  @InTurn(3)
   @Test
   void aPieceFollowsItsFile(Api api, Page page) {
     String id = page(api);
@@ -216,7 +216,7 @@ class ContentJourney {
     assertThat(Feed.of(api.document(id).piece("asked"))).isEmpty();
   }
 
-  @InTurn(7)
+  @InTurn(1)
   @Test
   void fiveThousandRowsComeInWithProgressAndSurviveAReload(Api api, Page page) {
     String id = page(api);

@@ -39,7 +39,7 @@ class DeliveryJourney {
   }
 
   /** By keyboard alone: a wrong word, the right one, a release, the next one by itself. */
-  @InTurn(8)
+  @InTurn(2)
   @Test
   void aReleaseGoesToAStoreAndTheNextOneByItself(Api api, Page page) {
     String site = api.newSite("Sent " + System.nanoTime());

@@ -95,7 +95,7 @@ class DressJourney {
     page.waitForTimeout(0);
   }
 
-  @InTurn(6)
+  @InTurn(0)
   @Test
   void aToneIsMadeOfOneColourAndASectionWearsIt(Api api, Page page) {
     String id = page(api);
@@ -159,7 +159,7 @@ class DressJourney {
     return "rgb(%d, %d, %d)".formatted(colour.red(), colour.green(), colour.blue());
   }
 
-  @InTurn(10)
+  @InTurn(4)
   @Test
   void aPressOnTheStageLeadsToThePartAndTheBoardHasAllItsStates(Api api, Page page) {
     String id = page(api);
@@ -228,7 +228,7 @@ class DressJourney {
    * Edges on three sides, two corners, padding at the start: by keyboard, on the drawing. Source:
    * CSS Logical Properties 1 (start and end follow the direction), read off Chromium.
    */
-  @InTurn(7)
+  @InTurn(1)
   @Test
   void sidesAndCornersAreSetOneByOne(Api api, Page page) {
     String id = page(api);
@@ -408,7 +408,7 @@ class DressJourney {
    * Sizes of all words out of one, tried on the stage and laid on. By hand: 17 x 1.5^4 = 86.06 px
    * on a screen of 800 px, 16 x 1.2^4 = 33.18 at 360, and at 390 of the 440 px between them 30 on.
    */
-  @InTurn(8)
+  @InTurn(2)
   @Test
   void aScaleOfTypeIsTriedOnAndLaidOverAllPages(Api api, Page page) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
@@ -557,7 +557,7 @@ class DressJourney {
   }
 
   /** What was made of one part is put on the same part of another piece. */
-  @InTurn(11)
+  @InTurn(5)
   @Test
   void howAPartIsSetIsCopiedToAnother(Api api, Page page) {
     String id = page(api);
@@ -630,7 +630,7 @@ class DressJourney {
   }
 
   /** Two windows that dress one look: both say something, neither loses it. */
-  @InTurn(9)
+  @InTurn(3)
   @Test
   void twoWindowsDressOneLook(Api api, Chromium.Open chromium) {
     String id = page(api);

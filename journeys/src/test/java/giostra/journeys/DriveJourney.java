@@ -330,7 +330,7 @@ class DriveJourney {
         .isGreaterThan(2);
   }
 
-  @InTurn(8)
+  @InTurn(2)
   @Test
   void aPieceComesInWhenItIsSeenItemByItem(Api api, Page page) {
     page.navigate(
@@ -400,7 +400,7 @@ class DriveJourney {
   }
 
   /** Slow and held: what is there moves with its slide, and stands when the slide is held. */
-  @InTurn(11)
+  @InTurn(5)
   @Test
   void aPictureMovesForAsLongAsItsSlideIsThere(Api api, Page page) {
     page.navigate(
@@ -440,7 +440,7 @@ class DriveJourney {
   }
 
   /** By the clocks of the site's zone, wherever the visitor's stand. */
-  @InTurn(6)
+  @InTurn(0)
   @Test
   void aSeasonHandsOverAtOneMoment(Api api, Chromium.Open chromium) {
     String address =
@@ -501,7 +501,7 @@ class DriveJourney {
   }
 
   /** Which question is the first goes by the date: it is open, and a turn opens the next. */
-  @InTurn(9)
+  @InTurn(3)
   @Test
   void theFirstThatIsThereIsOpen(Api api, Chromium.Open chromium) {
     String open =
@@ -593,7 +593,7 @@ class DriveJourney {
   }
 
   /** A fade that a finger pulls: it follows the finger, and is carried through or not. */
-  @InTurn(7)
+  @InTurn(1)
   @Test
   void aHandDrawsAChange(Api api, Page page) {
     page.navigate(live(api, desktop("openings", "changes", "fade")));

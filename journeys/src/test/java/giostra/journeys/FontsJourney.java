@@ -110,7 +110,7 @@ class FontsJourney {
                                 "<p>Words, <em>slanted</em> and <strong>bold</strong></p>")))))));
   }
 
-  @InTurn(8)
+  @InTurn(2)
   @Test
   void aDesignerSetsThePageInHerOwnLetters(Api api, Page page) throws IOException {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
@@ -278,7 +278,7 @@ class FontsJourney {
    * On a slow line letters that a machine has stand in for those of the page. They take as much
    * room, and their lines as well. Reference: Debian's Chromium with the fonts and without them.
    */
-  @InTurn(10)
+  @InTurn(4)
   @Test
   void whereFontsDoNotComeTextsAreBrokenAlmostAsWithThem(Api api, Chromium.Open chromium) {
     int texts = 0;

@@ -101,7 +101,7 @@ class GroundsJourney {
   }
 
   /** Each box of each kind has one of its own: found on the live page as it was set. */
-  @InTurn(11)
+  @InTurn(5)
   @Test
   void everyBoxHasThePictureThatItIsGiven(Api api, Page page) throws IOException {
     Document all;

@@ -102,7 +102,7 @@ class LibraryJourney {
     assertThat(api.get("/api/sites/" + site + "/media").json().size()).isZero();
   }
 
-  @InTurn(7)
+  @InTurn(1)
   @Test
   void theFocalPointIsSetByPressAndByKeysAndHoldsOnTheLivePage(Api api, Page page) {
     // A copy of the site: others look at it meanwhile.

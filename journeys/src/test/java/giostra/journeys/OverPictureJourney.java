@@ -249,7 +249,7 @@ class OverPictureJourney {
             "page", Values.NONE.with(PageSettings.TITLE, Values.ALL, "Over pictures"), sections));
   }
 
-  @InTurn(10)
+  @InTurn(4)
   @Test
   void theContrastOfWordsIsThatOfThePixelsUnderThem(Api api, Chromium.Open chromium)
       throws IOException {
@@ -359,7 +359,7 @@ class OverPictureJourney {
   }
 
   /** The words of a section on the picture that is its ground. */
-  @InTurn(6)
+  @InTurn(0)
   @Test
   void wordsOfASectionAreReadOnThePictureThatIsItsGround(Api api, Chromium.Open chromium)
       throws IOException {
@@ -441,7 +441,7 @@ class OverPictureJourney {
   }
 
   /** What is said of words is so at both ends of its widths, and mended by its ways out. */
-  @InTurn(11)
+  @InTurn(5)
   @Test
   void aFindingHoldsFromItsFirstWidthToItsLastAndItsWaysOutMendIt(Api api, Chromium.Open chromium)
       throws IOException {

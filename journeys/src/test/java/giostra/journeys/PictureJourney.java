@@ -203,7 +203,7 @@ class PictureJourney {
    * What is said to be heavy is, at both ends of what is said, and not one px beside them: the
    * bytes that Debian's Chromium fetches of pictures where somebody sees all of them.
    */
-  @InTurn(8)
+  @InTurn(2)
   @Test
   void whatIsHeavyIsWhatIsFetched(Api api, Chromium.Open chromium) throws Exception {
     String site = api.newSite("Heavy " + System.nanoTime());

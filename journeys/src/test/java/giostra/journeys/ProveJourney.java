@@ -49,7 +49,7 @@ class ProveJourney {
         .doubleValue();
   }
 
-  @InTurn(7)
+  @InTurn(1)
   @Test
   void whatIsFoundIsLookedAtAndMendedByAWayThatWasTried(Api api, Chromium.Open chromium) {
     String id = page(api);
@@ -184,7 +184,7 @@ class ProveJourney {
     assertThat(api.get("/api/pages/" + id + "/snags?stress=hail").status()).isEqualTo(422);
   }
 
-  @InTurn(6)
+  @InTurn(0)
   @Test
   void severalWidthsStandSideBySideAndScrollTogether(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 900);
@@ -239,7 +239,7 @@ class ProveJourney {
   }
 
   /** From the first look to the sheet that the client gets with the release. */
-  @InTurn(11)
+  @InTurn(5)
   @Test
   void beforeAPageIsPublishedAllOfItIsGoneThrough(Api api, Chromium.Open chromium)
       throws Exception {

@@ -153,7 +153,7 @@ class SessionJourney {
     assertThat(document).doesNotContain("36px");
   }
 
-  @InTurn(9)
+  @InTurn(3)
   @Test
   void anUndoWhoseAnswerWasLostHappensOnce(Api api, Chromium.Open chromium) {
     String id = api.newPage(Subject.document());
@@ -228,7 +228,7 @@ class SessionJourney {
    * Many edits through the screen, drawn at random; then the stage's document is what a fresh
    * compile gives.
    */
-  @InTurn(8)
+  @InTurn(2)
   @Test
   void afterManyEditsTheStageIsAFreshCompile(Api api, Chromium.Open chromium) {
     String id = api.newPage(Subject.document());

@@ -180,7 +180,7 @@ class ShipJourney {
     compare.getByRole(AriaRole.BUTTON, wiped).click();
   }
 
-  @InTurn(7)
+  @InTurn(1)
   @ParameterizedTest
   @ValueSource(ints = {390, 1280})
   void withoutScriptTracksScrollAndSnapAtTheEnginesStops(
@@ -284,7 +284,7 @@ class ShipJourney {
     assertThat(shifts).as("layout shifts").isEmpty();
   }
 
-  @InTurn(6)
+  @InTurn(0)
   @Test
   void aPageIsAsWideAsItsScreen(Api api, Page page) {
     Frame frame = Frames.open(page, api, api.at(Api.LIVE_DEMO));
@@ -398,7 +398,7 @@ class ShipJourney {
   }
 
   /** What is different from the release before, value by value, and since the last. */
-  @InTurn(9)
+  @InTurn(3)
   @Test
   void whatIsDifferentFromTheReleaseBeforeIsListed(Api api, Page page) {
     String id = api.copyOfDemo() + "-evenings-at-velluta";
@@ -440,7 +440,7 @@ class ShipJourney {
   }
 
   /** What was checked on a release, with the hashes of the files that visitors get. */
-  @InTurn(11)
+  @InTurn(5)
   @Test
   void theProofSheetSpeaksOfTheFilesOfItsRelease(Api api, Chromium.Open chromium) throws Exception {
     String site = api.copyOfDemo();

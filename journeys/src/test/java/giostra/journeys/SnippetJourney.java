@@ -571,7 +571,7 @@ class SnippetJourney {
     }
   }
 
-  @InTurn(10)
+  @InTurn(4)
   @Test
   void inShipADesignerTakesOne(Api api, Page page) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));

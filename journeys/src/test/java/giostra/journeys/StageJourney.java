@@ -96,7 +96,7 @@ class StageJourney {
   }
 
   /** No headless browser has bars: what a phone has without them is a window so much higher. */
-  @InTurn(8)
+  @InTurn(2)
   @Test
   void theStageHasAPhonesScreenWithoutItsBars(Api api, Chromium.Open chromium) {
     Document tall =

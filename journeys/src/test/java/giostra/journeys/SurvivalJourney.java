@@ -85,7 +85,7 @@ class SurvivalJourney {
         });
   }
 
-  @InTurn(10)
+  @InTurn(4)
   @Test
   void whatIsAcknowledgedIsThereAfterAKillAndWhatWasCutOffGoesOn(@TempDir Path blobs)
       throws Exception {

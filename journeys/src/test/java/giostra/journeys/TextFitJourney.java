@@ -310,7 +310,7 @@ class TextFitJourney {
               "Οι λάμπες έσβησαν μία μία, κι ύστερα τα λουλούδια του φεγγαριού άνοιξαν μπροστά μας. «Χάσαμε το τελευταίο τραμ», είπε, «και δεν μας πείραξε»."));
 
   /** Any weight, size and spacing: reference is Chromium, which lays out in 64ths of a px. */
-  @InTurn(7)
+  @InTurn(1)
   @Test
   void widthsAreThoseOfChromium(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 800);

@@ -38,7 +38,7 @@ class TokensJourney {
             "$1\"#101c3a\"");
   }
 
-  @InTurn(11)
+  @InTurn(5)
   @Test
   void twoColoursAreChangedElsewhereAndTakenBack(Api api, Page page) throws Exception {
     Document demo = api.document(Api.DEMO);

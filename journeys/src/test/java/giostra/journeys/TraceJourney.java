@@ -55,7 +55,7 @@ class TraceJourney {
     return new Traced(id, seen, clip);
   }
 
-  @InTurn(8)
+  @InTurn(2)
   @Test
   void aDesignerHoldsThePageAgainstAPicture(Api api, Chromium.Open chromium, Page page) {
     Traced traced = traced(api, chromium, 1280);

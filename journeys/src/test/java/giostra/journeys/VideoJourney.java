@@ -306,7 +306,7 @@ class VideoJourney {
         .isEqualTo("At ten past nine the bud gives way.");
   }
 
-  @InTurn(6)
+  @InTurn(0)
   @Test
   void thePosterIsTheFrameThatWasPicked(Api api, Page page, @TempDir Path folder)
       throws IOException, InterruptedException {
