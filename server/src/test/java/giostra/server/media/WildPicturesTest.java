@@ -138,6 +138,6 @@ class WildPicturesTest {
   @ParameterizedTest
   @MethodSource("readers")
   void whateverComesIsReadOrRefused(Wild reader) throws InterruptedException {
-    reader.go(300, Long.getLong("giostra.seed", 1));
+    reader.go(120, Long.getLong("giostra.seed", 1));
   }
 }

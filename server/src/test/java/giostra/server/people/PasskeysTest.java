@@ -258,7 +258,7 @@ class PasskeysTest {
             List.of("rawId", "response", "null", "[]", "{}", "\"\"", "attestationObject"),
             20_000,
             reads)
-        .go(120, 1);
+        .go(60, 1);
     // The attestation inside, which is CBOR and in base64url no mutation of the text keeps whole.
     Map<String, Object> whole = new Authenticator(NAME, ORIGIN).make(wanted(person));
     @SuppressWarnings("unchecked")
@@ -277,7 +277,7 @@ class PasskeysTest {
               answer.put("response", other);
               tried(() -> keep(person, answer));
             })
-        .go(120, 1);
+        .go(60, 1);
     assertThat(new String(shown, StandardCharsets.UTF_8)).contains("authenticatorData");
   }
 
