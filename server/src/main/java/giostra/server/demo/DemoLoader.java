@@ -50,7 +50,7 @@ class DemoLoader {
     for (JsonNode picture : DocumentJson.parse(text("media.json"))) {
       String file = picture.path("file").asString();
       String alt = picture.path("alt").asString();
-      MediaService.Media added = media.add(site, file, alt, bytes("media/" + file));
+      MediaService.Media added = media.add(site, "", file, alt, bytes("media/" + file));
       if (picture.path("decorative").asBoolean(false)) {
         media.say(
             site, added.id(), new MediaService.Said("", true, added.focus(), List.of("visitors")));

@@ -120,8 +120,30 @@ record MediaFacts(
       }
       return facts;
     } catch (Refused e) {
-      throw new Refused("File " + name + ": " + e.what(), e.found(), e.allowed());
+      throw of(name, e);
     }
+  }
+
+  /**
+   * Reads those of a file that somebody brings: a picture is one that can be drawn, too. What was
+   * taken before that was asked comes along with its site all the same.
+   *
+   * @throws Refused as above
+   */
+  static MediaFacts brought(String name, byte[] bytes) {
+    MediaFacts facts = read(name, bytes);
+    if (Pixels.areReadOf(facts.type)) {
+      try {
+        Pixels.check(bytes);
+      } catch (Refused e) {
+        throw of(name, e);
+      }
+    }
+    return facts;
+  }
+
+  private static Refused of(String name, Refused e) {
+    return new Refused("File " + name + ": " + e.what(), e.found(), e.allowed());
   }
 
   private static MediaFacts facts(byte[] bytes) {
@@ -167,9 +189,6 @@ record MediaFacts(
           vector.markup().getBytes(StandardCharsets.UTF_8));
     }
     PictureFacts picture = PictureFacts.read(bytes, TAKEN);
-    if (!picture.type().equals("image/gif")) {
-      Pixels.check(bytes);
-    }
     return new MediaFacts(picture.type(), picture.width(), picture.height(), 0, "", bytes);
   }
 

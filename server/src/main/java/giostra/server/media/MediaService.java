@@ -27,6 +27,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -154,7 +155,7 @@ public class MediaService {
    * @throws Refused when the bytes are not something that we take
    */
   public Media add(String siteId, String name, String alt, byte[] bytes) {
-    return add(siteId, "", name, alt, bytes);
+    return add(siteId, "", name, alt, bytes, MediaFacts::brought);
   }
 
   /**
@@ -164,12 +165,22 @@ public class MediaService {
    * @throws Refused when the bytes are not something that we take
    */
   public Media add(String siteId, String wanted, String name, String alt, byte[] bytes) {
+    return add(siteId, wanted, name, alt, bytes, MediaFacts::read);
+  }
+
+  private Media add(
+      String siteId,
+      String wanted,
+      String name,
+      String alt,
+      byte[] bytes,
+      BiFunction<String, byte[], MediaFacts> reads) {
     String called = new WordsKind(LONGEST_NAME, false).read("Name of the file", name);
     String said = new WordsKind(400, false).read("Text alternative", alt);
     if (sites.line(siteId).isEmpty()) {
       throw new Gone("site", siteId);
     }
-    MediaFacts facts = MediaFacts.read(called, bytes);
+    MediaFacts facts = reads.apply(called, bytes);
     String hash = blobs.put(facts.bytes());
     Media added =
         Objects.requireNonNull(
@@ -281,7 +292,7 @@ public class MediaService {
    */
   public Media replace(String siteId, String id, String name, byte[] bytes) {
     String called = new WordsKind(LONGEST_NAME, false).read("Name of the file", name);
-    MediaFacts facts = MediaFacts.read(called, bytes);
+    MediaFacts facts = MediaFacts.brought(called, bytes);
     String hash = blobs.put(facts.bytes());
     return Objects.requireNonNull(
         transaction.execute(_ -> {

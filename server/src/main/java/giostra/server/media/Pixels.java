@@ -45,6 +45,14 @@ final class Pixels {
 
   private Pixels() {}
 
+  /** Whether pixels of a type are ever read here: what moves, and what has none, stays as it is. */
+  static boolean areReadOf(String type) {
+    return switch (type) {
+      case "image/jpeg", "image/png", "image/webp" -> true;
+      default -> false;
+    };
+  }
+
   /**
    * Holds a picture to having pixels that can be read, before a page counts on it: it is gone
    * through once, and few of them are kept.

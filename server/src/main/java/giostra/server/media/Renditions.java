@@ -2,11 +2,11 @@ package giostra.server.media;
 
 import giostra.core.fit.Ladder;
 import giostra.core.layout.PictureSizes;
+import giostra.core.value.Refused;
 import giostra.server.web.Gone;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -92,14 +92,11 @@ class Renditions {
 
   /** The widths of a picture in px, narrowest first; none of what moves or has no px. */
   static List<Integer> widths(MediaEntity picture) {
-    return switch (picture.type) {
-      case "image/jpeg", "image/png", "image/webp" ->
-          Ladder.below(picture.width).stream()
-              .filter(
-                  width -> (double) width * width * picture.height / picture.width <= Pixels.MADE)
-              .toList();
-      default -> List.of();
-    };
+    return Pixels.areReadOf(picture.type)
+        ? Ladder.below(picture.width).stream()
+            .filter(width -> (double) width * width * picture.height / picture.width <= Pixels.MADE)
+            .toList()
+        : List.of();
   }
 
   /** How many there are of pictures, by their hashes. */
@@ -190,7 +187,11 @@ class Renditions {
             return true;
           });
     } catch (IOException e) {
-      throw new UncheckedIOException("cannot make smaller pictures of " + picture.name, e);
+      LOG.warn("no smaller files of {}", picture.name, e);
+      throw new Refused(
+          "Picture " + picture.name,
+          "of pixels that cannot be read",
+          "a whole one, in RGB; put another file in its place (Media)");
     }
   }
 

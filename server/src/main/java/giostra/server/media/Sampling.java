@@ -36,10 +36,9 @@ class Sampling {
 
   /** Those of a picture; nothing of one that has no px, moves, or cannot be read. */
   Optional<Samples> of(MediaEntity picture) {
-    return switch (picture.type) {
-      case "image/jpeg", "image/png", "image/webp" -> known.get(picture.hash, _ -> read(picture));
-      default -> Optional.empty();
-    };
+    return Pixels.areReadOf(picture.type)
+        ? known.get(picture.hash, _ -> read(picture))
+        : Optional.empty();
   }
 
   private Optional<Samples> read(MediaEntity picture) {

@@ -1,6 +1,7 @@
 package giostra.server.media;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import giostra.core.band.Bands;
@@ -12,6 +13,7 @@ import giostra.core.page.Page;
 import giostra.core.page.PageSettings;
 import giostra.core.page.Section;
 import giostra.core.page.Site;
+import giostra.core.value.Refused;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
 import java.awt.image.BufferedImage;
@@ -71,6 +73,30 @@ class MediaApiTest {
     byte[] gif = "GIF89a\1\0\1\0\0\0\0;".getBytes(StandardCharsets.ISO_8859_1);
     assertThat(api.upload(site, "nice.png", gif).text()).contains("it is without a frame");
     assertThat(api.upload(site, "empty.png", new byte[0]).status()).isEqualTo(422);
+  }
+
+  /** What can be drawn nowhere is said when it is brought, and where it was taken before that. */
+  @Test
+  void aPictureOfPixelsThatCannotBeReadIsRefused(Api api) throws IOException {
+    String site = api.newSite("Damaged");
+    byte[] png = picture("png", 400, 300);
+    int data = new String(png, StandardCharsets.ISO_8859_1).indexOf("IDAT") + 4;
+    Arrays.fill(png, data, data + 40, (byte) 0x55);
+    var refused = api.upload(site, "torn.png", png);
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.text()).contains("torn.png").contains("of pixels that cannot be read");
+    MediaService media = Giostra.bean(MediaService.class);
+    MediaService.Media before = media.add(site, "torn", "torn.png", "", png);
+    String small = before.path().replaceFirst("media/([^.]+)\\.png", "media/$1-96.webp");
+    assertThatThrownBy(() -> media.open(site, small))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("Picture torn.png")
+        .hasMessageContaining("another file in its place");
+    // It comes along with its site all the same.
+    var archive = api.get("/api/sites/" + site + "/archive.zip");
+    assertThat(archive.status()).isEqualTo(200);
+    assertThat(api.send("/api/archives", "application/zip", archive.bytes()).status())
+        .isEqualTo(201);
   }
 
   @Test

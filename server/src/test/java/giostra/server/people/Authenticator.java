@@ -38,6 +38,7 @@ final class Authenticator {
   String made = "webauthn.create";
   String shown = "webauthn.get";
   KeyPair signs = keys;
+  List<String> transports = List.of("internal", "hybrid");
 
   Authenticator(String name, String origin) {
     new SecureRandom().nextBytes(id);
@@ -175,7 +176,7 @@ final class Authenticator {
             "attestationObject",
             url(object),
             "transports",
-            List.of("internal", "hybrid")));
+            transports));
   }
 
   /** What it answers to what it is asked to show one by. */

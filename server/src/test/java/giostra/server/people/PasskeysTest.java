@@ -119,6 +119,17 @@ class PasskeysTest {
     assertThat(signIn(other.show(passkeys.asked())).id()).isEqualTo(person);
   }
 
+  /** What a browser says beyond the standard is not kept: no database keeps all of it. */
+  @Test
+  void waysThatNobodyKnowsAreLeftOut() {
+    var device = new Authenticator(NAME, ORIGIN);
+    device.transports = List.of("usb", "internal,x", "\u0000", "teleport");
+    keep(person, device.make(wanted(person)));
+    assertThat(signIn(device.show(passkeys.asked())).id()).isEqualTo(person);
+    assertThat(rows.passkey(Authenticator.url(device.id)).orElseThrow().transports())
+        .isEqualTo("usb");
+  }
+
   private static void refused(Runnable act) {
     assertThatThrownBy(act::run).isInstanceOf(Refused.class).hasMessageContaining("passkey");
   }
