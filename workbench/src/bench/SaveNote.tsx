@@ -13,14 +13,14 @@ export function SaveNote() {
       {save.kind === 'saved' && <span className="text-success">saved</span>}
       {save.kind === 'saving' && <span className="faint">saving…</span>}
       {save.kind === 'offline' && (
-        <span className="text-warning" title="The server cannot be reached; it is tried again.">
-          offline: {save.kept === 1 ? '1 change' : `${save.kept} changes`} kept here
-        </span>
+        <Kept kept={save.kept} why="The server cannot be reached; it is tried again.">
+          offline
+        </Kept>
       )}
       {save.kind === 'waiting' && (
-        <span className="text-warning" title={save.why}>
-          waiting for the server: {save.kept === 1 ? '1 change' : `${save.kept} changes`} kept here
-        </span>
+        <Kept kept={save.kept} why={save.why}>
+          waiting for the server
+        </Kept>
       )}
       {save.kind === 'conflict' && <span className="text-error">conflict</span>}
       {save.kind === 'overtaken' && (
@@ -48,6 +48,21 @@ export function SaveNote() {
         <Conflict edits={save.edits} newer={save.newer.document} why={save.why} />
       )}
     </div>
+  );
+}
+
+interface KeptProps {
+  readonly kept: number;
+  readonly why: string;
+  readonly children: ReactNode;
+}
+
+/** What is not sent yet. The bar has no room for it: it hangs beneath. */
+function Kept({ kept, why, children }: KeptProps) {
+  return (
+    <span className="save-kept" title={why}>
+      {children}: {kept === 1 ? '1 change' : `${kept} changes`} kept here
+    </span>
   );
 }
 
