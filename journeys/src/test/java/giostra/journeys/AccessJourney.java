@@ -98,7 +98,7 @@ class AccessJourney {
     return Runs.inTurn(List.of("fill", "arrange", "prove", "ship"));
   }
 
-  @InTurn({0, 1, 2, 3})
+  @InTurn({0, 6, 12, 18})
   @ParameterizedTest
   @MethodSource("steps")
   void axeFindsNothingOnTheBench(String step, Api api, Page page) {
@@ -107,7 +107,7 @@ class AccessJourney {
     assertThat(both(page, "iframe")).isEmpty();
   }
 
-  @InTurn(0)
+  @InTurn(6)
   @Test
   void axeFindsNothingOnTheShelf(Api api, Page page) {
     // Two sites of one name can be told apart as well.
@@ -155,7 +155,7 @@ class AccessJourney {
     assertThat(dialog(page)).as("the line-up").isEmpty();
   }
 
-  @InTurn(2)
+  @InTurn(8)
   @Test
   void axeFindsNothingInTheLibraryNorWhereFilesAndFramesComeIn(Api api, Page page) {
     page.navigate(api.at("/sites/velluta/media"));
@@ -185,7 +185,7 @@ class AccessJourney {
     page.waitForSelector(".content-drop");
   }
 
-  @InTurn(3)
+  @InTurn(9)
   @Test
   void axeFindsNothingWhereLooksAreArranged(Api api, Page page) {
     Bench bench = Bench.open(page, api, Api.DEMO, "dress", "films");
@@ -326,7 +326,7 @@ class AccessJourney {
     return Runs.inTurn(List.of("ltr", "rtl"));
   }
 
-  @InTurn({1, 4})
+  @InTurn({2, 14})
   @ParameterizedTest
   @MethodSource("directions")
   void allKindsNestedPassAxeAndTheNuChecker(String direction, Api api, Chromium.Open chromium)

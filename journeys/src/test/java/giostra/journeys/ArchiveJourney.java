@@ -78,7 +78,7 @@ class ArchiveJourney {
         page.holding(sections).with(Values.NONE.with(PageSettings.TITLE, Values.ALL, title)));
   }
 
-  @InTurn(7)
+  @InTurn(19)
   @Test
   void onAnotherInstallationASiteIsWhatItWas(Api api, Page shelf) {
     String site = site(api);

@@ -31,7 +31,7 @@ class AssumptionJourney {
     return Runs.inTurn(List.of(Assumption.values()));
   }
 
-  @InTurn({2, 5})
+  @InTurn({3, 15})
   @ParameterizedTest
   @MethodSource("assumptions")
   void theAssumedPreviewIsTheReleaseUnderTrueEmulation(

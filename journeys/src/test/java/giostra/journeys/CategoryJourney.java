@@ -47,7 +47,7 @@ class CategoryJourney {
     assertThat(page.locator(".categories li")).hasCount(names.length);
   }
 
-  @InTurn(1)
+  @InTurn(7)
   @Test
   void categoriesAreRenamedOrderedAndDeleted(Api api, Page page) {
     Document demo = api.document(Api.DEMO);

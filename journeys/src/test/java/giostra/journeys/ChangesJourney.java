@@ -138,7 +138,7 @@ class ChangesJourney {
     return (double) wrong / (a.getWidth() * a.getHeight());
   }
 
-  @InTurn(10)
+  @InTurn(22)
   @Test
   void everyMannerBeginsAtTheOneAndEndsAtTheOther(Api api, Chromium.Open chromium) {
     var wrong = new ArrayList<String>();
@@ -212,7 +212,7 @@ class ChangesJourney {
   }
 
   /** Backwards as forwards, mid-change too, with words that come in one after another. */
-  @InTurn(5)
+  @InTurn(11)
   @Test
   void whatIsDrawnAtATimeIsWhatAPageShowsThatWasLeftToItself(Api api, Chromium.Open chromium) {
     Document document =

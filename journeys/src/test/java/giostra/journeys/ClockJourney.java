@@ -68,7 +68,7 @@ class ClockJourney {
    * Source: the closed form of a critically damped spring, (far + (speed + k far) t) exp(-k t), as
    * any textbook of mechanics has it.
    */
-  @InTurn(0)
+  @InTurn(12)
   @Test
   void aTrackGlidesAsACriticallyDampedSpringPictureByPicture(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 900);

@@ -47,7 +47,7 @@ class CodeJourney {
     return asked;
   }
 
-  @InTurn({0, 3})
+  @InTurn({1, 13})
   @Test
   void whatIsNamedIsLetInAndNothingElse(Api api, Page page) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
@@ -113,7 +113,7 @@ class CodeJourney {
         .doesNotContain("sha256", "connect-src");
   }
 
-  @InTurn({2, 4})
+  @InTurn({6, 18})
   @Test
   void aDesignerPutsCodeIntoThePageAndItIsOffOnTheStage(Api api, Page page) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));

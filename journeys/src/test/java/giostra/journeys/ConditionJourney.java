@@ -187,7 +187,7 @@ class ConditionJourney {
    * engine says. Source: java.time and the IANA database on one side, Intl in the browser on the
    * other.
    */
-  @InTurn({1, 3, 5})
+  @InTurn({1, 9, 17})
   @ParameterizedTest
   @MethodSource("zones")
   void whatIsOnAtAMomentIsWhatTheEngineSays(String zone, Api api, Chromium.Open chromium) {
@@ -262,7 +262,7 @@ class ConditionJourney {
   }
 
   /** What comes while a page is open waits until nobody looks at its piece, and then is there. */
-  @InTurn(3)
+  @InTurn(15)
   @Test
   void whatComesWhileThePageIsOpenWaitsUntilNobodySeesIt(Api api, Chromium.Open chromium) {
     String site = api.copyOfDemo();
@@ -313,7 +313,7 @@ class ConditionJourney {
   }
 
   /** Without script shows what was on when the page was published; with one what is on now. */
-  @InTurn(4)
+  @InTurn(10)
   @Test
   void withoutScriptShowsWhatWasOnAtPublishing(Api api, Chromium.Open chromium) {
     String id = api.copyOfDemo() + "-evenings-at-velluta";
@@ -345,7 +345,7 @@ class ConditionJourney {
   }
 
   /** Seasons go out as a calendar file, and come back changed. */
-  @InTurn(0)
+  @InTurn(18)
   @Test
   void datesComeFromACalendarFile(Api api, Page page) {
     String id = api.copyOfDemo() + "-evenings-at-velluta";

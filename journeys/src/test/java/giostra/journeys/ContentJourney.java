@@ -70,7 +70,7 @@ class ContentJourney {
     page.locator("dialog[open] input[type=file]").setInputFiles(file(name, text));
   }
 
-  @InTurn(5)
+  @InTurn(17)
   @Test
   void aFileIsMappedMendedAndPutIn(Api api, Page page) throws IOException {
     String id = page(api);
@@ -124,7 +124,7 @@ class ContentJourney {
     assertThat(headings(api, id)).isEmpty();
   }
 
-  @InTurn(3)
+  @InTurn(21)
   @Test
   void rowsThatAreNotMendedWaitAndAreTakenLater(Api api, Page page) {
     String id = page(api);
@@ -141,7 +141,7 @@ class ContentJourney {
     assertThat(headings(api, id)).hasSize(3);
   }
 
-  @InTurn(4)
+  @InTurn(16)
   @Test
   void questionsAreFoundInPastedMarkup(Api api, Page page) {
     String id = page(api);
@@ -161,7 +161,7 @@ class ContentJourney {
         .doesNotContain("alert");
   }
 
-  @InTurn(2)
+  @InTurn(14)
   @Test
   void whatIsNoTableIsRefusedWithTheReasonAndThePastedTextStays(Api api, Page page) {
     String id = page(api);
@@ -216,7 +216,7 @@ class ContentJourney {
     assertThat(Feed.of(api.document(id).piece("asked"))).isEmpty();
   }
 
-  @InTurn(1)
+  @InTurn(13)
   @Test
   void fiveThousandRowsComeInWithProgressAndSurviveAReload(Api api, Page page) {
     String id = page(api);

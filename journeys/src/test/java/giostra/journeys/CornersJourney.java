@@ -67,7 +67,7 @@ class CornersJourney {
     return all;
   }
 
-  @InTurn(2)
+  @InTurn(20)
   @ParameterizedTest
   @EnumSource(PageSettings.Direction.class)
   void cornersAreTheEllipsesOfTheStandard(PageSettings.Direction direction, Api api, Page page)

@@ -132,7 +132,7 @@ class CutJourney {
         .toList();
   }
 
-  @InTurn(6)
+  @InTurn(18)
   @Test
   void whatIsSaidToBeCutIsAndNothingElse(Api api, Chromium.Open chromium) {
     Document document = drawn(Runs.of(9, 60));

@@ -43,7 +43,7 @@ class DividerJourney {
           "Seeds",
           "Visiting");
 
-  @InTurn(5)
+  @InTurn(23)
   @Test
   void noDividerStandsAtTheEndOfARow(Api api, Chromium.Open chromium) {
     var sections = new ArrayList<Section>();

@@ -85,7 +85,7 @@ class DrawnColourJourney {
     return asked;
   }
 
-  @InTurn(1)
+  @InTurn(19)
   @Test
   void aColourIsSeenWhileItIsDrawnAndIsWhatIsSet(Api api, Page page) {
     String id = api.newPage(document());
@@ -122,7 +122,7 @@ class DrawnColourJourney {
   }
 
   /** The colours of a gradient, and which way it goes, are drawn as one colour is. */
-  @InTurn(2)
+  @InTurn(8)
   @Test
   void aGradientIsSeenWhileItIsDrawn(Api api, Page page) {
     String id = api.newPage(document());
@@ -156,7 +156,7 @@ class DrawnColourJourney {
   }
 
   /** What is far out of view waits while a tone is drawn, and nothing moves. */
-  @InTurn(4)
+  @InTurn(22)
   @Test
   void whatIsFarOutOfViewIsDrawnWhenItIsComeTo(Api api, Page page) {
     var item = new Item("card", Values.NONE.with(ItemSettings.HEADING, Values.ALL, "A heading"));

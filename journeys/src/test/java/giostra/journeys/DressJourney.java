@@ -311,7 +311,7 @@ class DressJourney {
     return new Locator.FilterOptions().setHasText(text);
   }
 
-  @InTurn(3)
+  @InTurn(9)
   @Test
   void aLookIsTriedOnWornSharedKeptAndDropped(Api api, Page page) {
     String id = page(api);
@@ -408,7 +408,7 @@ class DressJourney {
    * Sizes of all words out of one, tried on the stage and laid on. By hand: 17 x 1.5^4 = 86.06 px
    * on a screen of 800 px, 16 x 1.2^4 = 33.18 at 360, and at 390 of the 440 px between them 30 on.
    */
-  @InTurn(2)
+  @InTurn(14)
   @Test
   void aScaleOfTypeIsTriedOnAndLaidOverAllPages(Api api, Page page) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
@@ -469,7 +469,7 @@ class DressJourney {
       """;
 
   /** What takes other room under the pointer is told, and Chromium has it by as much. */
-  @InTurn(4)
+  @InTurn(10)
   @Test
   void whatJumpsUnderThePointerIsToldOnTheBoard(Api api, Page page) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
@@ -516,7 +516,7 @@ class DressJourney {
   }
 
   /** A site begins in a whole dress, and tries on another one. */
-  @InTurn(0)
+  @InTurn(6)
   @Test
   void aSiteWearsAWholeDress(Api api, Page page) {
     String name = "Pressed " + System.nanoTime();
@@ -595,7 +595,7 @@ class DressJourney {
   }
 
   /** From the thread over the board to another look, without a pointer. */
-  @InTurn(2)
+  @InTurn(20)
   @Test
   void theKeyboardIsEnough(Api api, Page page) {
     String id = page(api);
@@ -630,7 +630,7 @@ class DressJourney {
   }
 
   /** Two windows that dress one look: both say something, neither loses it. */
-  @InTurn(3)
+  @InTurn(15)
   @Test
   void twoWindowsDressOneLook(Api api, Chromium.Open chromium) {
     String id = page(api);

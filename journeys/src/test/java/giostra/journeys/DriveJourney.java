@@ -79,7 +79,7 @@ class DriveJourney {
     return String.valueOf(stage.evaluate("() => String(" + script + ")"));
   }
 
-  @InTurn(5)
+  @InTurn(11)
   @Test
   void aDesignerLetsASliderMoveAndSeesItOnTheTape(Api api, Chromium.Open chromium) {
     String id = api.newPage("velluta", still(api));
@@ -197,7 +197,7 @@ class DriveJourney {
     return new Locator.FilterOptions().setHasText(Pattern.compile("^(then )?" + text + "$"));
   }
 
-  @InTurn(1)
+  @InTurn(7)
   @Test
   void nothingIsWrongWithItForAxeByDayAndNight(Api api, Chromium.Open chromium) {
     String id = api.newPage("velluta", still(api));
@@ -222,7 +222,7 @@ class DriveJourney {
    * the keyboard comes into it and does not go on by itself, and while the pointer is over it; the
    * live region is off while it rotates by itself, and polite otherwise. WCAG 2.2, 2.2.2.
    */
-  @InTurn(3)
+  @InTurn(21)
   @Test
   void aSliderThatMovesByItselfKeepsToThePattern(Api api, Page page) {
     page.navigate(
@@ -296,7 +296,7 @@ class DriveJourney {
   }
 
   /** Source: WCAG 2.2, 2.3.3; without script everything is there and nothing moves. */
-  @InTurn({2, 4})
+  @InTurn({4, 16})
   @Test
   void withLessMotionNothingMovesAndWithoutScriptAllIsThere(Api api, Chromium.Open chromium) {
     String address =
@@ -400,7 +400,7 @@ class DriveJourney {
   }
 
   /** Slow and held: what is there moves with its slide, and stands when the slide is held. */
-  @InTurn(5)
+  @InTurn(17)
   @Test
   void aPictureMovesForAsLongAsItsSlideIsThere(Api api, Page page) {
     page.navigate(
@@ -440,7 +440,7 @@ class DriveJourney {
   }
 
   /** By the clocks of the site's zone, wherever the visitor's stand. */
-  @InTurn(0)
+  @InTurn(12)
   @Test
   void aSeasonHandsOverAtOneMoment(Api api, Chromium.Open chromium) {
     String address =
@@ -576,7 +576,7 @@ class DriveJourney {
   }
 
   /** A pointer that only passes opens nothing; one that stays does. Source: WCAG 2.2, 1.4.13. */
-  @InTurn(2)
+  @InTurn(8)
   @Test
   void aPointerHasToStay(Api api, Page page) {
     page.navigate(
@@ -593,7 +593,7 @@ class DriveJourney {
   }
 
   /** A fade that a finger pulls: it follows the finger, and is carried through or not. */
-  @InTurn(1)
+  @InTurn(13)
   @Test
   void aHandDrawsAChange(Api api, Page page) {
     page.navigate(live(api, desktop("openings", "changes", "fade")));

@@ -189,7 +189,7 @@ class EdgesJourney {
   }
 
   /** A picture is cut itself, and so much higher. */
-  @InTurn(3)
+  @InTurn(9)
   @Test
   void aPictureReachesOver(Api api, Chromium.Open chromium) throws IOException {
     Document demo = api.document(Api.DEMO);

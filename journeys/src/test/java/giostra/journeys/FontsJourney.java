@@ -110,7 +110,7 @@ class FontsJourney {
                                 "<p>Words, <em>slanted</em> and <strong>bold</strong></p>")))))));
   }
 
-  @InTurn(2)
+  @InTurn(14)
   @Test
   void aDesignerSetsThePageInHerOwnLetters(Api api, Page page) throws IOException {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
@@ -278,7 +278,7 @@ class FontsJourney {
    * On a slow line letters that a machine has stand in for those of the page. They take as much
    * room, and their lines as well. Reference: Debian's Chromium with the fonts and without them.
    */
-  @InTurn(4)
+  @InTurn(16)
   @Test
   void whereFontsDoNotComeTextsAreBrokenAlmostAsWithThem(Api api, Chromium.Open chromium) {
     int texts = 0;
@@ -341,7 +341,7 @@ class FontsJourney {
       """;
 
   /** A page fetches the slices of fonts that its words need, and no other one. */
-  @InTurn(5)
+  @InTurn(23)
   @Test
   void theDemoFetchesTheSlicesThatItsWordsNeed(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 800);

@@ -132,7 +132,7 @@ class GeometryJourney {
     return Runs.inTurn(List.of(false, true));
   }
 
-  @InTurn({0, 3})
+  @InTurn({4, 16})
   @ParameterizedTest(name = "scrollbars {0}")
   @MethodSource("scrollbars")
   void theEngineComputesWhatChromiumLaysOut(boolean scrollbars, Api api, Chromium.Open chromium) {
@@ -171,7 +171,7 @@ class GeometryJourney {
     assertThat(worst.off()).as(worst.toString()).isLessThanOrEqualTo(MOST);
   }
 
-  @InTurn({1, 4})
+  @InTurn({5, 17})
   @Test
   void aFrameIsLaidOutAsAWindowIs(Api api, Page page) {
     Document demo = api.document(Api.DEMO);

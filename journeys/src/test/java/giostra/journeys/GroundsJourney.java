@@ -149,7 +149,7 @@ class GroundsJourney {
   }
 
   /** Of patches all over any part of the picture has the same colours. */
-  @InTurn(0)
+  @InTurn(18)
   @ParameterizedTest
   @ValueSource(strings = {"cover", "pattern"})
   void theContrastIsThatOfThePixels(String fit, Api api, Page page) throws IOException {
@@ -210,7 +210,7 @@ class GroundsJourney {
     throw new AssertionError("no contrast of the heading");
   }
 
-  @InTurn(1)
+  @InTurn(19)
   @Test
   void aDesignerPutsAPictureUnderHerBoxesAndAnOverlayOnIt(
       Api api, Chromium.Open chromium, Page page) throws IOException {
@@ -300,7 +300,7 @@ class GroundsJourney {
   }
 
   /** A shadow is whole at the ends of its track where cards are as far apart as it reaches. */
-  @InTurn(4)
+  @InTurn(22)
   @Test
   void aShadowIsWholeAtTheEndsOfItsTrack(Api api, Chromium.Open chromium) throws IOException {
     String site = api.newSite("Shadows");

@@ -52,7 +52,7 @@ class HeightsJourney {
             : Stream.of());
   }
 
-  @InTurn({2, 5})
+  @InTurn({7, 19})
   @ParameterizedTest(name = "{0} at {1}")
   @MethodSource("subjects")
   void heightsAreThosePredicted(String subject, double zoom, Api api, Chromium.Open chromium) {
@@ -94,7 +94,7 @@ class HeightsJourney {
    * page as it is, it scrolls sideways nowhere where the sweep does not say so. Sources: WCAG 2.2,
    * 1.4.4 "Resize Text", 1.4.12 "Text Spacing" (its values, as its sheet of tests has them).
    */
-  @InTurn({0, 3})
+  @InTurn({2, 14})
   @ParameterizedTest
   @EnumSource(names = {"LARGE", "SPACED"})
   void readersMaySetTheirOwn(Stress stress, Api api, Chromium.Open chromium) {

@@ -45,7 +45,7 @@ class KindsJourney {
     return String.valueOf(page.evaluate("() => document.activeElement.id"));
   }
 
-  @InTurn({0, 3, 6, 9})
+  @InTurn({3, 9, 15, 21})
   @Test
   void tabsInAColumnFollowTheKeyboardTable(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -80,7 +80,7 @@ class KindsJourney {
   }
 
   /** Source of the way of sharing: Web Share API, "share() method"; here a stand-in for it. */
-  @InTurn({1, 4, 7, 10})
+  @InTurn({1, 7, 13, 19})
   @Test
   void aQuestionsLinkIsCopiedAndShared(Api api, Chromium.Open chromium) {
     for (boolean shares : List.of(true, false)) {
@@ -122,7 +122,7 @@ class KindsJourney {
     }
   }
 
-  @InTurn({2, 5, 8, 11})
+  @InTurn({2, 8, 14, 20})
   @Test
   void tabsInARowAreMovedByTheArrowsAcross(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 800);
@@ -135,7 +135,7 @@ class KindsJourney {
     assertThat(focused(page)).as("down is the page's").isEqualTo("g-house-cloud-tab");
   }
 
-  @InTurn({0, 3, 6, 9})
+  @InTurn({1, 7, 13, 19})
   @Test
   void onAPhoneTheSameTabsAreAnAccordion(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 390);
@@ -154,7 +154,7 @@ class KindsJourney {
     assertThat(focused(page)).isEqualTo("g-house-desert-fold");
   }
 
-  @InTurn({1, 4, 7, 10})
+  @InTurn({4, 10, 16, 22})
   @Test
   void whatIsOpenStaysOpenOverABreakpoint(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -167,7 +167,7 @@ class KindsJourney {
     assertThat(page.locator("#g-house-water-tab")).hasAttribute("aria-selected", "true");
   }
 
-  @InTurn({2, 5, 8, 11})
+  @InTurn({5, 11, 17, 23})
   @Test
   void theAccordionFollowsTheKeyboardTable(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -197,7 +197,7 @@ class KindsJourney {
         .isTrue();
   }
 
-  @InTurn({0, 3, 6, 9})
+  @InTurn({4, 10, 16, 22})
   @Test
   void openingAnimatesAndWhatStandsBelowMovesWithoutAJump(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -235,7 +235,7 @@ class KindsJourney {
         .isGreaterThan(said.path("drawn").asInt() / 2);
   }
 
-  @InTurn({1, 4, 7, 10})
+  @InTurn({2, 8, 14, 20})
   @Test
   void theSearchFindsInAnswersAndOpensWhatItFinds(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -249,7 +249,7 @@ class KindsJourney {
     assertThat(page.locator("[data-piece=questions] details:visible")).hasCount(3);
   }
 
-  @InTurn({2, 5, 8, 11})
+  @InTurn({3, 9, 15, 21})
   @Test
   void aQuestionATabAndASlideAreOpenedByAddressAndByALink(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 900);
@@ -264,7 +264,7 @@ class KindsJourney {
     assertThat(page.locator("#g-opening-orchids")).hasJSProperty("inert", false);
   }
 
-  @InTurn({0, 3, 6, 9})
+  @InTurn({2, 8, 14, 20})
   @Test
   void aSliderWithNamesIsTheTabbedCarousel(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -285,7 +285,7 @@ class KindsJourney {
     assertThat(page.locator("#g-opening-orchids")).hasJSProperty("inert", false);
   }
 
-  @InTurn({1, 4, 7, 10})
+  @InTurn({5, 11, 17, 23})
   @Test
   void aBoxTurnsByHoverTapAndKeyAndItsHiddenFaceIsInert(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -323,7 +323,7 @@ class KindsJourney {
   /**
    * At rest a box costs no layers of its own; on its way back both of its faces are still there.
    */
-  @InTurn({2, 5, 8, 11})
+  @InTurn({0, 6, 12, 18})
   @Test
   void aBoxIsFlatButWhileItIsTurned(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -365,7 +365,7 @@ class KindsJourney {
     assertThat(box.evaluate(depth)).isEqualTo(flat);
   }
 
-  @InTurn({0, 3, 6, 9})
+  @InTurn({5, 11, 17, 23})
   @Test
   void countsEndAtTheirValueAndTakeNoRoomOnTheWay(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -395,7 +395,7 @@ class KindsJourney {
     assertThat(figure.locator(".g-run")).hasText("");
   }
 
-  @InTurn({1, 4, 7, 10})
+  @InTurn({3, 9, 15, 21})
   @Test
   void answersAsHighAsTheTallestAreSoInATabThatWasHiddenAtFirst(Api api, Page page) {
     Document plain = Subjects.page("tabs", List.of("tabs"));
@@ -420,7 +420,7 @@ class KindsJourney {
     assertThat(brief).isBetween(full - 1, full + 1);
   }
 
-  @InTurn({2, 5, 8, 11})
+  @InTurn({4, 10, 16, 22})
   @Test
   void countsStartAtTheirShareOnceOrEachTimeTheyAreSeen(Api api, Chromium.Open chromium) {
     Document plain = Subjects.page("counters", List.of("once", "again", "late"));
@@ -468,7 +468,7 @@ class KindsJourney {
                 + " again 0.5: 2, late 0.8: 0, late 0.95: 1");
   }
 
-  @InTurn({0, 3, 6, 9})
+  @InTurn({0, 6, 12, 18})
   @Test
   void withLessMotionNothingCountsOrTurns(Api api, Chromium.Open chromium) {
     Page page = chromium.calm(1280, 900);
@@ -483,7 +483,7 @@ class KindsJourney {
         .isEqualTo("0s");
   }
 
-  @InTurn({1, 4, 7, 10})
+  @InTurn({0, 6, 12, 18})
   @Test
   void withoutScriptEverythingIsThere(Api api, Chromium.Open chromium) {
     for (int width : List.of(1280, 390)) {
@@ -507,7 +507,7 @@ class KindsJourney {
     }
   }
 
-  @InTurn({2, 5, 8, 11})
+  @InTurn({1, 7, 13, 19})
   @Test
   void piecesAreDrivenFromScriptAndTellWhatTheyDid(Api api, Chromium.Open chromium) {
     Page page = live(api, chromium, 1280);
@@ -542,7 +542,7 @@ class KindsJourney {
         .anyMatch(line -> line.endsWith("plant-fern script"));
   }
 
-  @InTurn({0, 3, 6, 9})
+  @InTurn({3, 9, 15, 21})
   @Test
   void eachPageLoadsOnlyTheScriptsItUses(Api api) {
     String html = api.get(Api.LIVE_DEMO).text();
@@ -557,7 +557,7 @@ class KindsJourney {
   }
 
   /** Reference libraries: ICU for Java and the browser's own Intl.NumberFormat. */
-  @InTurn({1, 4, 7, 10})
+  @InTurn({1, 7, 13, 19})
   @Test
   void numbersAreWrittenAsTheBrowserWritesThem(Chromium.Open chromium) {
     Page page = chromium.page(400, 300);
@@ -599,7 +599,7 @@ class KindsJourney {
   }
 
   /** Reference: the browser's getComputedTiming().progress for the same curves. */
-  @InTurn({2, 5, 8, 11})
+  @InTurn({2, 8, 14, 20})
   @Test
   void curvesAreThoseOfTheBrowser(Chromium.Open chromium) {
     Page page = chromium.page(400, 300);

@@ -76,7 +76,7 @@ class LayersJourney {
   private final Random random = new Random(20_261_127);
   private int ids;
 
-  @InTurn(3)
+  @InTurn(15)
   @Test
   void whatTheCascadeSaysIsWhatTheBrowserHas(Chromium.Open chromium) {
     Page page = chromium.page(1280, 900);

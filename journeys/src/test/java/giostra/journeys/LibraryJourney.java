@@ -133,7 +133,7 @@ class LibraryJourney {
     return "";
   }
 
-  @InTurn(5)
+  @InTurn(11)
   @Test
   void whatIsUsedSaysWhereAndIsNotDeleted(Api api, Page page) throws IOException {
     page.navigate(api.at("/sites/velluta/media"));

@@ -313,7 +313,7 @@ class LooksJourney {
         Locale.ROOT, "rgb(%d, %d, %d)", value >> 16, value >> 8 & 255, value & 255);
   }
 
-  @InTurn(7)
+  @InTurn(19)
   @Test
   void everyPropertyOfEveryPartInEveryStateIsWorn(Api api, Page page) throws IOException {
     var asked = new LinkedHashMap<StyleKey, Told>();

@@ -163,7 +163,7 @@ class MovesJourney {
   }
 
   /** Pictures and the words of cards keep room free and take no more than they may. */
-  @InTurn({0, 3})
+  @InTurn({5, 17})
   @Test
   void picturesAndBoxesKeepRoomAroundThemselves(Api api, Page page) {
     for (String direction : List.of("ltr", "rtl")) {
@@ -345,7 +345,7 @@ class MovesJourney {
   }
 
   /** By keyboard alone: a move is tried on the stage, set, bent on its curve, and taken back. */
-  @InTurn(1)
+  @InTurn(7)
   @Test
   void aReadyMoveIsTriedAndTaken(Api api, Page page) {
     String id = page(api, "ltr");

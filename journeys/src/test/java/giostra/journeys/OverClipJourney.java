@@ -114,7 +114,7 @@ class OverClipJourney {
         .toList();
   }
 
-  @InTurn(2)
+  @InTurn(20)
   @Test
   void wordsAreReadOnTheFramesOfAClip(
       Api api, Page bench, Chromium.Open chromium, @TempDir Path folder)

@@ -441,7 +441,7 @@ class OverPictureJourney {
   }
 
   /** What is said of words is so at both ends of its widths, and mended by its ways out. */
-  @InTurn(5)
+  @InTurn(17)
   @Test
   void aFindingHoldsFromItsFirstWidthToItsLastAndItsWaysOutMendIt(Api api, Chromium.Open chromium)
       throws IOException {
@@ -511,7 +511,7 @@ class OverPictureJourney {
   }
 
   /** What one starts with can be read, fits and is sharp, in the look that it starts in. */
-  @InTurn(3)
+  @InTurn(21)
   @Test
   void whatOneStartsWithHasNoFinding(Api api) {
     for (var starter : Starters.ALL) {

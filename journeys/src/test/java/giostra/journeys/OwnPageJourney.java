@@ -64,7 +64,7 @@ class OwnPageJourney {
     select.selectOption(value);
   }
 
-  @InTurn({0, 3})
+  @InTurn({0, 12})
   @Test
   void aPageComesGetsPiecesAndGoesBack(Api api, Chromium.Open chromium) throws IOException {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
@@ -156,7 +156,7 @@ class OwnPageJourney {
       """;
 
   /** Reference: the tree that Chromium makes of pages as people have them. */
-  @InTurn({1, 4})
+  @InTurn({3, 15})
   @Test
   void whatIsPutInStandsThereInABrowser(Chromium.Open chromium) {
     Page page = chromium.page(800, 600);

@@ -128,7 +128,7 @@ class PartsJourney {
     return Runs.inTurn(List.of("film", "site"));
   }
 
-  @InTurn({2, 5})
+  @InTurn({2, 14})
   @ParameterizedTest
   @MethodSource("owners")
   void everyPropertyInEveryStateIsSetInTheSheetAndShows(String node, Api api, Page page) {
@@ -377,7 +377,7 @@ class PartsJourney {
     }
   }
 
-  @InTurn(4)
+  @InTurn(10)
   @Test
   void aDepartureIsGivenToAllPlayersAndUndone(Api api, Page page) {
     String id = api.newPage(document());

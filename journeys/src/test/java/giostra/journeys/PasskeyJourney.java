@@ -43,7 +43,7 @@ class PasskeyJourney {
     return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Passkeys"));
   }
 
-  @InTurn({4, 10})
+  @InTurn({4, 16})
   @Test
   void aDeviceLetsItsOwnerIn(Chromium.Open chromium) {
     try (Postgres database = Postgres.start();

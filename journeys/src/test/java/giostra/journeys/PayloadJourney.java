@@ -233,7 +233,7 @@ class PayloadJourney {
   }
 
   /** What is counted is counted: a page of its own runs it. */
-  @InTurn(11)
+  @InTurn(23)
   @Test
   void whatRunsIsSeen(Page page) {
     AtomicInteger ran = heard(page);

@@ -504,7 +504,7 @@ class PictureJourney {
   }
 
   /** The link of a card is on its heading, on its picture, or on all of it but what is a link. */
-  @InTurn(0)
+  @InTurn(6)
   @Test
   void aCardLeadsFromWhereItIsAskedTo(Api api, Chromium.Open chromium) {
     String first = "#g-cards .g-item:nth-child(1) ";

@@ -172,7 +172,7 @@ class PinJourney {
   }
 
   /** Within a px, its place and its size, in both directions; reference: Debian's Chromium. */
-  @InTurn({1, 4})
+  @InTurn({6, 18})
   @Test
   void pinsStandWhereTheEngineSays(Api api, Chromium.Open chromium) {
     PictureSizes pictures = new LampWalk(api);

@@ -49,7 +49,7 @@ class ProveJourney {
         .doubleValue();
   }
 
-  @InTurn(1)
+  @InTurn(13)
   @Test
   void whatIsFoundIsLookedAtAndMendedByAWayThatWasTried(Api api, Chromium.Open chromium) {
     String id = page(api);
@@ -97,7 +97,7 @@ class ProveJourney {
     assertThat(api.document(id)).isEqualTo(before);
   }
 
-  @InTurn(2)
+  @InTurn(8)
   @Test
   void whatTheClientWantsIsLeftUntilItIsAnother(Api api, Chromium.Open chromium) {
     String id = page(api);
@@ -127,7 +127,7 @@ class ProveJourney {
     assertThat(page.locator(".prove-head")).not().containsText("left on purpose");
   }
 
-  @InTurn(3)
+  @InTurn(9)
   @Test
   void momentsAndDatesHaveTheirOwnAxes(Api api, Chromium.Open chromium) {
     String id =
@@ -184,7 +184,7 @@ class ProveJourney {
     assertThat(api.get("/api/pages/" + id + "/snags?stress=hail").status()).isEqualTo(422);
   }
 
-  @InTurn(0)
+  @InTurn(12)
   @Test
   void severalWidthsStandSideBySideAndScrollTogether(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 900);
@@ -218,7 +218,7 @@ class ProveJourney {
     assertThat(page.locator(".line-up")).hasCount(0);
   }
 
-  @InTurn(5)
+  @InTurn(23)
   @Test
   void allHeightsShowWhereSomethingIsFoundAndLeadThere(Api api, Page page) {
     Bench bench = Bench.open(page, api, Api.DEMO, "prove", "houses");

@@ -301,7 +301,7 @@ class ReadableJourney {
         .reduce((one, other) -> one.state() == state ? one : other);
   }
 
-  @InTurn({1, 4})
+  @InTurn({1, 13})
   @Test
   void whatAxeReadsOffTheLivePageIsWhatTheEngineSays(Api api, Page page) {
     var off = new ArrayList<String>();

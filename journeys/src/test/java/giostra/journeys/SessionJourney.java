@@ -104,7 +104,7 @@ class SessionJourney {
     assertThat(api.get("/api/pages/" + id + "/document").text()).contains("\"34px\"");
   }
 
-  @InTurn(0)
+  @InTurn(18)
   @Test
   void whatTheServerFailsAtIsAskedAboutAndHoldsUpNothingForEver(Api api, Chromium.Open chromium) {
     String id = api.newPage(Subject.document());
@@ -153,7 +153,7 @@ class SessionJourney {
     assertThat(document).doesNotContain("36px");
   }
 
-  @InTurn(3)
+  @InTurn(15)
   @Test
   void anUndoWhoseAnswerWasLostHappensOnce(Api api, Chromium.Open chromium) {
     String id = api.newPage(Subject.document());
@@ -228,7 +228,7 @@ class SessionJourney {
    * Many edits through the screen, drawn at random; then the stage's document is what a fresh
    * compile gives.
    */
-  @InTurn(2)
+  @InTurn(14)
   @Test
   void afterManyEditsTheStageIsAFreshCompile(Api api, Chromium.Open chromium) {
     String id = api.newPage(Subject.document());

@@ -33,7 +33,7 @@ class ShelfJourney {
     assertThat(dialog(page)).hasCount(0);
   }
 
-  @InTurn(1)
+  @InTurn(19)
   @Test
   void pagesAndSitesAreNamedCopiedMovedPutAwayAndBroughtBack(Api api, Page page) {
     String mark = Long.toString(System.nanoTime(), 36);
@@ -90,7 +90,7 @@ class ShelfJourney {
         .hasCount(2);
   }
 
-  @InTurn(5)
+  @InTurn(11)
   @Test
   void aRevisionComesBackWithWhatTheSiteWasOrWithoutIt(Api api, Page page) {
     String site = api.newSite("Past " + System.nanoTime());

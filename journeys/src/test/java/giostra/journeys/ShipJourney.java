@@ -93,7 +93,7 @@ class ShipJourney {
   /**
    * Two releases on one another: what is left of the wipe is of one, what is right of the other.
    */
-  @InTurn(3)
+  @InTurn(21)
   @Test
   void twoReleasesAreSeenOneOverTheOther(Api api, Page page) throws IOException {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
@@ -368,7 +368,7 @@ class ShipJourney {
   }
 
   /** A release is planned and taken back, one that there is spoken of; by keyboard alone. */
-  @InTurn(1)
+  @InTurn(7)
   @Test
   void aReleaseIsPlannedAndSpokenOf(Api api, Page page) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
@@ -440,7 +440,7 @@ class ShipJourney {
   }
 
   /** What was checked on a release, with the hashes of the files that visitors get. */
-  @InTurn(5)
+  @InTurn(17)
   @Test
   void theProofSheetSpeaksOfTheFilesOfItsRelease(Api api, Chromium.Open chromium) throws Exception {
     String site = api.copyOfDemo();

@@ -55,7 +55,7 @@ class ShipWalkJourney {
     return new Edit.SetValue(node, setting, "", value);
   }
 
-  @InTurn(3)
+  @InTurn(9)
   @Test
   void intoThePageTheyAlreadyHave(Api api, Chromium.Open chromium) throws IOException {
     String id = api.copyOfDemo() + "-evenings-at-velluta";

@@ -64,7 +64,7 @@ class SlowlyJourney {
    * While a section goes through the screen its picture lags behind by the share that was said, and
    * covers it at each moment. Source: Scroll-driven Animations 1, range "cover".
    */
-  @InTurn({0, 3})
+  @InTurn({3, 15})
   @Test
   void theGroundOfASectionLagsBehindThePage(Api api, Chromium.Open chromium) {
     String id =
@@ -136,7 +136,7 @@ class SlowlyJourney {
       """;
 
   /** From one frame to another, by the sums that are used for contrast as well. */
-  @InTurn({1, 4})
+  @InTurn({4, 16})
   @Test
   void aPictureGoesFromFrameToFrame(Api api, Page page) {
     String id =
@@ -178,7 +178,7 @@ class SlowlyJourney {
   }
 
   /** By keyboard and by pointer: frames are drawn on the picture. */
-  @InTurn({4, 9})
+  @InTurn({7, 19})
   @Test
   void framesAreDrawnOnThePicture(Api api, Page page) {
     String id = edited(api, desktop("openings", "movesItself", true));
@@ -227,7 +227,7 @@ class SlowlyJourney {
   /**
    * Each visit starts with another item, the same for as long as it lasts; on the stage the first.
    */
-  @InTurn({0, 3})
+  @InTurn({1, 13})
   @Test
   void anotherVisitStartsWithAnotherItem(Api api, Chromium.Open chromium) {
     String id = edited(api, once("openings", "startsWith", "another-each-visit"));
@@ -254,7 +254,7 @@ class SlowlyJourney {
   }
 
   /** Whatever its kind, a page can take a piece away, put it back and keep it as it is. */
-  @InTurn({2, 5})
+  @InTurn({5, 17})
   @Test
   void aPageTakesAPieceAwayAndKeepsItAsItIs(Api api, Page page) {
     String id =
@@ -293,7 +293,7 @@ class SlowlyJourney {
   }
 
   /** Opened where the keyboard comes to it; a press of a pointer is no such thing. */
-  @InTurn({1, 4})
+  @InTurn({2, 14})
   @ParameterizedTest
   @CsvSource({"ltr", "rtl"})
   void theKeyboardOpensWhatItComesTo(String direction, Api api, Page page) {

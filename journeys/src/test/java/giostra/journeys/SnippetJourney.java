@@ -354,7 +354,7 @@ class SnippetJourney {
   }
 
   /** A piece alone: its bands are those of the room, and it is as high as the engine says. */
-  @InTurn(2)
+  @InTurn(20)
   @Test
   void aColumnIsAPhoneToIt(Api api, Chromium.Open chromium) {
     String lines = taken(api, Api.DEMO, "houses").path("follows").asString();
@@ -442,7 +442,7 @@ class SnippetJourney {
     }
   }
 
-  @InTurn({0, 3})
+  @InTurn({4, 16})
   @Test
   void whoFollowsSeesWhatIsPublishedAndWhoStaysDoesNot(Api api, Chromium.Open chromium) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
@@ -571,7 +571,7 @@ class SnippetJourney {
     }
   }
 
-  @InTurn(4)
+  @InTurn(16)
   @Test
   void inShipADesignerTakesOne(Api api, Page page) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));

@@ -59,7 +59,7 @@ class StageJourney {
         .document();
   }
 
-  @InTurn(0)
+  @InTurn(6)
   @Test
   void theStageIsTheLivePageInAWindowOfItsSize(Api api, Chromium.Open chromium) {
     String id = api.newPage(api.copyOfDemo(), document(api));

@@ -45,7 +45,7 @@ class StockJourney {
     return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
   }
 
-  @InTurn(4)
+  @InTurn(22)
   @Test
   void whatIsKeptIsFollowedWhereItIsLinkedAndNotWhereItWasCopied(Api api, Page page) {
     String home = api.newPage("velluta", page(api, "Home of questions"));

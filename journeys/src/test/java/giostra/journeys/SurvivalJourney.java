@@ -395,7 +395,7 @@ class SurvivalJourney {
   }
 
   /** Two servers on one database; one is killed while people edit, and they go on by the other. */
-  @InTurn(8)
+  @InTurn(20)
   @Test
   void ofTwoServersOneMayBeKilled(@TempDir Path blobs) throws Exception {
     int editors = Runs.of(12, 50);

@@ -164,7 +164,7 @@ class SweptJourney {
 
   private final Map<Rule, Tally> tallies = new TreeMap<>();
 
-  @InTurn(6)
+  @InTurn(18)
   @Test
   void whatIsSaidIsSeenAndWhatIsSeenIsSaid(Api api, Chromium.Open chromium) {
     PictureSizes pictures = Heightened.sizes(api);

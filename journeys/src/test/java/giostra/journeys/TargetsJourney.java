@@ -128,7 +128,7 @@ class TargetsJourney {
     return edits;
   }
 
-  @InTurn({0, 3})
+  @InTurn({2, 14})
   @Test
   void buttonsThatAreSaidToBeLowAreAndNoOthers(Api api, Page page) {
     var random = new Random(41);
@@ -176,7 +176,7 @@ class TargetsJourney {
   }
 
   /** What axe finds too small and too close on pages drawn at random is found by a rule of ours. */
-  @InTurn({1, 4})
+  @InTurn({5, 17})
   @Test
   void whatAxeFindsTooSmallIsFound(Api api, Chromium.Open chromium) {
     var missed = new ArrayList<String>();

@@ -82,7 +82,7 @@ class TempoJourney {
     return Edits.apply(Subjects.page("slider", ids), edits).document();
   }
 
-  @InTurn(2)
+  @InTurn(8)
   @Test
   void whatItDoesAndWhenIsWhatTheTraceSays(Api api, Chromium.Open chromium) {
     int pages = Runs.of(1, 1, 5);

@@ -98,7 +98,7 @@ class TextFitJourney {
    * Texts that go wrong first: words longer than their line, addresses, French punctuation after a
    * plain space, characters that few fonts have, in any room.
    */
-  @InTurn(5)
+  @InTurn(23)
   @Test
   void hardTextsAreBrokenAsChromiumDoes(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 800);
@@ -211,7 +211,7 @@ class TextFitJourney {
    * Texts in scripts that none of the families has, or not each: what they are drawn by ships with
    * the page, in the language of the page.
    */
-  @InTurn(4)
+  @InTurn(10)
   @Test
   void furtherLettersAreBrokenAsChromiumDoes(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 800);
@@ -310,7 +310,7 @@ class TextFitJourney {
               "Οι λάμπες έσβησαν μία μία, κι ύστερα τα λουλούδια του φεγγαριού άνοιξαν μπροστά μας. «Χάσαμε το τελευταίο τραμ», είπε, «και δεν μας πείραξε»."));
 
   /** Any weight, size and spacing: reference is Chromium, which lays out in 64ths of a px. */
-  @InTurn(1)
+  @InTurn(13)
   @Test
   void widthsAreThoseOfChromium(Api api, Chromium.Open chromium) {
     Page page = chromium.page(1280, 800);

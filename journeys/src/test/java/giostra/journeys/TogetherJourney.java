@@ -67,7 +67,7 @@ class TogetherJourney {
   }
 
   /** Who writes has the steps that they may take, and no way to what they may not. */
-  @InTurn({0, 2, 4, 6, 9, 11})
+  @InTurn({3, 7, 11, 15, 19, 23})
   @Test
   void aWriterFills(Api api, Chromium.Open chromium) {
     String site = api.newSite("Written " + System.nanoTime());

@@ -55,7 +55,7 @@ class TraceJourney {
     return new Traced(id, seen, clip);
   }
 
-  @InTurn(2)
+  @InTurn(14)
   @Test
   void aDesignerHoldsThePageAgainstAPicture(Api api, Chromium.Open chromium, Page page) {
     Traced traced = traced(api, chromium, 1280);

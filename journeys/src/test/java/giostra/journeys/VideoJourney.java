@@ -306,7 +306,7 @@ class VideoJourney {
         .isEqualTo("At ten past nine the bud gives way.");
   }
 
-  @InTurn(0)
+  @InTurn(12)
   @Test
   void thePosterIsTheFrameThatWasPicked(Api api, Page page, @TempDir Path folder)
       throws IOException, InterruptedException {

@@ -70,7 +70,7 @@ class WayInJourney {
   }
 
   /** A browser that is ended in the midst of something keeps what was typed, and sends it later. */
-  @InTurn({1, 5})
+  @InTurn({3, 15})
   @Test
   void whatWasTypedIsSentWhenSomebodyIsInAgain(Api api, Chromium.Open chromium) {
     String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
@@ -93,7 +93,7 @@ class WayInJourney {
     assertThat(api.get("/api/pages/" + id + "/document").text()).contains("33px");
   }
 
-  @InTurn({0, 4})
+  @InTurn({5, 17})
   @Test
   void aTokenIsMadeShownOnceAndEnded(Api api, Page page) {
     page.navigate(api.at("/"));

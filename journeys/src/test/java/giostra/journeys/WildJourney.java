@@ -81,7 +81,7 @@ class WildJourney {
   private int broken;
   private int brokenEqual;
 
-  @InTurn(0)
+  @InTurn(18)
   @Test
   void whatIsShownIsWhatWasComputed(Api api, Chromium.Open chromium) {
     PictureSizes pictures = Heightened.sizes(api);

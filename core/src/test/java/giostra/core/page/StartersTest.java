@@ -58,7 +58,7 @@ class StartersTest {
       };
 
   /** Whatever look a piece is given at first, nothing is wrong with it at any width. */
-  @InTurn({2, 5})
+  @InTurn({2, 14})
   @ParameterizedTest
   @MethodSource("all")
   void noLookThatShipsPutsAnythingWrong(Starters.Starter starter) {

@@ -63,7 +63,7 @@ class SlideContrastTest {
   }
 
   /** Source: WCAG's formula: white on #767676 is 4.54; half of black over white is #7f7f7f. */
-  @InTurn({0, 3})
+  @InTurn({0, 12})
   @Test
   void wordsInABoxOfTheirOwnAreReadOnItAndOnWhatShowsThroughIt() {
     PictureSizes white = pictures((_, _) -> WHITE);
@@ -110,7 +110,7 @@ class SlideContrastTest {
     }
   }
 
-  @InTurn({1, 4})
+  @InTurn({1, 13})
   @Test
   void wordsOnAClipAreReadOnItsWorstFrame() {
     Edit none = overlay("openings", "#0000");
@@ -250,7 +250,7 @@ class SlideContrastTest {
         });
   }
 
-  @InTurn({2, 5})
+  @InTurn({5, 17})
   @Test
   void theLeastOverlayIsEnoughAndOnePercentLessIsNot() {
     PictureSizes bright = pictures((x, y) -> BLACK | 0x9a8878 + (x * 7 + y * 3) % 64 * 0x010101);
@@ -273,7 +273,7 @@ class SlideContrastTest {
   }
 
   /** An overlay that is there keeps its colours and its course, and lets less through. */
-  @InTurn({0, 3})
+  @InTurn({3, 15})
   @Test
   void anOverlayThatIsThereIsDeepenedByAsLittleAsWillDo() {
     PictureSizes bright = pictures((x, y) -> BLACK | 0x9a8878 + (x * 7 + y * 3) % 64 * 0x010101);
@@ -293,7 +293,7 @@ class SlideContrastTest {
   }
 
   /** A picture that is bright on its left only: it matters where the words stand. */
-  @InTurn({1, 4})
+  @InTurn({4, 16})
   @Test
   void itMattersWhereTheWordsStand() {
     PictureSizes split = pictures((x, _) -> x < 200 ? WHITE : BLACK);

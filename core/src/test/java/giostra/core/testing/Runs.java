@@ -25,7 +25,7 @@ public final class Runs {
    * one it is goes by the revision, so that a run says the same each time; alone and in a deep run
    * it is all.
    */
-  public static final int TURNS = 12;
+  public static final int TURNS = 24;
 
   /** Whether something is looked at whose turn this is, counted from 0. */
   public static boolean turn(int of) {

@@ -55,7 +55,7 @@ class EmbedApiTest {
     }
   }
 
-  @InTurn({2, 5})
+  @InTurn({3, 15})
   @Test
   void itIsNoLargerThanIsAsked(Api api) {
     JsonNode json = oembed(api, "moths", "&maxwidth=320&maxheight=400").json();

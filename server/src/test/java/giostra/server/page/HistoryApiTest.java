@@ -90,7 +90,7 @@ class HistoryApiTest {
     return answer.json().path("page").path("revision").asInt();
   }
 
-  @InTurn({1, 4})
+  @InTurn({6, 18})
   @Test
   void editsThatAreAcknowledgedWhileAPageIsPublishedStay(Api api) throws Exception {
     String page = api.newPage(api.newSite("Published " + System.nanoTime()), document());
@@ -405,7 +405,7 @@ class HistoryApiTest {
   private record Told(String page, int revision, String node) {}
 
   /** Many clients, on two pages of one site, with all else that can be done to it among them. */
-  @InTurn(2)
+  @InTurn(20)
   @Test
   void whatManyClientsAreToldIsThere(Api api) throws Exception {
     Two two = Two.made(api);

@@ -153,7 +153,7 @@ class HistoryModelTest {
 
   private static final int TRIES = Runs.of(12, 60, 400);
 
-  @InTurn(1)
+  @InTurn(19)
   @Property(tries = 400, shrinking = ShrinkingMode.BOUNDED)
   void thePagesAreWhatThePlainModelSays(@ForAll("acts") List<Act> acts) {
     if (tried++ >= TRIES) {

@@ -45,7 +45,7 @@ class OldDatabaseTest {
     return all;
   }
 
-  @InTurn(5)
+  @InTurn(11)
   @Test
   void everyRevisionOfItOpensAndGoesOn() throws Exception {
     try (Postgres database = Postgres.start()) {
