@@ -42,7 +42,7 @@ export function TopBar({
         </span>
         <button
           type="button"
-          className="truncate font-semibold hover:underline"
+          className="font-semibold hover:underline"
           title="The page’s own words: title, language, description"
           onClick={() => choose(page.document.page.id, 'fill')}
         >

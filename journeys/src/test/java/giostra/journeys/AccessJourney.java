@@ -355,6 +355,7 @@ class AccessJourney {
         .doesNotContainIgnoringCase("warning:");
   }
 
+  @InTurn({1, 5, 9, 13, 17, 21})
   @Test
   void theNuCheckerFindsNothingOnTheLivePage(Api api) throws Exception {
     // Source: the Nu HTML checker, for the HTML standard.

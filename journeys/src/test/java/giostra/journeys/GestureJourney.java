@@ -198,7 +198,7 @@ class GestureJourney {
                 .flatMap(endless ->
                     SEQUENCES.stream()
                         .filter(each -> Runs.deep() || paired(each, direction, endless))
-                        .filter(each -> Runs.turn(SEQUENCES.indexOf(each)))
+                        .filter(Runs.inTurn(SEQUENCES)::contains)
                         .map(each -> Arguments.of(each.name, direction, endless, each))));
   }
 
@@ -208,7 +208,6 @@ class GestureJourney {
     return endless == ((direction == Direction.RTL) == even);
   }
 
-  @InTurn(InTurn.EACH_CASE)
   @ParameterizedTest(name = "{0}, {1}, endless {2}")
   @MethodSource("everySequence")
   void theTrackFollowsTheFinger(

@@ -21,6 +21,7 @@ class ReviewJourney {
   }
 
   /** A link is made, somebody remarks by it, and it is seen to where they said it. */
+  @InTurn({0, 4, 8, 12, 16, 20})
   @Test
   void whatAGuestRemarksIsSeenTo(Api api, Chromium.Open chromium) {
     String site = api.newSite("Reviewed " + System.nanoTime());

@@ -17,6 +17,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith({Giostra.class, Chromium.class})
 class TogetherJourney {
   /** The other's edit is there within a second, and what one is in the midst of typing stays. */
+  @InTurn({3, 7, 11, 15, 19, 23})
   @Test
   void whatOneChangesTheOtherSeesAndTypesOn(Api api, Chromium.Open chromium) {
     String site = api.newSite("Together " + System.nanoTime());

@@ -51,6 +51,7 @@ class WayInJourney {
     assertThat(other.locator("h2").first()).isVisible();
   }
 
+  @InTurn({1, 5, 9, 13, 17, 21})
   @Test
   void whoeverIsOutSeesNothingAndComesInByKeyboard(Api api, Chromium.Open chromium) {
     Page page = outside(chromium, 320);

@@ -21,7 +21,10 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 @Retention(RetentionPolicy.RUNTIME)
 @ExtendWith(InTurn.Condition.class)
 public @interface InTurn {
-  /** Each case of a parameterized test has a turn of its own, in their order. */
+  /**
+   * Each case of a parameterized test has a turn of its own, in their order, beginning at one that
+   * goes by its name: the first cases of all of them do not fall into one.
+   */
   int EACH_CASE = -1;
 
   /**
@@ -54,7 +57,11 @@ public @interface InTurn {
       }
       Matcher number = CASE.matcher(id);
       return number.find()
-          ? new int[] {(Integer.parseInt(number.group(1)) - 1) % Runs.TURNS}
+          ? new int[] {
+            Math.floorMod(
+                id.substring(0, number.start()).hashCode() + Integer.parseInt(number.group(1)),
+                Runs.TURNS)
+          }
           : new int[0];
     }
   }

@@ -221,7 +221,8 @@ public class Ports extends OncePerRequestFilter
     String path = request.getRequestURI();
     int port = request.getLocalPort();
     if (!isCalled(request.getServerName())) {
-      ProblemAnswer.write(response, 403, "Cannot be taken", "The host is none of this server's.");
+      ProblemAnswer.write(
+          request, response, 403, "Cannot be taken", "The host is none of this server's.");
     } else if (port == behindLive.getLocalPort()) {
       if (!isPublished(path)) {
         NotThere.answer(request, response);
@@ -235,7 +236,7 @@ public class Ports extends OncePerRequestFilter
       if (path.matches("/api/pages/[^/]+/preview(/.*)?") && READS.contains(request.getMethod())) {
         chain.doFilter(request, response);
       } else {
-        response.sendError(HttpServletResponse.SC_NOT_FOUND);
+        NotThere.answer(request, response);
       }
     } else if (isPublished(path)) {
       @Nullable String query = request.getQueryString();

@@ -156,6 +156,7 @@ class Guard {
     response.setHeader(
         "WWW-Authenticate", token ? "Bearer error=\"invalid_token\"" : "Bearer realm=\"Giostra\"");
     ProblemAnswer.write(
+        request,
         response,
         401,
         "Not signed in",
@@ -179,7 +180,7 @@ class Guard {
             : who.changes()
                 ? "A token lets nobody in and ends nobody; a browser that is in does."
                 : "This token only looks; to change something needs one that may.";
-    ProblemAnswer.write(response, 403, "Not allowed", why);
+    ProblemAnswer.write(request, response, 403, "Not allowed", why);
   }
 
   /**

@@ -39,9 +39,13 @@ class OwnOrigin extends OncePerRequestFilter {
     if (request.getRequestURI().contains("%00") || (query != null && query.contains("%00"))) {
       // No address of ours has one, and no database keeps one.
       ProblemAnswer.write(
-          response, 400, TITLE, "The address holds a NUL character (%00); it must be without one.");
+          request,
+          response,
+          400,
+          TITLE,
+          "The address holds a NUL character (%00); it must be without one.");
     } else if (!reads && origin != null && !origin.equals(ports.bench())) {
-      ProblemAnswer.write(response, 403, TITLE, "The request comes from another origin.");
+      ProblemAnswer.write(request, response, 403, TITLE, "The request comes from another origin.");
     } else {
       chain.doFilter(request, response);
     }

@@ -106,9 +106,13 @@ public class Turnstile extends OncePerRequestFilter {
       chain.doFilter(request, response);
     } else if (waiting.getAsInt() >= LONGEST_QUEUE) {
       later(
-          response, BUSY_SECONDS, "Many ask at once. Nothing was changed; try again in a moment.");
+          request,
+          response,
+          BUSY_SECONDS,
+          "Many ask at once. Nothing was changed; try again in a moment.");
     } else if (isAway()) {
       later(
+          request,
           response,
           AWAY_SECONDS,
           "The database cannot be reached. Nothing was changed; try again in a moment.");
@@ -117,9 +121,10 @@ public class Turnstile extends OncePerRequestFilter {
     }
   }
 
-  private static void later(HttpServletResponse response, int seconds, String why)
+  private static void later(
+      HttpServletRequest request, HttpServletResponse response, int seconds, String why)
       throws IOException {
     response.setHeader("Retry-After", Integer.toString(seconds));
-    ProblemAnswer.write(response, HttpServletResponse.SC_SERVICE_UNAVAILABLE, TITLE, why);
+    ProblemAnswer.write(request, response, HttpServletResponse.SC_SERVICE_UNAVAILABLE, TITLE, why);
   }
 }

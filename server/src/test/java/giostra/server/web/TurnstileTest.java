@@ -51,6 +51,20 @@ class TurnstileTest {
   }
 
   @Test
+  void aPageThatIsAskedForAsksAgainByItself() throws Exception {
+    waiting.set(Turnstile.LONGEST_QUEUE);
+    var request = new MockHttpServletRequest("GET", "/api/pages/x/preview/");
+    request.addHeader("Accept", "text/html,*/*;q=0.8");
+    var response = new MockHttpServletResponse();
+    turnstile.doFilter(request, response, new MockFilterChain());
+    assertThat(response.getStatus()).isEqualTo(503);
+    assertThat(response.getContentType()).isEqualTo("text/html;charset=UTF-8");
+    assertThat(response.getContentAsString())
+        .contains("Many ask at once.")
+        .contains("<meta http-equiv=\"refresh\" content=\"2\">");
+  }
+
+  @Test
   void aDatabaseThatIsAwayIsSaidAtOnceAndLookedForNowAndThen() throws Exception {
     empty.set(true);
     for (int i = 0; i < 20; i++) {

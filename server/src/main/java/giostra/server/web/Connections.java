@@ -1,0 +1,68 @@
+package giostra.server.web;
+
+import com.zaxxer.hikari.HikariDataSource;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.SQLTransientConnectionException;
+import java.util.concurrent.TimeUnit;
+import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/**
+ * Connections to the database. Where all are in use somebody waits for one; where none can be made,
+ * since the database is away, nobody does: the pool itself cannot tell the two apart before its
+ * time is over.
+ */
+public class Connections extends HikariDataSource {
+  private final long patience;
+
+  /**
+   * Of none yet.
+   *
+   * @param patience how long somebody waits for a connection while all are in use, in ms. The
+   *     pool's own time is how long it takes to find that the database is away
+   */
+  public Connections(long patience) {
+    this.patience = patience;
+  }
+
+  /**
+   * {@inheritDoc}
+   *
+   * @throws SQLTransientConnectionException if none was free for as long as somebody waits, or if
+   *     the database cannot be reached, which the cause tells
+   */
+  @Override
+  public Connection getConnection() throws SQLException {
+    long since = System.nanoTime();
+    while (true) {
+      try {
+        return super.getConnection();
+      } catch (SQLTransientConnectionException e) {
+        // The pool names what it met when it last made a connection, until it made one.
+        boolean away = e.getCause() != null;
+        if (away || System.nanoTime() - since >= TimeUnit.MILLISECONDS.toNanos(patience)) {
+          throw e;
+        }
+      }
+    }
+  }
+
+  /** As the settings say. */
+  @Configuration(proxyBeanMethods = false)
+  static class Made {
+    private static final long PATIENCE = 10_000;
+
+    @Bean
+    @ConfigurationProperties("spring.datasource.hikari")
+    Connections dataSource(DataSourceProperties settings) {
+      var made = new Connections(PATIENCE);
+      made.setJdbcUrl(settings.determineUrl());
+      made.setUsername(settings.determineUsername());
+      made.setPassword(settings.determinePassword());
+      return made;
+    }
+  }
+}
