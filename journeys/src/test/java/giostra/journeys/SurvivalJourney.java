@@ -94,9 +94,11 @@ class SurvivalJourney {
       var acknowledged = new AtomicInteger();
       String id;
       String site;
+      String live;
       try (Process app = Process.start(database, kept)) {
         Api api = app.api();
         id = api.newPage(Subject.document());
+        live = URI.create(api.publish(id)).getPath();
         site = api.newSite("Many pictures");
         for (int i = 0; i < 3; i++) {
           assertThat(api.upload(site, "p" + i + ".jpg", noise(900, 600, i)).status())
@@ -135,9 +137,12 @@ class SurvivalJourney {
         assertThat(made(api, site)[0]).isEqualTo(first[1]);
 
         // However soon it is asked: what was in use a moment ago is not taken to be alive still.
+        String visited = api.live() + live;
         for (int round = 0; round < 4; round++) {
           made(api, site);
           database.down();
+          // Nobody has asked for it since this server was started, nor since it lost the database.
+          assertThat(api.get(visited).status()).as("live page").isEqualTo(200);
           Edit away = new Edit.SetValue("heading", "text", "", "While away");
           Api.Answer answer = api.edit(id, revision + 1 + round, away);
           assertThat(answer.status()).as("not a fault of what was sent").isEqualTo(503);

@@ -20,9 +20,13 @@ import java.util.concurrent.atomic.AtomicLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.io.Resource;
 import org.springframework.dao.DataAccessException;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.event.TransactionalEventListener;
@@ -30,17 +34,26 @@ import org.springframework.transaction.event.TransactionalEventListener;
 /**
  * Live pages as they are sent: which files a release has is asked of the database once, and again
  * when it tells that something has changed; small files wait in memory, plain and packed. So a live
- * page costs no query, and is there while the database is away. Large files are told where they
- * lie. What is none of this goes the usual way: addresses that lead elsewhere, or nowhere.
+ * page costs no query, and is there while the database is away, as it was when it could last be
+ * asked. Large files are told where they lie. What is none of this goes the usual way: addresses
+ * that lead elsewhere, or nowhere.
  */
 @Component
 class LiveFiles implements Prepared {
+  private static final Logger LOG = LoggerFactory.getLogger(LiveFiles.class);
+
   private static final Pattern ADDRESS =
       Pattern.compile("/live/([a-z0-9-]{1,80})/([a-z0-9-]{1,120})/([A-Za-z0-9._/-]{0,200})");
 
   private static final String INDEX = "index.html";
   private static final byte[] NOTHING = new byte[0];
   private static final int MOST_PAGES = 2_000;
+
+  /** Whose files are read before anybody asks, in case the database goes away soon. */
+  private static final int FIRST_PAGES = 200;
+
+  /** So long nobody asks anew what a database that was away would say, in ns. */
+  private static final long HOLDS = 1_000_000_000L;
 
   /** Bytes of all files that wait. */
   private static final long MOST = 48L << 20;
@@ -59,6 +72,9 @@ class LiveFiles implements Prepared {
 
   /** How often nobody knew what was not heard. */
   private final AtomicLong missed = new AtomicLong();
+
+  /** When the database could not be asked last, by {@link System#nanoTime()}. */
+  private final AtomicLong away = new AtomicLong(System.nanoTime() - HOLDS);
 
   private final Cache<String, Body> bodies =
       Caffeine.newBuilder()
@@ -80,6 +96,19 @@ class LiveFiles implements Prepared {
   /** A file with what its answer says. */
   private record Ready(
       String hash, String tag, String type, String policy, String caching, long bytes) {}
+
+  @EventListener(ApplicationReadyEvent.class)
+  void started() {
+    Thread.ofVirtual().name("what is live").start(this::readNewest);
+  }
+
+  private void readNewest() {
+    try {
+      rows.newest(Limit.of(FIRST_PAGES)).forEach(each -> find(each.site(), each.slug(), INDEX));
+    } catch (DataAccessException | TransactionException e) {
+      LOG.warn("which pages are live is read when they are asked for: {}", e.getMessage());
+    }
+  }
 
   @TransactionalEventListener(fallbackExecution = true)
   void changed(LiveChanged change) {
@@ -151,7 +180,8 @@ class LiveFiles implements Prepared {
   private @Nullable Ready find(String site, String page, String path) {
     String key = site + "/" + page;
     Known known = pages.getIfPresent(key);
-    if (known == null || !known.stand.equals(stand(site))) {
+    boolean late = known == null || !known.stand.equals(stand(site));
+    if (late && (known == null || System.nanoTime() - away.get() > HOLDS)) {
       try {
         // Many who ask at once read it once.
         known =
@@ -164,8 +194,10 @@ class LiveFiles implements Prepared {
                             ? read(site, page)
                             : before);
       } catch (DataAccessException | TransactionException e) {
-        // The usual way says what is away.
-        return null;
+        // What was live when it could last be asked; of what never was, the usual way says what is
+        // away.
+        away.set(System.nanoTime());
+        LOG.warn("what is live of {} cannot be read: {}", key, e.getMessage());
       }
     }
     return known == null ? null : known.files.get(path);

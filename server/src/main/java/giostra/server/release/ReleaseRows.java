@@ -3,6 +3,7 @@ package giostra.server.release;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
@@ -53,6 +54,18 @@ interface ReleaseRows extends JpaRepository<ReleaseEntity, Long> {
           + " join SiteEntity s on s.id = p.siteId"
           + " where p.siteId = ?1 and p.putAwayAt is null and s.putAwayAt is null order by p.slug")
   List<Live> live(String siteId);
+
+  /** Where a live page stands. */
+  record Place(String site, String slug) {}
+
+  /** What was released last of all that is live, the newest first. */
+  @Transactional(readOnly = true)
+  @Query(
+      "select new giostra.server.release.ReleaseRows$Place(p.siteId, p.slug)"
+          + " from PageEntity p join ReleaseEntity r on r.id = p.liveRelease"
+          + " join SiteEntity s on s.id = p.siteId"
+          + " where p.putAwayAt is null and s.putAwayAt is null order by r.createdAt desc")
+  List<Place> newest(Limit most);
 
   @Modifying
   @Query(

@@ -2,8 +2,10 @@ package giostra.server.web;
 
 import com.zaxxer.hikari.HikariDataSource;
 import java.sql.Connection;
+import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.SQLTransientConnectionException;
+import java.util.Properties;
 import java.util.concurrent.TimeUnit;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
@@ -41,12 +43,27 @@ public class Connections extends HikariDataSource {
       try {
         return super.getConnection();
       } catch (SQLTransientConnectionException e) {
-        // The pool names what it met when it last made a connection, until it made one.
-        boolean away = e.getCause() != null;
+        // The pool names what it met when it last made a connection, until it made one, which it
+        // tries less and less often.
+        boolean away = e.getCause() != null && !reached();
         if (away || System.nanoTime() - since >= TimeUnit.MILLISECONDS.toNanos(patience)) {
           throw e;
         }
       }
+    }
+  }
+
+  /** Whether a new connection can be had, beside the pool; it may take some seconds to know. */
+  boolean reached() {
+    var as = new Properties();
+    as.setProperty("user", String.valueOf(getUsername()));
+    as.setProperty("password", getPassword() == null ? "" : getPassword());
+    as.setProperty("connectTimeout", "2");
+    as.setProperty("loginTimeout", "2");
+    try (Connection one = DriverManager.getConnection(getJdbcUrl(), as)) {
+      return one.isValid(2);
+    } catch (SQLException e) {
+      return false;
     }
   }
 
