@@ -15,12 +15,6 @@ import org.springframework.scheduling.annotation.EnableScheduling;
 @SpringBootApplication
 @ConfigurationPropertiesScan
 public class GiostraServer {
-  static {
-    // The pool would take what was in use half a second ago to be alive still: right after the
-    // database was restarted the first requests would be lost. It can be told so in no other way.
-    System.setProperty("com.zaxxer.hikari.aliveBypassWindowMs", "0");
-  }
-
   public static void main(String[] args) {
     SpringApplication.run(GiostraServer.class, args);
   }

@@ -18,6 +18,12 @@ import org.springframework.context.annotation.Configuration;
  * time is over.
  */
 public class Connections extends HikariDataSource {
+  static {
+    // The pool would take what was in use half a second ago to be alive still: right after the
+    // database was restarted the first requests would be lost. It can be told so in no other way.
+    System.setProperty("com.zaxxer.hikari.aliveBypassWindowMs", "0");
+  }
+
   private final long patience;
 
   /**
@@ -44,8 +50,10 @@ public class Connections extends HikariDataSource {
         return super.getConnection();
       } catch (SQLTransientConnectionException e) {
         // The pool names what it met when it last made a connection, until it made one, which it
-        // tries less and less often.
-        boolean away = e.getCause() != null && !reached();
+        // tries less and less often. While it has some in use one of them may come back: a
+        // database that has no more to give is not away.
+        boolean away =
+            e.getCause() != null && getHikariPoolMXBean().getTotalConnections() == 0 && !reached();
         if (away || System.nanoTime() - since >= TimeUnit.MILLISECONDS.toNanos(patience)) {
           throw e;
         }

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import giostra.server.testing.Postgres;
 import java.sql.Connection;
+import java.sql.SQLException;
 import java.sql.SQLTransientConnectionException;
+import java.sql.Statement;
 import java.time.Duration;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
@@ -33,12 +35,28 @@ class ConnectionsTest {
       database.down();
       assertThatThrownBy(connections::getConnection)
           .isInstanceOf(SQLTransientConnectionException.class)
-          .hasCauseInstanceOf(java.sql.SQLException.class);
+          .hasCauseInstanceOf(SQLException.class);
       database.up();
       try (Connection one = connections.getConnection()) {
         assertThat(one.isValid(5)).as("though the pool still waits with its next try").isTrue();
       }
     }
+  }
+
+  /** Whether somebody who asks while all are in use waits until one of them is given back. */
+  private static void isWaitedFor(Connections connections, Connection inUse) throws Exception {
+    CompletableFuture<Boolean> next =
+        CompletableFuture.supplyAsync(() -> {
+          try (Connection one = connections.getConnection()) {
+            return one.isValid(5);
+          } catch (SQLException e) {
+            throw new IllegalStateException(e);
+          }
+        });
+    // Longer than the pool's own time.
+    assertThat(CompletableFuture.anyOf(next, later(1500)).get()).isEqualTo("later");
+    inUse.close();
+    assertThat(next.get(60, TimeUnit.SECONDS)).isTrue();
   }
 
   @Test
@@ -48,19 +66,8 @@ class ConnectionsTest {
         Connections impatient = to(database, Duration.ofMillis(1200))) {
       try (Connection first = connections.getConnection();
           Connection second = connections.getConnection()) {
-        CompletableFuture<Boolean> third =
-            CompletableFuture.supplyAsync(() -> {
-              try (Connection one = connections.getConnection()) {
-                return one.isValid(5);
-              } catch (java.sql.SQLException e) {
-                return false;
-              }
-            });
-        // Longer than the pool's own time.
-        assertThat(CompletableFuture.anyOf(third, later(1500)).get()).isEqualTo("later");
+        isWaitedFor(connections, first);
         assertThat(second.isValid(5)).isTrue();
-        first.close();
-        assertThat(third.get(60, TimeUnit.SECONDS)).isTrue();
       }
       try (Connection first = impatient.getConnection();
           Connection second = impatient.getConnection()) {
@@ -69,6 +76,22 @@ class ConnectionsTest {
             .isInstanceOf(SQLTransientConnectionException.class)
             .hasNoCause();
       }
+    }
+  }
+
+  /** Other servers may have all that the database gives (53300): it is there nonetheless. */
+  @Test
+  void aDatabaseThatGivesNoMoreIsNotAway() throws Exception {
+    try (Postgres database = Postgres.start();
+        Connections all = to(database, PATIENCE);
+        Connections few = to(database, PATIENCE)) {
+      try (Connection one = all.getConnection();
+          Statement makes = one.createStatement()) {
+        makes.execute("create role few login connection limit 1");
+      }
+      few.setUsername("few");
+      few.setInitializationFailTimeout(-1);
+      isWaitedFor(few, few.getConnection());
     }
   }
 
