@@ -321,7 +321,13 @@ class Passkeys {
       return asking(challenge, ceremony);
     } catch (Refused e) {
       throw e;
-    } catch (WebAuthnException | JacksonException | IllegalArgumentException e) {
+    } catch (WebAuthnException
+        | JacksonException
+        | IllegalArgumentException
+        | ClassCastException
+        | NullPointerException e) {
+      // The last two: the libraries take extensions that are no map to be one, and parts that are
+      // not there to be there.
       throw refused("one that proves nothing here");
     }
   }
