@@ -290,13 +290,24 @@ class Passkeys {
       }
       PublicKeyCredential<R> read = JSON.readValue(written, type);
       @Nullable R response = read.getResponse();
-      if (read.getRawId() == null || response == null || response.getClientDataJSON() == null) {
+      if (read.getRawId() == null || response == null || !isWhole(response)) {
         throw refused("incomplete");
       }
       return read;
     } catch (JacksonException | IllegalArgumentException e) {
       throw e instanceof Refused said ? said : refused("not what a browser answers");
     }
+  }
+
+  /** Whether all is there that the ceremonies take to be there. */
+  private static boolean isWhole(AuthenticatorResponse response) {
+    return response.getClientDataJSON() != null
+        && switch (response) {
+          case AuthenticatorAttestationResponse made -> made.getAttestationObject() != null;
+          case AuthenticatorAssertionResponse shown ->
+              shown.getAuthenticatorData() != null && shown.getSignature() != null;
+          default -> false;
+        };
   }
 
   /** What a browser says that it was asked, when it was asked here. */
@@ -324,10 +335,8 @@ class Passkeys {
     } catch (WebAuthnException
         | JacksonException
         | IllegalArgumentException
-        | ClassCastException
-        | NullPointerException e) {
-      // The last two: the libraries take extensions that are no map to be one, and parts that are
-      // not there to be there.
+        | ClassCastException e) {
+      // The last: the library takes extensions that are no map to be one.
       throw refused("one that proves nothing here");
     }
   }

@@ -28,6 +28,7 @@ final class Authenticator {
   static final int PRESENT = 0x01;
   static final int VERIFIED = 0x04;
   private static final int ATTESTED = 0x40;
+  private static final int EXTENDED = 0x80;
 
   final KeyPair keys = pair();
   final byte[] id = new byte[32];
@@ -35,6 +36,10 @@ final class Authenticator {
   String name;
   int flags = PRESENT | VERIFIED;
   int uses;
+
+  /** What it adds of its own, in CBOR: a map, where it is one of the standard. */
+  byte[] extensions = new byte[0];
+
   String made = "webauthn.create";
   String shown = "webauthn.get";
   KeyPair signs = keys;
@@ -119,12 +124,14 @@ final class Authenticator {
         bytes(coordinate(point.getAffineY())));
   }
 
-  private byte[] data(int more, byte[] rest) {
+  private byte[] data(int part, byte[] rest) {
+    int more = extensions.length == 0 ? part : part | EXTENDED;
     return join(
         sha256(name.getBytes(StandardCharsets.UTF_8)),
         new byte[] {(byte) (flags | more)},
         ByteBuffer.allocate(4).putInt(uses).array(),
-        rest);
+        rest,
+        extensions);
   }
 
   private static Object asked(Map<String, Object> options) {

@@ -14,6 +14,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.time.ZoneOffset;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -172,6 +173,34 @@ class PasskeysTest {
     assertThat(passkeys.of(other)).isEmpty();
   }
 
+  /** Refused in words, and no fault of ours. */
+  @Test
+  void whatIsNotWholeIsRefused() {
+    Authenticator known = kept();
+    for (String part : List.of("clientDataJSON", "attestationObject")) {
+      refused(() -> keep(person, without(part, known.make(wanted(person)))));
+    }
+    for (String part : List.of("clientDataJSON", "authenticatorData", "signature")) {
+      refused(() -> signIn(without(part, known.show(passkeys.asked()))));
+    }
+    var odd = new Authenticator(NAME, ORIGIN);
+    odd.extensions = new byte[] {1};
+    refused(() -> keep(person, odd.make(wanted(person))));
+    known.extensions = new byte[] {1};
+    refused(() -> signIn(known.show(passkeys.asked())));
+    // A map with nothing in it is what it has to be.
+    known.extensions = new byte[] {(byte) 0xa0};
+    assertThat(signIn(known.show(passkeys.asked())).id()).isEqualTo(person);
+  }
+
+  private static Map<String, Object> without(String part, Map<String, Object> answer) {
+    var response = new HashMap<>((Map<?, ?>) Objects.requireNonNull(answer.get("response")));
+    assertThat(response.remove(part)).as(part).isNotNull();
+    var all = new HashMap<>(answer);
+    all.put("response", response);
+    return all;
+  }
+
   /** What is wrong with a device when it shows one. */
   @Test
   void whatIsShownOtherwiseLetsNobodyIn() {
@@ -282,9 +311,9 @@ class PasskeysTest {
             List.of("fmt", "attStmt", "authData", "packed", "none", "\u00bf\u00ff"),
             20_000,
             bytes -> {
-              var other = new java.util.HashMap<>(response);
+              var other = new HashMap<>(response);
               other.put("attestationObject", Authenticator.url(bytes));
-              var answer = new java.util.HashMap<>(whole);
+              var answer = new HashMap<>(whole);
               answer.put("response", other);
               tried(() -> keep(person, answer));
             })
