@@ -2,12 +2,6 @@ package giostra.bench;
 
 import giostra.core.page.PieceSettings;
 import giostra.server.testing.Api;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.OutputStream;
-import java.net.HttpURLConnection;
-import java.net.URI;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
@@ -20,6 +14,7 @@ import tools.jackson.databind.JsonNode;
 /** What a page costs as it grows, and how many people the server bears; over HTTP, in ms. */
 final class Growth {
   private static final int EDITS = 60;
+  private static final int LOOKS = 20;
 
   /** Seconds that editors edit before it counts. */
   private static final int UNCOUNTED = Integer.getInteger("giostra.uncounted", 10);
@@ -67,6 +62,38 @@ final class Growth {
     }
   }
 
+  /** Prints what the shelf takes once it has some pages, two of them large. */
+  static void shelf(Api api, int... pages) {
+    String site = api.newSite("Shelf");
+    api.newPage(site, LargePage.mixed(500));
+    api.newPage(site, LargePage.mixed(500));
+    int made = 2;
+    for (int wanted : pages) {
+      for (; made < wanted; made++) {
+        api.newPage(site, LargePage.mixed(4));
+      }
+      var all = new ArrayList<Double>();
+      var found = new ArrayList<Double>();
+      for (int round = 0; round < LOOKS; round++) {
+        long since = System.nanoTime();
+        checked(api.get("/api/shelf?find=&from=0"));
+        all.add(ms(since));
+        since = System.nanoTime();
+        checked(api.get("/api/shelf?find=pieces&from=50"));
+        found.add(ms(since));
+      }
+      System.out.printf(
+          "shelf of %d pages: first %.0f ms, then median %.0f (95 %% in %.0f); searched, second part"
+              + " %.0f (95 %% in %.0f) (budget 100)%n",
+          wanted,
+          all.getFirst(),
+          share(all, 0.5),
+          share(all, 0.95),
+          share(found, 0.5),
+          share(found, 0.95));
+    }
+  }
+
   /**
    * Prints how long edits take that many people make, each one a second on a page of their own.
    * They begin before it counts, so that on both sides what is compiled by the way is compiled.
@@ -109,54 +136,16 @@ final class Growth {
         people, seconds, share(times, 0.5), share(times, 0.95), share(times, 0.99), wrong.get());
   }
 
-  /** One who edits a page, and costs next to nothing: the machine is the server's. */
-  private static final class Editor {
-    private final Api api;
-    private final String page;
-    private final int site;
-    private int revision;
-
-    Editor(Api api, JsonNode page) {
-      this.api = api;
-      this.page = page.path("id").asString();
-      this.site = page.path("siteRevision").asInt();
-      this.revision = Growth.revision(page);
-    }
-
-    /** Whether an edit was taken; nobody else edits the page, so its next revision is known. */
-    boolean edits(String piece, int edit) throws IOException {
-      var asked =
-          (HttpURLConnection)
-              URI.create(api.at("/api/pages/" + page + "/edits?has=" + revision + "." + site))
-                  .toURL()
-                  .openConnection();
-      asked.setRequestMethod("POST");
-      asked.setRequestProperty("Authorization", "Bearer " + Api.SECRET);
-      asked.setRequestProperty("Content-Type", "application/json");
-      asked.setDoOutput(true);
-      try (OutputStream out = asked.getOutputStream()) {
-        out.write(Growth.edit(revision, piece, edit).getBytes(StandardCharsets.UTF_8));
-      }
-      if (asked.getResponseCode() != HttpURLConnection.HTTP_OK) {
-        return false;
-      }
-      try (InputStream in = asked.getInputStream()) {
-        in.transferTo(OutputStream.nullOutputStream());
-      }
-      revision++;
-      return true;
-    }
-  }
-
   /**
-   * Against a server that runs: its address, then "pages", "moving", "drawing" or how many editors.
+   * Against a server that runs: its address, then "pages", "shelf", "moving", "drawing" or how many
+   * editors.
    */
   public static void main(String[] args) throws InterruptedException {
-    // As many connections stay open as there are editors.
-    System.setProperty("http.maxConnections", "1000");
     var api = new Api(args[0]);
     if (args[1].equals("pages")) {
       pages(api);
+    } else if (args[1].equals("shelf")) {
+      shelf(api, 150, 1000);
     } else if (args[1].equals("moving")) {
       Moving.measure(api);
     } else if (args[1].equals("drawing")) {
@@ -167,14 +156,14 @@ final class Growth {
   }
 
   /** An edit of a length of a piece, as it is sent. */
-  private static String edit(int revision, String piece, int number) {
+  static String edit(int revision, String piece, int number) {
     return """
     {"revision":%d,"edits":[{"type":"SetValue","node":"%s","setting":"%s","band":"desktop","value":"%dpx"}]}
     """
         .formatted(revision, piece, PieceSettings.SPACE_ABOVE.id(), number % 40);
   }
 
-  private static int revision(JsonNode answer) {
+  static int revision(JsonNode answer) {
     return answer.path("revision").asInt();
   }
 

@@ -40,6 +40,14 @@ public final class Measure {
       serving();
       return;
     }
+    if (List.of(args).contains("growing")) {
+      growing();
+      return;
+    }
+    if (List.of(args).contains("lasting")) {
+      lasting(Integer.parseInt(args[args.length - 1]));
+      return;
+    }
     sizes();
     List<Double> times = EditToStage.measure();
     System.out.printf(
@@ -66,12 +74,31 @@ public final class Measure {
         .run();
   }
 
-  /** Alone: {@code java … -cp … giostra.bench.Measure serving}. */
+  /** Alone: {@code ./giostra bench serving}. */
   private static void serving() throws IOException, InterruptedException {
     try (Postgres database = Postgres.start();
         Process app = Process.startAsShipped(database, "--giostra.demo=true")) {
       Serving.compare(app.api());
       Serving.slow(app.api());
+    }
+  }
+
+  /** Alone: {@code ./giostra bench growing}: how many it bears, once all is compiled. */
+  private static void growing() throws InterruptedException {
+    try (Postgres database = Postgres.start();
+        Process app = Process.startAsShipped(database, "--giostra.demo=true")) {
+      Growth.shelf(app.api(), 150, 1000);
+      for (int people : new int[] {200, 20, 100, 200, 400}) {
+        Growth.editors(app.api(), people, 30);
+      }
+    }
+  }
+
+  /** Alone: {@code ./giostra bench lasting MINUTES}. */
+  private static void lasting(int minutes) throws IOException, InterruptedException {
+    try (Postgres database = Postgres.start();
+        Process app = Process.startAsShipped(database, "--giostra.demo=true")) {
+      Lasting.measure(app, 40, minutes);
     }
   }
 

@@ -8,6 +8,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** The packaged application in a process of its own, as the start command runs it. */
 public final class Process implements AutoCloseable {
@@ -15,7 +16,8 @@ public final class Process implements AutoCloseable {
   private final Api api;
 
   /** It lives for seconds: what it would gain later it loses by compiling now. */
-  private static final List<String> BRIEF = List.of("-Xmx384m", "-XX:TieredStopAtLevel=1");
+  private static final List<String> BRIEF =
+      List.of("-XX:+UseSerialGC", "-Xmx384m", "-XX:TieredStopAtLevel=1");
 
   private Process(java.lang.Process process, Api api) {
     this.process = process;
@@ -50,7 +52,11 @@ public final class Process implements AutoCloseable {
 
   /** Starts it as the start command does, for whoever measures how fast it is. */
   public static Process startAsShipped(Postgres database, String... more) {
-    return start(List.of("-Xmx320m"), Postgres.freePort(), database, more);
+    return start(
+        List.of("@" + System.getProperty("giostra.root") + "/server/java.args"),
+        Postgres.freePort(),
+        database,
+        more);
   }
 
   private static Process start(List<String> machine, int port, Postgres database, String... more) {
@@ -59,7 +65,6 @@ public final class Process implements AutoCloseable {
           new ArrayList<String>(
               List.of(
                   Path.of(System.getProperty("java.home"), "bin/java").toString(),
-                  "-XX:+UseSerialGC",
                   "-jar",
                   Unpacked.JAR.toString(),
                   "--server.port=" + port,
@@ -82,8 +87,11 @@ public final class Process implements AutoCloseable {
         command.removeIf(usual -> usual.startsWith(each.replaceFirst("=.*", "=")));
       }
       command.addAll(List.of(more));
+      var builder = new ProcessBuilder(command);
+      // As the start command does: each arena of the C library keeps what it once had.
+      builder.environment().put("MALLOC_ARENA_MAX", "2");
       java.lang.Process process =
-          new ProcessBuilder(command)
+          builder
               .redirectErrorStream(true)
               .redirectOutput(Files.createTempFile("giostra-test", ".log").toFile())
               .start();
@@ -153,6 +161,16 @@ public final class Process implements AutoCloseable {
   /** Talks to it. */
   public Api api() {
     return api;
+  }
+
+  /** What it holds of the machine's memory, in bytes, as Linux says it (VmRSS). */
+  public long resident() {
+    try (Stream<String> lines = Files.lines(Path.of("/proc/" + process.pid() + "/status"))) {
+      String held = lines.filter(line -> line.startsWith("VmRSS:")).findFirst().orElseThrow();
+      return Long.parseLong(held.replaceAll("\\D", "")) << 10;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   /** Ends it at once, as SIGKILL does. */
