@@ -83,7 +83,7 @@ final class Growth {
         found.add(ms(since));
       }
       System.out.printf(
-          "shelf of %d pages: first %.0f ms, then median %.0f (95 %% in %.0f); searched, second part"
+          "shelf of %d pages: first %.0f ms, then median %.0f (95 %% in %.0f); searched, from the 50th"
               + " %.0f (95 %% in %.0f) (budget 100)%n",
           wanted,
           all.getFirst(),

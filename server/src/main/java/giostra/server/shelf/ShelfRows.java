@@ -72,19 +72,16 @@ interface ShelfRows extends Repository<ShelfLineEntity, String> {
              r.site_revision as "liveSiteRevision"
       """;
 
-  String FROM =
+  String OF_PAGE =
       """
-      from site s
-      left join change newest on newest.site_id = s.id and newest.number = s.last_change
-      left join page p on p.site_id = s.id and p.put_away_at is null
       left join shelf_line l on l.page_id = p.id
       left join shelf_count c on c.page_id = p.id
       left join release r on r.id = p.live_release
-      where s.put_away_at is null
       """;
 
   /**
-   * Pages of all sites: the site first that was worked on last, and of it the page.
+   * Pages of all sites: the site first that was worked on last, and of it the page. Which they are
+   * is found first: what is read of one is not read of all that come before or after.
    *
    * @param like what the name of the site, or the title or address of the page, is like
    * @param ofSite pages of one site at the most
@@ -92,21 +89,37 @@ interface ShelfRows extends Repository<ShelfLineEntity, String> {
    */
   @Query(
       value =
-          "select * from ("
+          """
+          with found as (
+            select s.id as site_id, p.id as page_id, newest.created_at as at,
+                   row_number() over (partition by s.id order by p.last_change desc, p.id) as place
+            from site s
+            left join change newest on newest.site_id = s.id and newest.number = s.last_change
+            left join page p on p.site_id = s.id and p.put_away_at is null
+            where s.put_away_at is null
+              and (cast(?5 as text) is null
+                or s.id in (select site_id from site_role where person_id = ?5))
+              and (s.name ilike ?1 or p.title ilike ?1 or p.slug ilike ?1)),
+          shown as (
+            select * from found where place <= ?2
+            order by at desc nulls last, site_id, place limit ?3 offset ?4)
+          """
               + COLUMNS
-              + ", newest.created_at as at, row_number() over"
-              + " (partition by s.id order by p.last_change desc, p.id) as place "
-              + FROM
-              + " and (cast(?5 as text) is null or s.id in"
-              + " (select site_id from site_role where person_id = ?5))"
-              + " and (s.name ilike ?1 or p.title ilike ?1 or p.slug ilike ?1)) line"
-              + " where place <= ?2 order by at desc nulls last, site, place"
-              + " limit ?3 offset ?4",
+              + "from shown join site s on s.id = shown.site_id"
+              + " left join page p on p.id = shown.page_id "
+              + OF_PAGE
+              + "order by shown.at desc nulls last, shown.site_id, shown.place",
       nativeQuery = true)
   List<Line> lines(String like, int ofSite, int most, int from, @Nullable String person);
 
   /** A page that is there; nothing when it is not. */
-  @Query(value = COLUMNS + FROM + " and p.id = ?1", nativeQuery = true)
+  @Query(
+      value =
+          COLUMNS
+              + "from page p join site s on s.id = p.site_id "
+              + OF_PAGE
+              + "where p.id = ?1 and p.put_away_at is null and s.put_away_at is null",
+      nativeQuery = true)
   List<Line> line(String page);
 
   /** All pictures and clips of a site that findings depend on, in one word. */
