@@ -56,12 +56,15 @@ export function Stage({ whole, onWhole }: StageProps) {
   latest.current = { document: page.document, choose, wanted, step };
 
   const [assumed, setAssumed] = useState<readonly string[]>([]);
+  // Where a page that is being made has been asked for, until it is here.
+  const [coming, setComing] = useState<string>();
   const asked = [
     ...(assumed.length > 0 ? [`assume=${assumed.join(',')}`] : []),
     ...(on === undefined ? [] : [`on=${on}`]),
     ...(stress ? [`stress=${stress}`] : []),
   ].join('&');
   const src = `${origin}/api/pages/${page.id}/preview/${asked && `?${asked}`}`;
+  useEffect(() => setComing(src), [src]);
   useEffect(() => {
     const say = (message: unknown) => frame.current?.contentWindow?.postMessage(message, origin);
     toStage.current = say;
@@ -71,6 +74,7 @@ export function Stage({ whole, onWhole }: StageProps) {
       if (event.origin !== origin || event.source !== frame.current?.contentWindow) return;
       const told = event.data;
       if (told.type === 'ready') {
+        setComing(undefined);
         setScrollbar(told.scrollbar ?? 0);
         say({ type: 'anatomy', parts: anatomyOf(catalogue) });
         if (shown.current === '') {
@@ -97,6 +101,7 @@ export function Stage({ whole, onWhole }: StageProps) {
     const off = session.onSwap((swap) => {
       // What is assumed is compiled in, so patches of the page as it is do not fit.
       if (swap === 'reload' || assumed.length > 0 || stress) {
+        setComing(src);
         if (frame.current) frame.current.src = src;
       } else say({ type: 'swap', ...swap });
     });
@@ -131,6 +136,7 @@ export function Stage({ whole, onWhole }: StageProps) {
             ref={frame}
             title={`The page at ${width} px`}
             src={src}
+            onLoad={() => setComing(undefined)}
             className="absolute top-0 origin-top-left border-0 bg-white"
             style={{
               width,
@@ -141,6 +147,11 @@ export function Stage({ whole, onWhole }: StageProps) {
           />
         </div>
       </div>
+      {coming === src && (
+        <p className="stage-coming" role="status">
+          The page is on its way…
+        </p>
+      )}
       <div className="stage-note">
         <span>
           {width} ×

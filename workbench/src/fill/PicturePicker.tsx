@@ -142,14 +142,7 @@ function MediaThumb({ media }: { readonly media: Media }) {
   if (media.sort === 'a clip') {
     return <video src={`${fileAt(site, media.id)}#t=0.5`} preload="metadata" muted tabIndex={-1} />;
   }
-  return (
-    <img
-      src={fileAt(site, media.id)}
-      alt=""
-      loading="lazy"
-      style={{ objectPosition: media.focus }}
-    />
-  );
+  return <Picture src={fileAt(site, media.id)} alt="" style={{ objectPosition: media.focus }} />;
 }
 
 /** A picture as it stands in a cell or a field. */
@@ -159,9 +152,7 @@ export function Thumb({ id }: { readonly id: string }) {
   const known = media.find((each) => each.id === id);
   if (media.length > 0 && !known) return <span className="text-error">{id} is not here</span>;
   if (known && !known.sort.endsWith('picture')) return <span>{known.name}</span>;
-  return (
-    <img src={fileAt(page.siteId, id)} alt={known?.name ?? id} className="thumb" loading="lazy" />
-  );
+  return <Picture src={fileAt(page.siteId, id)} alt={known?.name ?? id} className="thumb" />;
 }
 
 interface FieldProps {
@@ -192,6 +183,7 @@ export function PictureField({ id, value, label, sort = 'picture', onPick }: Fie
 
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import { FilePick } from '../ui/FilePick';
+import { Picture } from '../ui/Picture';
 
 type Asked = Omit<PickerProps, 'onClose'>;
 const PickerContext = createContext<{ pick(asked: Asked): void } | undefined>(undefined);

@@ -13,6 +13,7 @@ import { Brand } from '../Brand';
 import { useSites } from '../shelf/shelf';
 import { ThemeButton } from '../ThemeButton';
 import { FilePick } from '../ui/FilePick';
+import { Picture } from '../ui/Picture';
 import { clock, FONTS, fileAt, size } from './format';
 import { Opened } from './Opened';
 import { RemotePicture } from './RemotePicture';
@@ -256,12 +257,5 @@ function Preview({ site, item: { media } }: { readonly site: string; readonly it
   if (media.sort === 'a clip') {
     return <video src={`${fileAt(site, media.id)}#t=0.5`} preload="metadata" muted tabIndex={-1} />;
   }
-  return (
-    <img
-      src={fileAt(site, media.id)}
-      alt=""
-      loading="lazy"
-      style={{ objectPosition: media.focus }}
-    />
-  );
+  return <Picture src={fileAt(site, media.id)} alt="" style={{ objectPosition: media.focus }} />;
 }

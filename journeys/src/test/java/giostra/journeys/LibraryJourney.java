@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import giostra.core.band.Bands;
@@ -21,6 +22,7 @@ import giostra.server.testing.Giostra;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -42,6 +44,28 @@ class LibraryJourney {
 
   private static void bring(Page page, FilePayload... files) {
     page.locator("header ~ main input[type=file]").first().setInputFiles(files);
+  }
+
+  @Test
+  void aPictureThatCannotBeReadNowSaysSoAndComesBack(Api api, Page page) {
+    String site = api.newSite("Away " + System.nanoTime());
+    api.upload(site, "gate.png", MadePicture.png(300, 200));
+    var store = new AtomicBoolean(false);
+    page.route(
+        Pattern.compile("/api/sites/" + site + "/media/[^/?]+/file"),
+        route -> {
+          if (store.get()) {
+            route.resume();
+          } else {
+            route.fulfill(new Route.FulfillOptions().setStatus(503));
+          }
+        });
+    page.navigate(api.at("/sites/" + site + "/media"));
+    assertThat(tile(page, "gate.png")).containsText("cannot be read now");
+    assertThat(Axe.found(page)).isEmpty();
+    store.set(true);
+    assertThat(tile(page, "gate.png").locator("img")).isVisible();
+    assertThat(tile(page, "gate.png")).not().containsText("cannot be read now");
   }
 
   @Test

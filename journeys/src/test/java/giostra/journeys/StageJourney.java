@@ -7,6 +7,7 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import giostra.core.fit.Screen;
 import giostra.core.page.Document;
 import giostra.core.page.Edit;
@@ -15,7 +16,9 @@ import giostra.core.testing.InTurn;
 import giostra.core.testing.Runs;
 import giostra.server.testing.Api;
 import giostra.server.testing.Giostra;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -93,6 +96,25 @@ class StageJourney {
       }
     }
     assertThat(compared).isGreaterThan(WIDTHS * HEIGHTS.size() * 40);
+  }
+
+  @Test
+  void whileAPageIsOnItsWayTheStageSaysSo(Api api, Page page) {
+    var held = new ArrayList<Route>();
+    page.route(Pattern.compile("/preview/(\\?.*)?$"), held::add);
+    page.navigate(api.at("/pages/" + Api.DEMO + "/arrange?at=openings"));
+    Locator said = page.locator(".stage-coming");
+    assertThat(said).isVisible();
+    assertThat(said).hasText("The page is on its way…");
+    held.removeFirst().resume();
+    assertThat(said).hasCount(0);
+
+    // So does what is assumed otherwise, which is a page of its own.
+    page.locator(".assume summary").click();
+    page.locator(".assume").getByText("right to left").click();
+    assertThat(said).isVisible();
+    held.removeFirst().resume();
+    assertThat(said).hasCount(0);
   }
 
   /** No headless browser has bars: what a phone has without them is a window so much higher. */
