@@ -35,19 +35,27 @@ import org.openjdk.jmh.runner.options.TimeValue;
 public final class Measure {
   private Measure() {}
 
+  /**
+   * Everything; or one of what takes long, alone: serving, growing, lasting and how many minutes.
+   */
   public static void main(String[] args) throws IOException, RunnerException, InterruptedException {
-    if (List.of(args).contains("serving")) {
+    String asked = String.join(" ", args);
+    if (asked.isEmpty()) {
+      everything();
+    } else if (asked.equals("serving")) {
       serving();
-      return;
-    }
-    if (List.of(args).contains("growing")) {
+    } else if (asked.equals("growing")) {
       growing();
-      return;
+    } else if (asked.matches("lasting [1-9][0-9]{0,3}")) {
+      lasting(Integer.parseInt(args[1]));
+    } else {
+      System.err.println(
+          "giostra: \"" + asked + "\" is not measured: serving, growing, or lasting and minutes");
+      System.exit(2);
     }
-    if (List.of(args).contains("lasting")) {
-      lasting(Integer.parseInt(args[args.length - 1]));
-      return;
-    }
+  }
+
+  private static void everything() throws IOException, RunnerException, InterruptedException {
     sizes();
     List<Double> times = EditToStage.measure();
     System.out.printf(
