@@ -22,7 +22,7 @@ public record Band(String id, String name, double from, double below) {
     if (name.isBlank() || name.length() > LONGEST_NAME) {
       throw new Refused("Name of a band", name, "1 to " + LONGEST_NAME + " characters");
     }
-    Require.text("Name of a band", name, "1 to " + LONGEST_NAME + " characters");
+    Require.text("Name of a band", name, () -> "1 to " + LONGEST_NAME + " characters");
     Require.atLeast(0, "band from (px)", from);
     Require.above(from, "band below (px)", below);
   }

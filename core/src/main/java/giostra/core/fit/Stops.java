@@ -1,6 +1,7 @@
 package giostra.core.fit;
 
 import giostra.core.value.Require;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 
@@ -24,8 +25,9 @@ public record Stops(int items, int view, List<Integer> starts) {
   public static Stops ending(int items, int view, int stride) {
     check(items, view, stride);
     int last = Math.max(0, items - view);
-    var ahead = IntStream.iterate(0, at -> at < last, at -> at + stride);
-    return new Stops(items, view, IntStream.concat(ahead, IntStream.of(last)).boxed().toList());
+    List<Integer> starts = each(stride, last);
+    starts.add(last);
+    return new Stops(items, view, starts);
   }
 
   /** The stops of an endless track, which has more items than are in view. */
@@ -34,8 +36,16 @@ public record Stops(int items, int view, List<Integer> starts) {
     if (items <= view) {
       return ending(items, view, stride);
     }
-    return new Stops(
-        items, view, IntStream.iterate(0, at -> at < items, at -> at + stride).boxed().toList());
+    return new Stops(items, view, each(stride, items));
+  }
+
+  /** From 0 on, a stride apart. Asked for each band of each track that is written. */
+  private static List<Integer> each(int stride, int before) {
+    var all = new ArrayList<Integer>();
+    for (int at = 0; at < before; at += stride) {
+      all.add(at);
+    }
+    return all;
   }
 
   private static void check(int items, int view, int stride) {

@@ -23,6 +23,7 @@ public final class Compiled {
   private final String start;
   private final String end;
   private final List<SectionFiles> sections;
+  private final PageBase base;
   private final Sheet sheet;
   private final int weight;
   private final String cssPath;
@@ -45,6 +46,7 @@ public final class Compiled {
       String start,
       String end,
       List<SectionFiles> sections,
+      PageBase base,
       Sheet sheet,
       int weight,
       String cssPath,
@@ -59,6 +61,7 @@ public final class Compiled {
     this.start = start;
     this.end = end;
     this.sections = List.copyOf(sections);
+    this.base = base;
     this.sheet = sheet;
     this.weight = weight;
     this.cssPath = cssPath;
@@ -190,6 +193,10 @@ public final class Compiled {
 
   List<SectionFiles> sections() {
     return sections;
+  }
+
+  PageBase base() {
+    return base;
   }
 
   /**

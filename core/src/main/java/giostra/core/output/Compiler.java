@@ -25,17 +25,14 @@ import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -51,7 +48,7 @@ public final class Compiler {
   private final Shipped shipped;
   private final Outline outline;
   private final PageGiven given;
-  private final Sheet.@Nullable Fixed fixedBefore;
+  private final @Nullable PageBase baseBefore;
   private final Map<Section, SectionFiles> known = new IdentityHashMap<>();
   private final Map<Block, BlockFiles> blocks = new IdentityHashMap<>();
 
@@ -67,10 +64,12 @@ public final class Compiler {
             before == null
                 ? List.of()
                 : before.sections().stream().map(each -> each.given().levels()).toList());
-    this.fixedBefore = before == null ? null : before.sheet().fixed();
-    this.shipped = before != null && before.shipped().equals(shipped) ? before.shipped() : shipped;
-    if (before != null && before.shipped() == this.shipped) {
-      for (SectionFiles section : before.sections()) {
+    // Where something else ships with it nothing of it holds.
+    Compiled held = before != null && before.shipped().equals(shipped) ? before : null;
+    this.shipped = held == null ? shipped : held.shipped();
+    this.baseBefore = held == null ? null : held.base();
+    if (held != null) {
+      for (SectionFiles section : held.sections()) {
         known.put(section.given().section(), section);
         section.blocks().forEach(block -> blocks.put(block.given().block(), block));
       }
@@ -104,12 +103,17 @@ public final class Compiler {
     var origins = new Origins();
     // What the head asks for comes after what the sections do.
     var pictures = new Pictures(document, shipped.media(), origins);
-    Locale language = Locale.forLanguageTag(page.values().get(PageSettings.LANGUAGE));
-    var absent = new LinkedHashSet<String>();
-    var own = new OwnFaces(document.site(), shipped.media(), absent);
-    List<Shipped.Font> fonts = FontUse.of(document, sections).among(shipped.fonts(), own, language);
-    Sheet sheet = sheet(sections, pictures, fonts, own);
-    List<String> scripts = shipped.scripts(kinds(sections));
+    var kinds = new TreeSet<String>();
+    var parts = new TreeSet<String>();
+    for (Gathered each : gathered(sections)) {
+      kinds.addAll(each.kinds());
+      parts.addAll(each.parts());
+    }
+    FontUse use = FontUse.of(document, sections);
+    PageBase base = PageBase.of(new PageBase.Given(given, use, kinds, parts), shipped, baseBefore);
+    List<Shipped.Font> fonts = base.fonts();
+    Sheet sheet = sheet(sections, pictures, base.fixed());
+    List<String> scripts = shipped.scripts(kinds);
     var icons = new TreeMap<String, IconSprite.Symbol>();
     var files = new LinkedHashSet<String>();
     var fetched = new ArrayList<Fetched>();
@@ -127,7 +131,7 @@ public final class Compiler {
     files.addAll(pictures.files);
     fetched.addAll(pictures.fetched);
     missing.addAll(pictures.missing);
-    missing.addAll(absent);
+    missing.addAll(base.missing());
     // The site's own are files of its media, as its pictures are.
     Map<Boolean, List<String>> fontFiles =
         fonts.stream()
@@ -141,6 +145,7 @@ public final class Compiler {
         top.toString(),
         "</main>" + Compiled.ENDS,
         sections,
+        base,
         sheet,
         sheet.fixed().text().length() + sections.stream().mapToInt(SectionFiles::length).sum(),
         "style." + named(sheet, sections) + ".css",
@@ -169,14 +174,7 @@ public final class Compiler {
     return sections.stream().map(SectionFiles::gathered).toList();
   }
 
-  private static Set<String> kinds(List<SectionFiles> sections) {
-    var kinds = new TreeSet<String>();
-    gathered(sections).forEach(each -> kinds.addAll(each.kinds()));
-    return kinds;
-  }
-
-  private Sheet sheet(
-      List<SectionFiles> sections, Pictures pictures, List<Shipped.Font> fonts, OwnFaces faces) {
+  private Sheet sheet(List<SectionFiles> sections, Pictures pictures, Sheet.Fixed fixed) {
     var everywhere = new BandCss(document.bands());
     var everywhereHover = new BandCss(document.bands());
     var worn = new HashSet<String>();
@@ -189,28 +187,13 @@ public final class Compiler {
             shared.addAll(rules);
           });
     }
-    Set<String> kinds = kinds(sections);
-    var parts = new TreeSet<String>();
-    gathered(sections).forEach(each -> parts.addAll(each.parts()));
-    Stream<Typeface> families =
-        fonts.stream()
-            .map(Shipped.Font::family)
-            .distinct()
-            .flatMap(family -> Typeface.of(family).stream());
-    var fixed =
-        new StringBuilder(Stylesheet.faces(fonts))
-            .append(Stylesheet.standIns(families, faces))
-            .append(Stylesheet.base());
-    kinds.forEach(kind -> fixed.append(Stylesheet.of(kind, kinds)));
-    parts.forEach(part -> fixed.append(Stylesheet.part(part)));
     var groups = new ArrayList<Sheet.Group>();
     int most = gathered(sections).stream().mapToInt(Gathered::mostItems).max().orElse(0);
     groups.add(
         new Sheet.Group(
             "",
             IntStream.range(1, Math.max(1, most))
-                .mapToObj(
-                    i -> String.format(Locale.ROOT, ".g-item:nth-child(%d){--g-i:%d}", i + 1, i))
+                .mapToObj(i -> ".g-item:nth-child(" + (i + 1) + "){--g-i:" + i + "}")
                 .toList()));
     List<String> hover = nested(byBand(everywhereHover, sections, Gathered::hover));
     if (!hover.isEmpty()) {
@@ -234,7 +217,7 @@ public final class Compiler {
     groups.add(
         new Sheet.Group(
             "", gathered(sections).stream().flatMap(each -> each.within().stream()).toList()));
-    return new Sheet(Sheet.Fixed.of(fixed.toString(), fixedBefore), groups);
+    return new Sheet(fixed, groups);
   }
 
   /** Rules of the page and of all its sections by band, the widest first. */

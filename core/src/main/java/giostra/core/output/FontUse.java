@@ -21,6 +21,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -62,7 +63,7 @@ record FontUse(Set<Typeface> families, String characters, boolean slanted) {
   /** That of some nodes, and of the looks that pieces among them wear. */
   static FontUse of(Document document, List<Node> nodes, String markup) {
     boolean slanted =
-        SLANTED.matcher(markup).find()
+        slants(markup)
             || Stream.concat(nodes.stream(), worn(document, nodes)).anyMatch(FontUse::slants);
     var all = new FontUse(EnumSet.noneOf(Typeface.class), once(markup), slanted);
     for (Node each : nodes) {
@@ -151,6 +152,17 @@ record FontUse(Set<Typeface> families, String characters, boolean slanted) {
             byBand.values().forEach(value -> ((Family) value).typeface().ifPresent(families::add));
           }
         });
+  }
+
+  private static boolean slants(String markup) {
+    Matcher tag = SLANTED.matcher(markup);
+    // Looked for at each tag alone, and not at each character.
+    for (int at = markup.indexOf('<'); at >= 0; at = markup.indexOf('<', at + 1)) {
+      if (tag.region(at, markup.length()).lookingAt()) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private static boolean slants(Node node) {

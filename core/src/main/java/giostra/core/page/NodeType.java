@@ -12,10 +12,13 @@ import giostra.core.value.Refused;
 import giostra.core.value.Setting;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** The types of node: what can be set on each, what each may hold, and how one is made. */
 public enum NodeType {
@@ -59,6 +62,7 @@ public enum NodeType {
   private final List<Setting<?>> settings;
   private final List<Part> parts;
   private final Set<String> holds;
+  private volatile @Nullable Map<String, Setting<?>> byId;
 
   /** A kind of piece: its room says what can be set on it, and is asked when that is needed. */
   NodeType(String word) {
@@ -122,14 +126,26 @@ public enum NodeType {
    * @throws Refused naming those there are
    */
   public Setting<?> setting(String id) {
-    return settings().stream()
-        .filter(setting -> setting.id().equals(id))
-        .findFirst()
-        .orElseThrow(() ->
-            new Refused(
-                "setting of a " + word,
-                id,
-                "one of " + String.join(", ", settings().stream().map(Setting::id).toList())));
+    Setting<?> setting = byId().get(id);
+    if (setting == null) {
+      throw new Refused(
+          "setting of a " + word,
+          id,
+          "one of " + String.join(", ", settings().stream().map(Setting::id).toList()));
+    }
+    return setting;
+  }
+
+  /** By their ids. Made once it is asked for, since a kind's room is there no sooner. */
+  private Map<String, Setting<?>> byId() {
+    Map<String, Setting<?>> known = byId;
+    if (known == null) {
+      known =
+          settings().stream()
+              .collect(Collectors.toUnmodifiableMap(Setting::id, Function.identity()));
+      byId = known;
+    }
+    return known;
   }
 
   /**

@@ -17,16 +17,19 @@ public final class Rooms {
     }
   }
 
+  private static final List<Room> IN_ORDER = List.copyOf(ALL.values());
+  private static final List<String> WORDS = List.copyOf(ALL.keySet());
+
   private Rooms() {}
 
   /** All of them. */
   public static List<Room> all() {
-    return List.copyOf(ALL.values());
+    return IN_ORDER;
   }
 
   /** Their names in documents. */
   public static List<String> words() {
-    return List.copyOf(ALL.keySet());
+    return WORDS;
   }
 
   /**

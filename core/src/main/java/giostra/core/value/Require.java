@@ -1,6 +1,7 @@
 package giostra.core.value;
 
 import java.util.Locale;
+import java.util.function.Supplier;
 
 /** Checks of arguments whose messages give the name, the value and the range. NaN never passes. */
 public final class Require {
@@ -28,13 +29,16 @@ public final class Require {
   }
 
   /** Refuses text that cannot be kept: with control characters, or with half a character. */
-  public static void text(String what, String text, String allowed) {
-    if (text.chars().anyMatch(c -> c < ' ' && c != '\n' && c != '\t')) {
-      throw new Refused(what, "holding a control character", allowed);
-    }
-    if (text.codePoints().anyMatch(c -> c >= 0xD800 && c <= 0xDFFF)) {
-      // Source: Unicode, "Surrogates": half a pair is no character, and UTF-8 cannot write it.
-      throw new Refused(what, "holding half a character", allowed);
+  public static void text(String what, String text, Supplier<String> allowed) {
+    for (int at = 0, c; at < text.length(); at += Character.charCount(c)) {
+      c = text.codePointAt(at);
+      if (c < ' ' && c != '\n' && c != '\t') {
+        throw new Refused(what, "holding a control character", allowed.get());
+      }
+      if (c >= Character.MIN_SURROGATE && c <= Character.MAX_SURROGATE) {
+        // Source: Unicode, "Surrogates": half a pair is no character, and UTF-8 cannot write it.
+        throw new Refused(what, "holding half a character", allowed.get());
+      }
     }
   }
 

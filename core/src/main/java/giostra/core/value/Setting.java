@@ -47,7 +47,7 @@ public record Setting<T>(
   public T read(Object raw) {
     if (raw instanceof String text) {
       // Paths of own icons and rows of spreadsheets bring the line ends of their systems.
-      Require.text(label, text.replace('\r', ' '), kind.allowed());
+      Require.text(label, text.replace('\r', ' '), kind::allowed);
     }
     T value = kind.read(label, raw);
     // What is kept is what is written: a length has four decimals, however many were typed.

@@ -18,7 +18,7 @@ public record WordsKind(int most, boolean lines) implements Kind<String> {
       throw new Refused(
           what, String.format(Locale.ROOT, "%d characters long", text.length()), allowed());
     }
-    Require.text(what, text, allowed());
+    Require.text(what, text, this::allowed);
     return lines ? text : text.replace('\n', ' ');
   }
 

@@ -80,6 +80,7 @@ class CompilerTest {
         List.copyOf(page.pictures()),
         page.blocks(),
         page.scripts(),
+        page.fonts(),
         page.missing(),
         page.origins());
   }

@@ -33,8 +33,8 @@ public class PageFiles {
   /** Fonts by path, as they were built. They are read when they are asked for: there are many. */
   private final Map<String, String> fontFiles = new LinkedHashMap<>();
 
-  private final List<Shipped.Font> fonts = new ArrayList<>();
-  private final Map<String, String> scripts = new LinkedHashMap<>();
+  private final List<Shipped.Font> fonts;
+  private final Map<String, String> scripts;
   private final Shipped.IconSet icons;
   private final String blank;
   private final List<ClipHost> hosts;
@@ -44,10 +44,11 @@ public class PageFiles {
   PageFiles(JsonMapper mapper, Shipped.IconSet icons, Settings settings) {
     this.hosts = settings.clipHosts();
     this.icons = icons;
+    var named = new LinkedHashMap<String, String>();
     for (String name : Shipped.SCRIPTS) {
       byte[] bytes = ShippedFiles.load(name + ".js");
       String path = name + "." + short16(bytes) + ".js";
-      scripts.put(name, path);
+      named.put(name, path);
       byPath.put(path, bytes);
       inRooms.put(name, Script.of(name));
     }
@@ -59,18 +60,22 @@ public class PageFiles {
     for (String name : List.of("stage.js", "assume.js")) {
       benchScripts.put(name, ShippedFiles.load(name));
     }
+    scripts = Map.copyOf(named);
+    var faces = new ArrayList<Shipped.Font>();
     for (JsonNode font : mapper.readTree(ShippedFiles.load("fonts.json"))) {
       String file = font.path("file").asString();
       String path =
           "fonts/" + file.replace(".woff2", "." + font.path("hash").asString() + ".woff2");
       fontFiles.put(path, "fonts/" + file);
-      fonts.add(
+      faces.add(
           new Shipped.Font(
               font.path("family").asString(),
               path,
               font.path("weights").asString(),
               font.path("unicodeRange").asString()));
     }
+    // Each compiling is told of them: the same list is known to be equal without a look into it.
+    fonts = List.copyOf(faces);
   }
 
   /** What runs in rooms in pages of somebody else's, under names of its content, by name. */
@@ -105,7 +110,7 @@ public class PageFiles {
 
   /** The fonts among them, in the order of their families. */
   public List<Shipped.Font> fonts() {
-    return List.copyOf(fonts);
+    return fonts;
   }
 
   /** The same font as it is read by who reads no packed ones; nothing where it does not ship so. */
