@@ -19,6 +19,9 @@ interface Told {
   readonly parts?: readonly string[];
 }
 
+/** How much is kept for a page that is on its way; where there is more it is asked for once more. */
+const mostEarly = 100;
+
 interface StageProps {
   /** Whether it has the whole window. */
   readonly whole: boolean;
@@ -64,9 +67,23 @@ export function Stage({ whole, onWhole }: StageProps) {
     ...(stress ? [`stress=${stress}`] : []),
   ].join('&');
   const src = `${origin}/api/pages/${page.id}/preview/${asked && `?${asked}`}`;
-  useEffect(() => setComing(src), [src]);
+  // What is said to a page before it hears: it may have been made before an edit that this tells.
+  const early = useRef<unknown[]>(undefined);
   useEffect(() => {
-    const say = (message: unknown) => frame.current?.contentWindow?.postMessage(message, origin);
+    early.current = [];
+    setComing(src);
+  }, [src]);
+  useEffect(() => {
+    const post = (message: unknown) => frame.current?.contentWindow?.postMessage(message, origin);
+    const say = (message: unknown) => {
+      if (early.current) early.current.push(message);
+      else post(message);
+    };
+    const load = () => {
+      early.current = [];
+      setComing(src);
+      if (frame.current) frame.current.src = src;
+    };
     toStage.current = say;
     // A page that is loaded anew shows what is chosen once more.
     shown.current = '';
@@ -76,12 +93,19 @@ export function Stage({ whole, onWhole }: StageProps) {
       if (told.type === 'ready') {
         setComing(undefined);
         setScrollbar(told.scrollbar ?? 0);
+        const missed = early.current ?? [];
+        early.current = undefined;
+        if (missed.length > mostEarly) {
+          load();
+          return;
+        }
         say({ type: 'anatomy', parts: anatomyOf(catalogue) });
         if (shown.current === '') {
           shown.current = latest.current.wanted;
           say({ type: 'show', id: shown.current });
           say({ type: 'mark', id: shown.current });
         }
+        missed.forEach(post);
       } else if (told.type === 'shown') {
         setSeen({ top: told.top ?? 0, height: told.height ?? 0 });
       } else if (told.type === 'clicked' || told.type === 'opened') {
@@ -100,10 +124,8 @@ export function Stage({ whole, onWhole }: StageProps) {
     addEventListener('message', hear);
     const off = session.onSwap((swap) => {
       // What is assumed is compiled in, so patches of the page as it is do not fit.
-      if (swap === 'reload' || assumed.length > 0 || stress) {
-        setComing(src);
-        if (frame.current) frame.current.src = src;
-      } else say({ type: 'swap', ...swap });
+      if (swap === 'reload' || assumed.length > 0 || stress) load();
+      else say({ type: 'swap', ...swap });
     });
     return () => {
       removeEventListener('message', hear);

@@ -21,6 +21,8 @@ import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -115,6 +117,32 @@ class StageJourney {
     assertThat(said).isVisible();
     held.removeFirst().resume();
     assertThat(said).hasCount(0);
+  }
+
+  /** What the bench says before the stage's script is there waits for it. */
+  @ParameterizedTest
+  @ValueSource(strings = {"77px", "78px 79px"})
+  void whatIsEditedWhileTheStageIsOnItsWayComesToIt(String typed, Api api, Chromium.Open chromium) {
+    String id = api.newPage(api.copyOfDemo(), api.document(Api.DEMO));
+    Page page = chromium.page(1280, 800);
+    var held = new ArrayList<Route>();
+    page.route(Pattern.compile("/preview/stage\\.js$"), held::add);
+    Bench bench = Bench.open(page, api, id, "arrange", "films");
+    page.waitForCondition(() -> !held.isEmpty());
+    int edits = 0;
+    for (String each : typed.split(" ")) {
+      bench.set("films", "spaceAbove", "desktop", each);
+      int made = ++edits;
+      page.waitForCondition(
+          () -> api.get("/api/pages/" + id).json().path("revision").asInt() == made);
+    }
+    // The bench has been told what the stage has to change, and nobody there hears it yet.
+    assertThat(page.getByText("saved", new Page.GetByTextOptions().setExact(true))).isVisible();
+    held.removeFirst().resume();
+    Frame stage = bench.stage();
+    String last = typed.substring(typed.lastIndexOf(' ') + 1);
+    stage.waitForFunction(
+        "last => getComputedStyle(document.querySelector('#g-films')).paddingTop === last", last);
   }
 
   /** No headless browser has bars: what a phone has without them is a window so much higher. */
