@@ -76,8 +76,8 @@ export function Stage({ whole, onWhole }: StageProps) {
   useEffect(() => {
     const post = (message: unknown) => frame.current?.contentWindow?.postMessage(message, origin);
     const say = (message: unknown) => {
-      if (early.current) early.current.push(message);
-      else post(message);
+      if (!early.current) post(message);
+      else if (early.current.length <= mostEarly) early.current.push(message);
     };
     const load = () => {
       early.current = [];
